@@ -1,0 +1,3 @@
+/// <reference types="nativewind/types" />
+
+declare module '*.css'

@@ -1,0 +1,46 @@
+import { RULE_SETS } from 'core/safety/limits'
+import { z } from 'zod'
+import { StationKind } from './dish'
+import { InstantMs, Name, Slug } from './ids'
+import { MeasureTools } from './measure'
+
+export const Station = z.strictObject({
+  id: Slug,
+  name: Name,
+  kind: StationKind,
+  powerW: z.number().positive().nullable(),
+  capPortions: z.int().positive(),
+})
+export type Station = z.infer<typeof Station>
+
+export const Staff = z.strictObject({ id: Slug, name: Name, role: z.enum(['lead', 'cook', 'prep', 'trainee']) })
+
+/** A lot of cooked rice, as far as a run needs it. */
+export const RiceLot = z.strictObject({
+  id: Slug,
+  name: Name,
+  grain: z.string(),
+  cookedAtMs: InstantMs,
+  massG: z.number().min(0),
+  leftG: z.number(),
+})
+
+export const Kitchen = z.strictObject({
+  id: Slug,
+  name: Name,
+  timeZone: z.string(),
+  locale: z.string(),
+  ruleSet: z.enum(RULE_SETS),
+  tools: MeasureTools,
+  boatEveryMin: z.int().positive(),
+  stations: z.array(Station),
+  staff: z.array(Staff),
+  lots: z.array(RiceLot),
+})
+export type Kitchen = z.infer<typeof Kitchen>
+
+export const Health = z.strictObject({ status: z.literal('ok'), database: z.literal('ok'), nowMs: InstantMs })
+
+/** The simulated ticket feed: the same seed sends the same tickets, boat by boat, from the moment it is switched on. */
+export const Feed = z.strictObject({ isOn: z.boolean(), seed: z.int().min(0).max(2_147_483_647) })
+export type Feed = z.infer<typeof Feed>

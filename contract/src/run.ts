@@ -1,0 +1,144 @@
+import { ROLES } from 'core/book/dish'
+import { TROUBLES, type RunEvent as CoreRunEvent } from 'core/wok/runEvent'
+import { ACTIONS, CAUTIONS, CUES, HEAT_LEVELS, REASONS, type Score as CoreScore } from 'core/wok/score'
+import { z } from 'zod'
+import { Allergen } from './dish'
+import { EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
+import { PracticalMeasure } from './measure'
+
+const CheckedFood = z.enum(['poultry', 'meat', 'mince', 'seafood', 'egg', 'rice'])
+
+const Entry = z.strictObject({
+  componentId: Slug,
+  name: z.string(),
+  role: z.enum(ROLES),
+  massG: z.number().positive(),
+  measure: PracticalMeasure,
+  motion: z.enum(['in', 'out', 'back', 'plate']),
+})
+
+const Step = z.strictObject({
+  id: z.string(),
+  action: z.enum(ACTIONS),
+  startS: z.number().min(0),
+  durationS: z.number().min(0),
+  heat: z.enum(HEAT_LEVELS),
+  entries: z.array(Entry),
+  cue: z.enum(CUES),
+  reason: z.enum(REASONS),
+  cautions: z.array(z.enum(CAUTIONS)),
+  check: z
+    .strictObject({
+      food: CheckedFood,
+      limit: z.strictObject({ coreC: z.number(), holdS: z.number(), source: z.string() }),
+    })
+    .nullable(),
+  figure: z.literal('house'),
+})
+
+export const Score = z.strictObject({
+  engine: z.literal('rules-1'),
+  steps: z.array(Step),
+  totalS: z.number(),
+  riceMassG: z.number(),
+  batchMassG: z.number(),
+}) satisfies z.ZodType<CoreScore>
+
+const eventBase = {
+  id: EventId,
+  runId: RunId,
+  deviceId: z.string().min(1).max(64),
+  atMs: InstantMs,
+  counter: z.int().min(0),
+}
+const stepId = z.string().min(1).max(64)
+
+export const RunEvent = z.union([
+  z.strictObject({ ...eventBase, kind: z.literal('done'), stepId }),
+  z.strictObject({ ...eventBase, kind: z.literal('later'), stepId, delayS: z.int().min(1).max(600) }),
+  z.strictObject({ ...eventBase, kind: z.literal('handsFree'), on: z.boolean() }),
+  z.strictObject({
+    ...eventBase,
+    kind: z.literal('trouble'),
+    trouble: z.enum(TROUBLES).exclude(['forgot']),
+    stepId,
+  }),
+  z.strictObject({ ...eventBase, kind: z.literal('trouble'), trouble: z.literal('forgot'), stepId, componentId: Slug }),
+  z.strictObject({ ...eventBase, kind: z.literal('stopped') }),
+  z.strictObject({ ...eventBase, kind: z.literal('undone'), eventId: EventId }),
+]) satisfies z.ZodType<CoreRunEvent>
+export type RunEvent = z.infer<typeof RunEvent>
+export const RunEvents = z.strictObject({ events: z.array(RunEvent).min(1).max(200) })
+
+export const RunPart = z.strictObject({
+  itemId: ItemId,
+  ticketId: TicketId,
+  ticketNumber: z.int().positive(),
+  portions: z.int().min(1).max(200),
+  modifiers: z.array(Slug),
+})
+
+/** A batch fired at a station. The server works the score out again from the dish version: what counts is its own. */
+export const FireRun = z.strictObject({
+  id: RunId,
+  dishId: Slug,
+  dishVersion: z.int().positive(),
+  stationId: Slug,
+  cookId: Slug.nullable(),
+  modifiers: z.array(Slug),
+  allergies: z.array(Allergen),
+  parts: z.array(RunPart).min(1).max(40),
+  firedAtMs: InstantMs,
+  promisedAtMs: InstantMs,
+  handsFree: z.boolean(),
+  deviceId: z.string().min(1).max(64),
+  /** Fired while the kitchen had no network: the food is in the wok, so the run is kept whatever others fired. */
+  isUnconfirmed: z.boolean(),
+})
+export type FireRun = z.infer<typeof FireRun>
+
+export const Run = FireRun.omit({ deviceId: true }).extend({
+  dishName: z.string(),
+  lotId: Slug.nullable(),
+  score: Score,
+  state: z.enum(['open', 'finished', 'stopped']),
+  endedAtMs: InstantMs.nullable(),
+  /** Portions that another run had already taken on: two devices fired the same ticket without a network between them. */
+  twicePortions: z.int().min(0),
+  events: z.array(RunEvent),
+})
+export type Run = z.infer<typeof Run>
+export const RunList = z.strictObject({ runs: z.array(Run) })
+
+/** A past run in a list. */
+export const RunRow = z.strictObject({
+  id: RunId,
+  dishId: Slug,
+  dishName: z.string(),
+  stationId: Slug,
+  cookId: Slug.nullable(),
+  lotId: Slug.nullable(),
+  portions: z.int(),
+  tickets: z.array(z.int()),
+  riceMassG: z.number(),
+  firedAtMs: InstantMs,
+  endedAtMs: InstantMs.nullable(),
+  state: z.enum(['open', 'finished', 'stopped']),
+  plannedS: z.number(),
+  actualS: z.number().nullable(),
+  /** After the promise [s]; negative is time in hand. */
+  afterPromiseS: z.number().nullable(),
+  hasAllergy: z.boolean(),
+})
+export type RunRow = z.infer<typeof RunRow>
+/** `next` is handed back as `before` for the page after this one. */
+export const RunPage = z.strictObject({ runs: z.array(RunRow), next: z.string().nullable() })
+export type RunPage = z.infer<typeof RunPage>
+
+/** One change somewhere in the kitchen; an open screen asks again for what it shows of the topic. */
+export const LiveChange = z.strictObject({
+  no: z.int().min(0),
+  topic: z.enum(['tickets', 'runs', 'book', 'kitchen', 'feed']),
+  key: z.string(),
+})
+export type LiveChange = z.infer<typeof LiveChange>

@@ -1,0 +1,67 @@
+import { z } from 'zod'
+import { Allergen } from './dish'
+import { EventId, InstantMs, ItemId, Slug, TicketId } from './ids'
+
+export const MAX_PORTIONS = 60
+
+const portions = z
+  .int('portions are a whole number')
+  .min(1, 'at least 1 portion')
+  .max(MAX_PORTIONS, `at most ${MAX_PORTIONS} portions on one line: write a second ticket`)
+
+export const NewTicketItem = z.strictObject({
+  id: ItemId.optional(),
+  dishId: Slug,
+  portions,
+  modifiers: z.array(Slug).max(20).default([]),
+  allergies: z.array(Allergen).max(14).default([]),
+})
+
+/** A ticket as a person, a feed or another system writes it. With an id of its own, sending it twice changes nothing. */
+export const NewTicket = z.strictObject({
+  id: TicketId.optional(),
+  items: z.array(NewTicketItem).min(1, 'a ticket has at least one line').max(30),
+  promisedAtMs: InstantMs,
+  kind: z.enum(['dine', 'take']).default('dine'),
+  place: z.string().trim().max(40).default(''),
+  source: z.enum(['hand', 'feed', 'outside']).default('outside'),
+})
+export type NewTicket = z.infer<typeof NewTicket>
+export type NewTicketBody = z.input<typeof NewTicket>
+export const NewTickets = z.union([NewTicket, z.array(NewTicket).min(1).max(100)])
+
+export const TicketItem = z.strictObject({
+  id: ItemId,
+  dishId: Slug,
+  portions: z.int().positive(),
+  modifiers: z.array(Slug),
+  allergies: z.array(Allergen),
+  /** Portions that a run has taken on. */
+  firedPortions: z.int().min(0),
+  /** Portions whose run is over. */
+  donePortions: z.int().min(0),
+})
+
+export const Ticket = z.strictObject({
+  id: TicketId,
+  number: z.int().positive(),
+  placedAtMs: InstantMs,
+  promisedAtMs: InstantMs,
+  kind: z.enum(['dine', 'take']),
+  place: z.string(),
+  source: z.enum(['hand', 'feed', 'outside', 'demo']),
+  isCancelled: z.boolean(),
+  items: z.array(TicketItem),
+})
+export type Ticket = z.infer<typeof Ticket>
+export const TicketList = z.strictObject({ tickets: z.array(Ticket) })
+
+/** What is said of a ticket after it was placed. */
+export const TicketEvent = z.strictObject({
+  id: EventId,
+  kind: z.enum(['cancelled', 'restored']),
+  atMs: InstantMs,
+  counter: z.int().min(0),
+})
+export type TicketEvent = z.infer<typeof TicketEvent>
+export const TicketEvents = z.strictObject({ events: z.array(TicketEvent).min(1).max(20) })

@@ -1,0 +1,133 @@
+import { CUT_SHAPES, type Component, type Cut, type Food, type Role, type State } from './dish'
+import type { Ingredient } from './ingredient'
+
+/** A line of a dish as a kitchen writes it, before the ingredient table has been asked. */
+export type DishLine = {
+  name: string
+  role: Role
+  state: State
+  cut: string
+  ratioG: number
+  /** A row of the ingredient table; where absent, the name is looked up. */
+  ingredientId?: string
+}
+
+export type ResolvedLine = { component: Component; isKnown: boolean }
+
+/** Lines as components, each with an id of its own and what the ingredient table knows of it. */
+export function resolveLines(lines: readonly DishLine[], ingredients: readonly Ingredient[]): ResolvedLine[] {
+  const taken = new Set<string>()
+  return lines.map((line) => {
+    const ingredient = findIngredient(line, ingredients)
+    const component = componentOf(line, ingredient, freeId(slugOf(line.name), taken))
+    taken.add(component.id)
+    return { component, isKnown: ingredient !== null }
+  })
+}
+
+/** The row a line means: by id, else by name or alias, one in a like state first. */
+export function findIngredient(
+  line: Pick<DishLine, 'name' | 'ingredientId' | 'state'>,
+  ingredients: readonly Ingredient[],
+): Ingredient | null {
+  if (line.ingredientId !== undefined) return ingredients.find((one) => one.id === line.ingredientId) ?? null
+  const wanted = plain(line.name)
+  const named = ingredients.filter(
+    (one) => one.id === wanted || [one.name, ...one.aliases].some((name) => plain(name) === wanted),
+  )
+  return named.find((one) => one.state === line.state) ?? named[0] ?? null
+}
+
+function componentOf(line: DishLine, ingredient: Ingredient | null, id: string): Component {
+  const density = ingredient?.densities[0]
+  const count = ingredient?.countSizes.find((one) => one.size.endsWith('large')) ?? ingredient?.countSizes[0]
+  return {
+    id,
+    name: line.name,
+    role: line.role,
+    state: line.state,
+    food: foodOf(line.role, ingredient),
+    cut: readCut(line.cut),
+    ratioG: line.ratioG,
+    scaling: 'linear',
+    allergens: ingredient?.allergens ?? [],
+    ...(density && { gPerML: density.gPerML }),
+    ...(count && line.role === 'egg' && { count: { size: 'egg', massG: count.massG } }),
+    ...(ingredient && { ingredientId: ingredient.id }),
+  }
+}
+
+const FOOD_BY_ID: Readonly<Record<string, Food>> = { garlic: 'garlic', ginger: 'ginger', galangal: 'ginger' }
+const FOOD_BY_GROUP: Readonly<Record<string, Food>> = {
+  'aromatic:allium': 'allium',
+  'aromatic:herb': 'herb',
+  'aromatic:chilli': 'herb',
+  'protein:poultry': 'poultry',
+  'protein:red-meat': 'meat',
+  'protein:shellfish': 'seafood',
+  'protein:fish': 'seafood',
+  'protein:plant': 'tofu',
+  'vegetable:leafy': 'leafy',
+  'vegetable:hard': 'hardVeg',
+  'vegetable:mushroom': 'mushroom',
+  'vegetable:frozen': 'readyVeg',
+  'vegetable:pickle': 'readyVeg',
+  'finish:oil': 'sesameOil',
+  'finish:nut': 'nut',
+  'finish:seed': 'nut',
+}
+/** Where the table is silent: the class with the strictest check, or the one that stands up to the fire best. */
+const FOOD_BY_ROLE: Readonly<Record<Role, Food>> = {
+  rice: 'rice',
+  egg: 'egg',
+  aromatic: 'allium',
+  paste: 'paste',
+  protein: 'poultry',
+  vegetable: 'crispVeg',
+  drySeasoning: 'seasoning',
+  liquidSeasoning: 'seasoning',
+  fat: 'oil',
+  finish: 'herb',
+  garnish: 'herb',
+}
+
+function foodOf(role: Role, ingredient: Ingredient | null): Food {
+  if (!ingredient || role === 'rice' || role === 'egg') return FOOD_BY_ROLE[role]
+  if (ingredient.id.includes('mince')) return 'mince'
+  return FOOD_BY_ID[ingredient.id] ?? FOOD_BY_GROUP[ingredient.role] ?? FOOD_BY_ROLE[role]
+}
+
+/** A cut as kitchens write it, "dice 5 mm", "13 mm slice", "mince"; null where nothing is said. */
+export function readCut(text: string): Cut | null {
+  const words = text.toLowerCase()
+  const shape = CUT_SHAPES.find((one) => words.includes(one))
+  const size = /(\d+(?:\.\d+)?)\s*(mm)?/.exec(words)?.[1]
+  if (!shape && size === undefined) return null
+  return { shape: shape ?? 'dice', sizeMm: size === undefined ? null : Number(size) }
+}
+
+/** A name as an id: lower case, hyphens, ASCII. */
+export function slugOf(name: string): string {
+  const ascii = name.normalize('NFKD').replace(/[\u0300-\u036f]/g, '')
+  return (
+    ascii
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 48) || 'item'
+  )
+}
+
+function freeId(wanted: string, taken: ReadonlySet<string>): string {
+  let id = wanted
+  for (let n = 2; taken.has(id); n += 1) id = `${wanted}-${n}`
+  return id
+}
+
+function plain(name: string): string {
+  return name
+    .toLowerCase()
+    .replace(/\(.*?\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+}

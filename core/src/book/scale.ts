@@ -1,0 +1,44 @@
+import { practicalMeasure, type MeasureTools, type PracticalMeasure } from '../measure/practical'
+import type { Component, Role } from './dish'
+
+export type Amount = { componentId: string; name: string; role: Role; massG: number; measure: PracticalMeasure }
+
+/** Roles in which a wrong pinch is tasted at once. */
+const SALTY_ROLES: readonly Role[] = ['drySeasoning', 'liquidSeasoning', 'paste']
+
+/**
+ * Mass [g] of a component in a batch of `riceMassG` cooked rice: its ratio per 100 g of rice, or, for what scales per
+ * batch, its ratio against the dish's own portion whatever the batch.
+ */
+export function componentMassG(component: Component, riceMassG: number, portionRiceG: number): number {
+  const baseG = component.scaling === 'perBatch' ? portionRiceG : riceMassG
+  return (component.ratioG * baseG) / 100
+}
+
+/** What a batch takes of every component: grams and the kitchen's own measure. */
+export function batchAmounts(
+  components: readonly Component[],
+  riceMassG: number,
+  portionRiceG: number,
+  tools: MeasureTools,
+): Amount[] {
+  return components.map((component) => {
+    const massG = componentMassG(component, riceMassG, portionRiceG)
+    return amountOf(component, massG, tools)
+  })
+}
+
+/** One component's amount with its practical measure. */
+export function amountOf(component: Component, massG: number, tools: MeasureTools): Amount {
+  const { id, name, role, gPerML, count } = component
+  const measure = practicalMeasure(
+    { massG, isSalty: SALTY_ROLES.includes(role), ...(gPerML && { gPerML }), ...(count && { count }) },
+    tools,
+  )
+  return { componentId: id, name, role, massG, measure }
+}
+
+/** Total mass [g] of a batch before anything boils off. */
+export function totalMassG(amounts: readonly { massG: number }[]): number {
+  return amounts.reduce((sum, { massG }) => sum + massG, 0)
+}

@@ -1,0 +1,37 @@
+import type { WaitingItem } from './batches'
+
+export type OpenTicket = {
+  id: string
+  number: number
+  placedAtMs: number
+  promisedAtMs: number
+  isCancelled: boolean
+  items: readonly {
+    id: string
+    dishId: string
+    portions: number
+    firedPortions: number
+    modifiers: readonly string[]
+    allergies: readonly string[]
+  }[]
+}
+
+/** What of the open tickets nobody has fired yet. */
+export function waitingItems(tickets: readonly OpenTicket[]): WaitingItem[] {
+  return tickets
+    .filter((ticket) => !ticket.isCancelled)
+    .flatMap((ticket) =>
+      ticket.items.map((item) => ({
+        itemId: item.id,
+        ticketId: ticket.id,
+        ticketNumber: ticket.number,
+        dishId: item.dishId,
+        portions: item.portions - item.firedPortions,
+        modifiers: item.modifiers,
+        allergies: item.allergies,
+        placedAtMs: ticket.placedAtMs,
+        promisedAtMs: ticket.promisedAtMs,
+      })),
+    )
+    .filter((item) => item.portions > 0)
+}

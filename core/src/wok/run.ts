@@ -1,0 +1,198 @@
+import { inOrder } from './eventOrder'
+import { TROUBLE_DELAY_S, type RunEvent, type Trouble } from './runEvent'
+import type { Score, Step } from './score'
+
+/** What a run was fired with: never changes afterwards. */
+export type FiredRun = { id: string; firedAtMs: number; score: Score; handsFree: boolean }
+
+export type StepTimes = {
+  stepId: string
+  startMs: number
+  /** Null while it runs. */
+  endMs: number | null
+  /** Who ended it: the score by itself at the planned second, or the cook. */
+  endedBy: 'score' | 'cook' | null
+}
+
+export type RunState = {
+  status: 'cooking' | 'waiting' | 'finished' | 'stopped'
+  /** Index of the step in hand; the last one once finished or stopped. */
+  stepIndex: number
+  times: StepTimes[]
+  /** When the step in hand is due to end, +10 s included. */
+  dueMs: number
+  /** When the food is up, if everything from here on goes to plan. */
+  upMs: number
+  handsFree: boolean
+  /** Seconds added to steps by +10 s and by remedies. */
+  addedS: number
+  troubles: { eventId: string; trouble: Trouble; stepId: string; componentId: string | null; atMs: number }[]
+  endedMs: number | null
+}
+
+/**
+ * A run at `nowMs`, from what it was fired with and everything said since. Rules, so that every device sees one run:
+ * - events are taken in the order of `compareEvents`, each id once, without those that were undone;
+ * - hands-free, a step without a check ends by itself when it is due; a step with a check never does;
+ * - `done` for a step that has ended changes nothing; for a later step it ends those before it, but never a check that
+ *   nobody answered;
+ * - `later` and a remedy lengthen the step in hand;
+ * - what is said after the end changes nothing.
+ */
+export function runState(run: FiredRun, events: readonly RunEvent[], nowMs: number): RunState {
+  const taken = withoutUndone(inOrder(events.filter((event) => event.runId === run.id)))
+  const fold = new Fold(run)
+  for (const event of taken) {
+    if (event.atMs > nowMs) break
+    fold.passTo(Math.max(event.atMs, run.firedAtMs))
+    fold.take(event)
+  }
+  fold.passTo(Math.max(nowMs, run.firedAtMs))
+  return fold.state(nowMs)
+}
+
+function withoutUndone(events: RunEvent[]): RunEvent[] {
+  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.eventId] : [])))
+  return events.filter((event) => event.kind !== 'undone' && !undone.has(event.id))
+}
+
+class Fold {
+  private stepIndex = 0
+  private startMs: number
+  private addedMs = 0
+  private totalAddedS = 0
+  private handsFree: boolean
+  private endedMs: number | null = null
+  private isStopped = false
+  private readonly times: StepTimes[] = []
+  private readonly troubles: RunState['troubles'] = []
+
+  constructor(private readonly run: FiredRun) {
+    this.startMs = run.firedAtMs
+    this.handsFree = run.handsFree
+  }
+
+  private get steps(): readonly Step[] {
+    return this.run.score.steps
+  }
+
+  private step(): Step {
+    const step = this.steps[this.stepIndex]
+    if (!step) throw new RangeError(`run ${this.run.id} has no step ${this.stepIndex}`)
+    return step
+  }
+
+  private dueMs(): number {
+    return this.startMs + this.step().durationS * 1000 + this.addedMs
+  }
+
+  /** Lets the score go on by itself up to an instant. */
+  passTo(ms: number): void {
+    while (this.endedMs === null && this.handsFree && this.step().check === null && this.dueMs() <= ms) {
+      this.endStep(this.dueMs(), 'score')
+    }
+  }
+
+  take(event: RunEvent): void {
+    if (this.endedMs !== null) return
+    const atMs = Math.max(event.atMs, this.startMs)
+    switch (event.kind) {
+      case 'done':
+        this.endUpTo(event.stepId, atMs)
+        return
+      case 'later':
+        this.lengthen(event.delayS)
+        return
+      case 'handsFree':
+        this.switchHandsFree(event.on, atMs)
+        return
+      case 'trouble':
+        this.troubles.push({
+          eventId: event.id,
+          trouble: event.trouble,
+          stepId: event.stepId,
+          componentId: event.trouble === 'forgot' ? event.componentId : null,
+          atMs,
+        })
+        this.lengthen(TROUBLE_DELAY_S[event.trouble])
+        return
+      case 'stopped':
+        this.isStopped = true
+        this.endedMs = atMs
+        return
+      case 'undone':
+        return
+    }
+  }
+
+  private endUpTo(stepId: string, atMs: number): void {
+    const target = this.steps.findIndex((step) => step.id === stepId)
+    while (this.endedMs === null && this.stepIndex <= target) {
+      if (this.stepIndex < target && this.step().check !== null) return
+      this.endStep(atMs, 'cook')
+    }
+  }
+
+  private lengthen(delayS: number): void {
+    this.addedMs += delayS * 1000
+    this.totalAddedS += delayS
+  }
+
+  /** A step overdue when the hands are taken off again is ended then, not in the past. */
+  private switchHandsFree(on: boolean, atMs: number): void {
+    this.handsFree = on
+    if (on && this.step().check === null && this.dueMs() <= atMs) this.endStep(atMs, 'score')
+  }
+
+  private endStep(endMs: number, endedBy: 'score' | 'cook'): void {
+    this.times.push({ stepId: this.step().id, startMs: this.startMs, endMs, endedBy })
+    this.startMs = endMs
+    this.addedMs = 0
+    if (this.stepIndex === this.steps.length - 1) this.endedMs = endMs
+    else this.stepIndex += 1
+  }
+
+  state(nowMs: number): RunState {
+    const isOver = this.endedMs !== null
+    const dueMs = this.dueMs()
+    const restS = this.steps.slice(this.stepIndex + 1).reduce((sum, step) => sum + step.durationS, 0)
+    const isOpen = !isOver || this.isStopped
+    return {
+      status: this.isStopped ? 'stopped' : isOver ? 'finished' : nowMs >= dueMs ? 'waiting' : 'cooking',
+      stepIndex: this.stepIndex,
+      times: isOpen
+        ? [
+            ...this.times,
+            { stepId: this.step().id, startMs: this.startMs, endMs: this.endedMs, endedBy: isOver ? 'cook' : null },
+          ]
+        : this.times,
+      dueMs,
+      upMs: this.endedMs ?? Math.max(dueMs, nowMs) + restS * 1000,
+      handsFree: this.handsFree,
+      addedS: this.totalAddedS,
+      troubles: this.troubles,
+      endedMs: this.endedMs,
+    }
+  }
+}
+
+/** Where each step stands now: those ended at their true times, the step in hand and the rest as they are due [ms]. */
+export function projectedStartsMs(
+  run: FiredRun,
+  state: RunState,
+  nowMs: number,
+): { stepId: string; startMs: number; endMs: number }[] {
+  const projected = state.times.map(({ stepId, startMs, endMs }) => ({
+    stepId,
+    startMs,
+    endMs: endMs ?? Math.max(state.dueMs, nowMs),
+  }))
+  if (state.endedMs !== null) return projected
+  let startMs = projected.at(-1)?.endMs ?? run.firedAtMs
+  for (const step of run.score.steps.slice(state.stepIndex + 1)) {
+    const endMs = startMs + step.durationS * 1000
+    projected.push({ stepId: step.id, startMs, endMs })
+    startMs = endMs
+  }
+  return projected
+}

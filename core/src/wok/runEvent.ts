@@ -1,0 +1,27 @@
+import type { Stamped } from './eventOrder'
+
+export const TROUBLES = ['burning', 'tooWet', 'sticking', 'forgot', 'hurt'] as const
+export type Trouble = (typeof TROUBLES)[number]
+
+/**
+ * What a cook says during a run. Nothing is edited: an undo names the event it takes back.
+ * `stepId` is the step that the cook was looking at, so that a word that arrives late cannot end the wrong step.
+ */
+export type RunEvent = Stamped & { runId: string; deviceId: string } & (
+    | { kind: 'done'; stepId: string }
+    | { kind: 'later'; stepId: string; delayS: number }
+    | { kind: 'handsFree'; on: boolean }
+    | { kind: 'trouble'; trouble: Exclude<Trouble, 'forgot'>; stepId: string }
+    | { kind: 'trouble'; trouble: 'forgot'; stepId: string; componentId: string }
+    | { kind: 'stopped' }
+    | { kind: 'undone'; eventId: string }
+  )
+
+/** Seconds that a remedy adds to the step in hand: house figures, common practice. */
+export const TROUBLE_DELAY_S: Readonly<Record<Trouble, number>> = {
+  burning: 20,
+  tooWet: 20,
+  sticking: 8,
+  forgot: 10,
+  hurt: 0,
+}

@@ -1,0 +1,110 @@
+import type { Amount } from '../book/scale'
+import type { CheckedFood, CookLimit } from '../safety/limits'
+
+export const HEAT_LEVELS = ['off', 'low', 'medium', 'high', 'full'] as const
+export type HeatLevel = (typeof HEAT_LEVELS)[number]
+
+export const ACTIONS = [
+  'heatVessel',
+  'oilIn',
+  'eggIn',
+  'eggOut',
+  'proteinIn',
+  'proteinOut',
+  'baseIn',
+  'riceIn',
+  'dryIn',
+  'eggWell',
+  'sauceIn',
+  'leavesIn',
+  'bringBack',
+  'eggOnTop',
+  'hotCheck',
+  'finishOff',
+  'pickUp',
+] as const
+export type Action = (typeof ACTIONS)[number]
+
+/** Signs by which a cook knows that a step is done. The interface has the words. */
+export const CUES = [
+  'firstSmoke',
+  'oilShimmers',
+  'eggSet',
+  'eggFolded',
+  'eggOnTopSet',
+  'noPink',
+  'turnsOpaque',
+  'fragrant',
+  'softened',
+  'tenderCrisp',
+  'heatedThrough',
+  'grainsJump',
+  'spreadEven',
+  'sizzlesDry',
+  'wilted',
+  'steamingThrough',
+  'tossedThrough',
+  'plated',
+] as const
+export type Cue = (typeof CUES)[number]
+
+/** Why a step is there, at this place. */
+export const REASONS = [
+  'hotMetalDoesNotStick',
+  'oilKeepsOff',
+  'eggFirstStaysApart',
+  'eggOutStaysTender',
+  'rawAloneNeedsItsTime',
+  'marinadeScorchesInCompany',
+  'outSoItDoesNotOvercook',
+  'slowFirst',
+  'aromaticsBurnSoon',
+  'pasteBlooms',
+  'readyOnlyWarms',
+  'riceNeedsDryHeat',
+  'dryDissolvesFirst',
+  'eggWellKeepsRiceDry',
+  'sauceCaramelisesOnMetal',
+  'leavesWiltLast',
+  'backToWarm',
+  'eggOnOtherSurface',
+  'riceMustBeHot',
+  'offSoItStaysFresh',
+  'handOver',
+] as const
+export type Reason = (typeof REASONS)[number]
+
+export const CAUTIONS = [
+  'wokToSmoke',
+  'oilNearSmoke',
+  'wetIntoOil',
+  'rawTools',
+  'chilliVapour',
+  'heavyWok',
+  'lotNotRescued',
+] as const
+export type Caution = (typeof CAUTIONS)[number]
+
+/** A check that waits for the cook's word whatever the clock says. */
+export type SafetyCheck = { food: CheckedFood; limit: CookLimit }
+
+/** What happens to a component in a step: it goes in, leaves to be set aside, comes back, or is added to the plate. */
+export type Entry = Amount & { motion: 'in' | 'out' | 'back' | 'plate' }
+
+export type Step = {
+  id: string
+  action: Action
+  startS: number
+  durationS: number
+  heat: HeatLevel
+  entries: readonly Entry[]
+  cue: Cue
+  reason: Reason
+  cautions: readonly Caution[]
+  check: SafetyCheck | null
+  /** Where the duration comes from; every one is a house figure until the station is calibrated. */
+  figure: 'house'
+}
+
+/** A timed run at one station: steps without a gap from second 0. */
+export type Score = { engine: 'rules-1'; steps: readonly Step[]; totalS: number; riceMassG: number; batchMassG: number }

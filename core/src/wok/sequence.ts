@@ -1,0 +1,94 @@
+import type { Component, Dish, EggSchool } from '../book/dish'
+import { amountOf, componentMassG, totalMassG } from '../book/scale'
+import type { MeasureTools } from '../measure/practical'
+import { COOK_LIMITS, type RuleSet } from '../safety/limits'
+import { placeComponents, type Placed } from './place'
+import type { Entry, Score, Step } from './score'
+import {
+  baseSteps,
+  eggSteps,
+  finishSteps,
+  lateSteps,
+  ownSteps,
+  preheat,
+  riceSteps,
+  type Draft,
+  type Kitchen,
+} from './stages'
+
+export type SequenceInput = {
+  dish: Pick<Dish, 'portionRiceG' | 'schools' | 'stationKind'>
+  /** The dish's components after modifiers and allergies. */
+  components: readonly Component[]
+  riceMassG: number
+  tools: MeasureTools
+  ruleSet: RuleSet
+}
+
+export type SequenceResult =
+  { kind: 'score'; score: Score } | { kind: 'no-rice' } | { kind: 'too-much'; riceMassG: number }
+
+/** The most rice [g] that any station of this trade holds: above it, a slipped digit is likelier than an order. */
+const MOST_RICE_G = 20_000
+
+/**
+ * The order, heat and seconds in which a batch is cooked, by rule: heat · egg out · raw proteins, each alone and out ·
+ * aromatics and vegetables, slow ones first · rice · dry seasoning · egg in a well · sauce on the metal · leaves · what
+ * was set aside comes back · hot-through check · flame off and finish · pick-up.
+ * Durations are house figures (`houseFigures.ts`); error: as large as one kitchen's flame differs from another's.
+ */
+export function sequence(input: SequenceInput): SequenceResult {
+  const { components, dish, riceMassG, tools, ruleSet } = input
+  if (!components.some((one) => one.role === 'rice') || !(riceMassG > 0)) return { kind: 'no-rice' }
+  if (riceMassG > MOST_RICE_G) return { kind: 'too-much', riceMassG }
+  const kitchen: Kitchen = {
+    massG: (component) => componentMassG(component, riceMassG, dish.portionRiceG),
+    amount: (component, share, motion) => ({
+      ...amountOf(component, componentMassG(component, riceMassG, dish.portionRiceG) * share, tools),
+      motion,
+    }),
+    limit: (food) => ({ food, limit: COOK_LIMITS[ruleSet][food] }),
+    heatSchool: dish.schools.heat,
+    stationKind: dish.stationKind,
+    riceMassG,
+  }
+  const placed = placeComponents(components)
+  const egg: EggSchool = placed.egg.length > 0 ? dish.schools.egg : 'none'
+  return { kind: 'score', score: scoreOf(draftSteps(placed, egg, kitchen), riceMassG) }
+}
+
+function draftSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+  return [
+    preheat(kitchen),
+    ...eggSteps(placed, egg, kitchen),
+    ...ownSteps(placed, egg, kitchen),
+    ...baseSteps(placed, egg, kitchen),
+    ...riceSteps(placed, egg, kitchen),
+    ...lateSteps(placed, egg, kitchen),
+    ...finishSteps(placed, kitchen),
+  ]
+}
+
+function scoreOf(drafts: readonly Draft[], riceMassG: number): Score {
+  const seen = new Map<string, number>()
+  let startS = 0
+  const steps = drafts.map((draft): Step => {
+    const nth = (seen.get(draft.action) ?? 0) + 1
+    seen.set(draft.action, nth)
+    const durationS = Math.round(draft.durationS)
+    const step: Step = {
+      ...draft,
+      id: nth === 1 ? draft.action : `${draft.action}-${nth}`,
+      startS,
+      durationS,
+      check: draft.check ?? null,
+      figure: 'house',
+    }
+    startS += durationS
+    return step
+  })
+  const added: Entry[] = steps.flatMap((step) =>
+    step.entries.filter((one) => one.motion === 'in' || one.motion === 'plate'),
+  )
+  return { engine: 'rules-1', steps, totalS: startS, riceMassG, batchMassG: totalMassG(added) }
+}

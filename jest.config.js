@@ -1,0 +1,33 @@
+const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }]
+const node = (name) => ({
+  displayName: name,
+  rootDir: `<rootDir>/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/**/*.test.ts'],
+  transform: { '\\.[jt]s$': swc },
+  transformIgnorePatterns: ['node_modules/(?!uuid/)'],
+})
+const untranspiled =
+  '(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|react-native-.*|nativewind|uuid'
+
+module.exports = {
+  projects: [
+    node('core'),
+    node('contract'),
+    {
+      ...node('server'),
+      globalSetup: '<rootDir>/src/db/testing/startTestDatabase.ts',
+      globalTeardown: '<rootDir>/src/db/testing/stopTestDatabase.ts',
+    },
+    node('tools'),
+    {
+      displayName: 'app',
+      rootDir: '<rootDir>/app',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
+      moduleNameMapper: { '\\.css$': '<rootDir>/jest.empty.js' },
+      transformIgnorePatterns: [`node_modules/(?!(${untranspiled})/)`],
+    },
+  ],
+}

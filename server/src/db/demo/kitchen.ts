@@ -1,0 +1,45 @@
+import type { Kitchen } from 'contract/kitchen'
+
+export const DEMO_KITCHEN_ID = 'low-tide'
+
+const HOUR_MS = 3_600_000
+
+/** The sample kitchen, invented: Low Tide Rice Counter on a river-ferry landing. */
+export const DEMO_KITCHEN = {
+  id: DEMO_KITCHEN_ID,
+  name: 'Low Tide Rice Counter',
+  locale: 'en',
+  ruleSet: 'us',
+  boatEveryMin: 20,
+  tools: {
+    system: 'us',
+    ladles: [
+      { name: 'large ladle', volumeML: 120 },
+      { name: 'small ladle', volumeML: 40 },
+    ],
+    scaleResolutionG: 1,
+  },
+} satisfies Partial<Kitchen>
+
+export const DEMO_STATIONS = [
+  { id: 'ring-a', name: 'Ring A', kind: 'wok', powerW: 24_000, capPortions: 4 },
+  { id: 'ring-b', name: 'Ring B', kind: 'wok', powerW: 15_000, capPortions: 2 },
+  { id: 'griddle', name: 'Griddle', kind: 'griddle', powerW: null, capPortions: 4 },
+] as const
+
+export const DEMO_STAFF = [
+  { id: 'odalys', name: 'Odalys', role: 'lead' },
+  { id: 'bram', name: 'Bram', role: 'cook' },
+  { id: 'wen', name: 'Wen', role: 'cook' },
+  { id: 'ifeoma', name: 'Ifeoma', role: 'prep' },
+  { id: 'tam', name: 'Tam', role: 'trainee' },
+] as const
+
+export const DEMO_COOK_AT: Readonly<Record<string, string>> = { 'ring-a': 'bram', 'ring-b': 'wen', griddle: 'wen' }
+
+/** Rice as it stands on the shelf when the demo starts, by how long ago it was cooked. */
+export const DEMO_LOTS = [
+  { number: 17, grain: 'long', cookedAgoMs: 54 * HOUR_MS, massG: 26_000 },
+  { number: 18, grain: 'long', cookedAgoMs: 30 * HOUR_MS, massG: 24_000 },
+  { number: 19, grain: 'long', cookedAgoMs: 26 * HOUR_MS, massG: 9_000 },
+] as const

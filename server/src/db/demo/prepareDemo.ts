@@ -1,0 +1,70 @@
+import { EventId } from 'contract/ids'
+import { NewTicket } from 'contract/ticket'
+import { Dish } from 'contract/dish'
+import type { Pool, PoolConnection } from 'mysql2/promise'
+import { v7 as newId } from 'uuid'
+import { saveDish } from '../../book/dishes.sql'
+import { readIngredients } from '../../book/ingredients.csv'
+import { placeTickets, withIds } from '../../line/placeTickets'
+import { addTicketEvents } from '../../line/tickets.sql'
+import { findKitchen } from '../../setup/kitchen.sql'
+import { inTransaction } from '../pool'
+import { countOpenTickets, hasKitchen, insertKitchen, insertLots, newestLot, staleDemoTickets } from './demo.sql'
+import { demoDishes } from './dishes'
+import { cookPastBoats } from './history'
+import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_LOTS, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
+import { demoWave } from './tickets'
+
+const HOUR_MS = 3_600_000
+const STALE_MS = HOUR_MS / 2
+const BOATS_AN_EVENING = 9
+
+/**
+ * Makes the sample kitchen on an empty database; on a later start brings it up to date: tickets that went stale while
+ * the server was off are cancelled, a fresh wave waits, and fresh rice stands on the shelf.
+ */
+export async function prepareDemo(pool: Pool, nowMs: number, evenings = 2): Promise<string> {
+  if (!(await hasKitchen(pool, DEMO_KITCHEN_ID)))
+    await inTransaction(pool, (connection) => create(connection, nowMs, evenings))
+  await inTransaction(pool, (connection) => refresh(connection, nowMs))
+  return DEMO_KITCHEN_ID
+}
+
+async function create(connection: PoolConnection, nowMs: number, evenings: number): Promise<void> {
+  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
+  await insertKitchen(connection, { ...DEMO_KITCHEN, timeZone }, DEMO_STATIONS, DEMO_STAFF)
+  const lots = DEMO_LOTS.map(({ number, cookedAgoMs, ...lot }) => ({
+    ...lot,
+    id: `r-${number}`,
+    name: `R-${number}`,
+    cookedAtMs: nowMs - cookedAgoMs,
+  }))
+  await insertLots(connection, DEMO_KITCHEN_ID, lots)
+  const dishes: Dish[] = []
+  for (const [index, draft] of demoDishes(readIngredients()).entries()) {
+    const parsed = Dish.omit({ version: true }).parse(draft)
+    dishes.push(await saveDish(connection, DEMO_KITCHEN_ID, parsed, nowMs - 30 * 24 * HOUR_MS + index))
+  }
+  const kitchen = await findKitchen(connection, DEMO_KITCHEN_ID)
+  if (!kitchen) throw new Error('the sample kitchen was not saved')
+  for (let ago = evenings - 1; ago >= 0; ago -= 1) {
+    const firstBoatAtMs = nowMs - ago * 24 * HOUR_MS - 3.4 * HOUR_MS
+    await cookPastBoats(connection, kitchen, dishes, Math.round(firstBoatAtMs), BOATS_AN_EVENING, 11 + ago * 100)
+  }
+}
+
+async function refresh(connection: PoolConnection, nowMs: number): Promise<void> {
+  for (const id of await staleDemoTickets(connection, DEMO_KITCHEN_ID, nowMs - STALE_MS)) {
+    const event = { id: EventId.parse(newId()), kind: 'cancelled' as const, atMs: nowMs, counter: 0 }
+    await addTicketEvents(connection, DEMO_KITCHEN_ID, id, [event], nowMs)
+  }
+  const newest = await newestLot(connection, DEMO_KITCHEN_ID)
+  if (newest.cookedAtMs < nowMs - 48 * HOUR_MS) {
+    const id = `r-${newest.number + 1}`
+    const lot = { id, name: id.toUpperCase(), grain: 'long', cookedAtMs: nowMs - 20 * HOUR_MS, massG: 24_000 }
+    await insertLots(connection, DEMO_KITCHEN_ID, [lot])
+  }
+  if ((await countOpenTickets(connection, DEMO_KITCHEN_ID)) > 0) return
+  const wave = demoWave(nowMs).map((ticket) => ({ ...withIds(NewTicket.parse(ticket)), source: 'demo' as const }))
+  await placeTickets(connection, DEMO_KITCHEN_ID, wave, nowMs)
+}

@@ -1,0 +1,39 @@
+import { createRoute } from '@hono/zod-openapi'
+import { Feed } from 'contract/kitchen'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
+import { json, newRouter, type Services } from '../http/context'
+import { findFeed, saveFeed } from './feed.sql'
+
+const getFeed = createRoute({
+  method: 'get',
+  path: '/feed',
+  responses: { 200: json(Feed, 'The simulated ticket feed') },
+})
+
+const putFeed = createRoute({
+  method: 'put',
+  path: '/feed',
+  request: { body: { required: true, content: { 'application/json': { schema: Feed } } } },
+  responses: { 200: json(Feed, 'Switched; the first boat lands when it is switched on') },
+})
+
+export const feedRoutes = ({ pool, kitchenId, now, changed }: Services) =>
+  newRouter()
+    .openapi(getFeed, async (c) => {
+      const { isOn, seed } = await findFeed(pool, kitchenId)
+      return c.json({ isOn, seed }, 200)
+    })
+    .openapi(putFeed, async (c) => {
+      const wanted = c.req.valid('json')
+      await inTransaction(pool, async (connection) => {
+        const feed = await findFeed(connection, kitchenId, true)
+        const isSame = feed.isOn && wanted.isOn && feed.seed === wanted.seed
+        const startedAtMs = isSame ? feed.startedAtMs : now()
+        const fedUntilMs = isSame ? feed.fedUntilMs : now()
+        await saveFeed(connection, kitchenId, { ...wanted, startedAtMs, fedUntilMs })
+        await announce(connection, kitchenId, now(), [{ topic: 'feed', key: '' }])
+      })
+      changed()
+      return c.json(wanted, 200)
+    })

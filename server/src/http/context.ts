@@ -1,0 +1,45 @@
+import { OpenAPIHono } from '@hono/zod-openapi'
+import type { Pool } from 'mysql2/promise'
+import type { z } from 'zod'
+import { Problem } from './problems'
+
+/** What every route works with: the database, the time, the kitchen it serves. */
+export type Services = { pool: Pool; now: () => number; kitchenId: string; changed: () => void }
+
+/** A router whose failed validation is one problem with a fault a field. */
+export function newRouter(): OpenAPIHono {
+  return new OpenAPIHono({
+    defaultHook: (result) => {
+      if (!result.success) throw invalid(result.error)
+    },
+  })
+}
+
+export function invalid(error: z.ZodError): Problem {
+  const faults = flatten(error.issues).slice(0, 20)
+  const first = faults[0]
+  return new Problem('invalid', {
+    detail: first ? `${first.field || 'body'}: ${first.message}` : 'the request is not what this address takes',
+    faults,
+  })
+}
+
+function flatten(issues: readonly z.core.$ZodIssue[]): { field: string; message: string }[] {
+  return issues.flatMap((issue) => {
+    if (issue.code === 'invalid_union' && issue.errors.length > 0) {
+      const closest = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)[0] ?? []
+      return flatten(closest).map((one) => ({
+        ...one,
+        field: [issue.path.join('.'), one.field].filter(Boolean).join('.'),
+      }))
+    }
+    return [{ field: issue.path.join('.'), message: issue.message }]
+  })
+}
+
+const depth = (issues: readonly z.core.$ZodIssue[]) => Math.max(0, ...issues.map((issue) => issue.path.length))
+
+export const json = <T extends z.ZodType>(schema: T, description: string) => ({
+  content: { 'application/json': { schema } },
+  description,
+})

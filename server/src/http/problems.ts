@@ -1,0 +1,53 @@
+import type { Fault, ProblemCode, ProblemDetails } from 'contract/problem'
+import type { ContentfulStatusCode } from 'hono/utils/http-status'
+
+/** Status and title of every problem: the one table. The detail says what to do. */
+const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; title: string }>> = {
+  'bad-json': { status: 400, title: 'The body is not JSON' },
+  invalid: { status: 422, title: 'Something in the request is wrong' },
+  'too-large': { status: 413, title: 'The body is too large' },
+  'not-found': { status: 404, title: 'There is nothing at this address' },
+  'unknown-dish': { status: 422, title: 'No such dish in the book' },
+  'unknown-modifier': { status: 422, title: 'The dish has no such modifier' },
+  'unknown-station': { status: 422, title: 'The kitchen has no such station' },
+  'modifier-removes-rice': { status: 422, title: 'A modifier may not remove the rice' },
+  'allergen-stays': { status: 422, title: 'The dish cannot be made without this allergen' },
+  'promise-past': { status: 422, title: 'The promise lies in the past' },
+  'already-fired': { status: 409, title: 'These portions are already fired' },
+  'nothing-left': { status: 409, title: 'The ticket is cancelled' },
+  'station-busy': { status: 409, title: 'The station has a run' },
+  'station-too-small': { status: 422, title: 'The batch is larger than the station takes' },
+  'wrong-station': { status: 422, title: 'The dish is not cooked on this kind of station' },
+  'unknown-run': { status: 404, title: 'There is no such run' },
+  'run-over': { status: 409, title: 'The run is over' },
+  'clock-ahead': { status: 422, title: 'The time lies in the future' },
+  'csv-encoding': { status: 422, title: 'The file is not UTF-8 text' },
+  'csv-columns': { status: 422, title: 'A column is missing' },
+  'csv-too-long': { status: 422, title: 'The file has too many lines for a dish' },
+  'csv-line': { status: 422, title: 'A line of the file cannot be read' },
+  'id-taken': { status: 409, title: 'The id belongs to something else' },
+  database: { status: 503, title: 'The database does not answer' },
+  internal: { status: 500, title: 'The server failed' },
+}
+
+export type ProblemParts = { detail: string; faults?: Fault[]; values?: Record<string, string | number> }
+
+/** A refusal with a stable code; only `http/app.ts` turns it into a response. */
+export class Problem extends Error {
+  constructor(
+    readonly code: ProblemCode,
+    readonly parts: ProblemParts,
+  ) {
+    super(parts.detail)
+  }
+
+  get status(): ContentfulStatusCode {
+    return PROBLEMS[this.code].status
+  }
+
+  toJSON(): ProblemDetails {
+    const { status, title } = PROBLEMS[this.code]
+    const { detail, faults = [], values = {} } = this.parts
+    return { type: `urn:okazu:problem:${this.code}`, title, status, detail, code: this.code, faults, values }
+  }
+}

@@ -1,0 +1,63 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { TicketId } from 'contract/ids'
+import { NewTickets, Ticket, TicketEvents, TicketList } from 'contract/ticket'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
+import { listDishes } from '../book/dishes.sql'
+import { json, newRouter, type Services } from '../http/context'
+import { Problem } from '../http/problems'
+import { checkTicket } from './checkTicket'
+import { placeTickets, withIds } from './placeTickets'
+import { addTicketEvents, findTicket, listOpenTickets, lockTicket } from './tickets.sql'
+
+const getTickets = createRoute({
+  method: 'get',
+  path: '/tickets',
+  responses: { 200: json(TicketList, 'Tickets with a portion still to be served, oldest promise first') },
+})
+
+const postTickets = createRoute({
+  method: 'post',
+  path: '/tickets',
+  request: { body: { required: true, content: { 'application/json': { schema: NewTickets } } } },
+  responses: { 201: json(TicketList, 'The tickets as placed; one sent twice is placed once') },
+})
+
+const postTicketEvents = createRoute({
+  method: 'post',
+  path: '/tickets/{id}/events',
+  request: {
+    params: z.object({ id: TicketId }),
+    body: { required: true, content: { 'application/json': { schema: TicketEvents } } },
+  },
+  responses: { 200: json(Ticket, 'The ticket afterwards') },
+})
+
+export const ticketRoutes = ({ pool, kitchenId, now, changed }: Services) =>
+  newRouter()
+    .openapi(getTickets, async (c) => c.json({ tickets: await listOpenTickets(pool, kitchenId) }, 200))
+    .openapi(postTickets, async (c) => {
+      const body = c.req.valid('json')
+      const tickets = (Array.isArray(body) ? body : [body]).map(withIds)
+      const dishes = await listDishes(pool, kitchenId)
+      const known = new Set<string>()
+      for (const ticket of tickets) if (await findTicket(pool, kitchenId, ticket.id)) known.add(ticket.id)
+      tickets.filter((ticket) => !known.has(ticket.id)).forEach((ticket) => checkTicket(ticket, dishes, now()))
+      const placed = await inTransaction(pool, (connection) => placeTickets(connection, kitchenId, tickets, now()))
+      changed()
+      return c.json({ tickets: placed }, 201)
+    })
+    .openapi(postTicketEvents, async (c) => {
+      const { id } = c.req.valid('param')
+      const { events } = c.req.valid('json')
+      const ticket = await inTransaction(pool, async (connection) => {
+        if (!(await lockTicket(connection, kitchenId, id)))
+          throw new Problem('not-found', { detail: `no ticket ${id}` })
+        await addTicketEvents(connection, kitchenId, id, events, now())
+        await announce(connection, kitchenId, now(), [{ topic: 'tickets', key: id }])
+        return findTicket(connection, kitchenId, id)
+      })
+      changed()
+      if (!ticket) throw new Problem('not-found', { detail: `no ticket ${id}` })
+      return c.json(ticket, 200)
+    })

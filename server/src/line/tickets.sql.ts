@@ -1,0 +1,154 @@
+import { compareEvents } from 'core/wok/eventOrder'
+import { Ticket, type TicketEvent } from 'contract/ticket'
+import type { ResultSetHeader, RowDataPacket } from 'mysql2'
+import type { PoolConnection } from 'mysql2/promise'
+import type { Db } from '../db/pool'
+
+const takenPortions = (states: string) => `
+  COALESCE((SELECT SUM(part.portions) FROM run_part AS part
+              JOIN run ON run.kitchen_id = part.kitchen_id AND run.id = part.run_id
+             WHERE part.kitchen_id = item.kitchen_id AND part.item_id = item.id AND run.state IN (${states})), 0)`
+
+const ITEMS = `
+  SELECT item.ticket_id AS ticketId, item.id, item.dish_id AS dishId, item.portions, item.modifiers, item.allergies,
+         ${takenPortions("'open', 'finished'")} AS firedPortions, ${takenPortions("'finished'")} AS donePortions
+    FROM ticket_item AS item`
+
+const HEADS = `
+  SELECT id, number, placed_at_ms AS placedAtMs, promised_at_ms AS promisedAtMs, kind, place, source,
+         is_cancelled AS isCancelled FROM ticket`
+
+/** Tickets with a portion still to be cooked or in the wok, oldest promise first. */
+export async function listOpenTickets(db: Db, kitchenId: string): Promise<Ticket[]> {
+  const [heads] = await db.execute<RowDataPacket[]>(
+    `${HEADS} WHERE kitchen_id = ? AND is_open ORDER BY promised_at_ms, number`,
+    [kitchenId],
+  )
+  const [items] = await db.execute<RowDataPacket[]>(
+    `${ITEMS} JOIN ticket ON ticket.kitchen_id = item.kitchen_id AND ticket.id = item.ticket_id
+      WHERE item.kitchen_id = ? AND ticket.is_open ORDER BY item.position`,
+    [kitchenId],
+  )
+  return heads.map((head) =>
+    ticketOf(
+      head,
+      items.filter((item) => item['ticketId'] === head['id']),
+    ),
+  )
+}
+
+/** One ticket, open or not, or null. */
+export async function findTicket(db: Db, kitchenId: string, id: string): Promise<Ticket | null> {
+  const [heads] = await db.execute<RowDataPacket[]>(`${HEADS} WHERE kitchen_id = ? AND id = ?`, [kitchenId, id])
+  if (!heads[0]) return null
+  const [items] = await db.execute<RowDataPacket[]>(
+    `${ITEMS} WHERE item.kitchen_id = ? AND item.ticket_id = ? ORDER BY item.position`,
+    [kitchenId, id],
+  )
+  return ticketOf(heads[0], items)
+}
+
+function ticketOf(head: RowDataPacket, items: RowDataPacket[]): Ticket {
+  return Ticket.parse({
+    ...head,
+    isCancelled: Boolean(head['isCancelled']),
+    items: items.map(({ id, dishId, portions, modifiers, allergies, firedPortions, donePortions }) => ({
+      id,
+      dishId,
+      portions,
+      modifiers,
+      allergies,
+      firedPortions: Number(firedPortions),
+      donePortions: Number(donePortions),
+    })),
+  })
+}
+
+export type TicketToPlace = Omit<Ticket, 'number' | 'isCancelled' | 'items'> & {
+  items: Omit<Ticket['items'][number], 'firedPortions' | 'donePortions'>[]
+}
+
+/** Places a ticket under the kitchen's next number. */
+export async function insertTicket(
+  connection: PoolConnection,
+  kitchenId: string,
+  ticket: TicketToPlace,
+): Promise<void> {
+  const [result] = await connection.execute<ResultSetHeader>(
+    'UPDATE kitchen SET next_ticket_number = LAST_INSERT_ID(next_ticket_number) + 1 WHERE id = ?',
+    [kitchenId],
+  )
+  await connection.execute(
+    `INSERT INTO ticket (kitchen_id, id, number, source, kind, place, placed_at_ms, promised_at_ms)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      kitchenId,
+      ticket.id,
+      result.insertId,
+      ticket.source,
+      ticket.kind,
+      ticket.place,
+      ticket.placedAtMs,
+      ticket.promisedAtMs,
+    ],
+  )
+  for (const [position, item] of ticket.items.entries()) {
+    await connection.execute(
+      `INSERT INTO ticket_item (kitchen_id, id, ticket_id, position, dish_id, portions, modifiers, allergies)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+      [
+        kitchenId,
+        item.id,
+        ticket.id,
+        position,
+        item.dishId,
+        item.portions,
+        JSON.stringify(item.modifiers),
+        JSON.stringify(item.allergies),
+      ],
+    )
+  }
+}
+
+/** Adds what was said of a ticket, each id once, and writes the ticket's state anew from all of it. */
+export async function addTicketEvents(
+  connection: PoolConnection,
+  kitchenId: string,
+  ticketId: string,
+  events: readonly TicketEvent[],
+  nowMs: number,
+): Promise<void> {
+  for (const event of events) {
+    await connection.execute(
+      `INSERT IGNORE INTO ticket_event (kitchen_id, id, ticket_id, kind, at_ms, counter, received_at_ms)
+       VALUES (?, ?, ?, ?, ?, ?, ?)`,
+      [kitchenId, event.id, ticketId, event.kind, event.atMs, event.counter, nowMs],
+    )
+  }
+  const [rows] = await connection.execute<RowDataPacket[]>(
+    'SELECT id, kind, at_ms AS atMs, counter FROM ticket_event WHERE kitchen_id = ? AND ticket_id = ?',
+    [kitchenId, ticketId],
+  )
+  const last = (rows as unknown as TicketEvent[]).sort(compareEvents).at(-1)
+  await connection.execute('UPDATE ticket SET is_cancelled = ? WHERE kitchen_id = ? AND id = ?', [
+    last?.kind === 'cancelled',
+    kitchenId,
+    ticketId,
+  ])
+  const ticket = await findTicket(connection, kitchenId, ticketId)
+  const isDone = ticket?.items.every((item) => item.donePortions >= item.portions) ?? true
+  await connection.execute('UPDATE ticket SET is_open = ? WHERE kitchen_id = ? AND id = ?', [
+    !isDone && last?.kind !== 'cancelled',
+    kitchenId,
+    ticketId,
+  ])
+}
+
+/** Locks the ticket's row until commit. */
+export async function lockTicket(connection: PoolConnection, kitchenId: string, id: string): Promise<boolean> {
+  const [rows] = await connection.execute<RowDataPacket[]>(
+    'SELECT id FROM ticket WHERE kitchen_id = ? AND id = ? FOR UPDATE',
+    [kitchenId, id],
+  )
+  return rows.length > 0
+}

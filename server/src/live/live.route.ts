@@ -1,0 +1,71 @@
+import type { LiveChange } from 'contract/run'
+import { Hono } from 'hono'
+import { streamSSE } from 'hono/streaming'
+import { changesAfter, newestChangeNo } from '../db/outbox'
+import type { Services } from '../http/context'
+import type { LiveFollower } from './follower'
+
+const HEARTBEAT_MS = 15_000
+/** A screen that was away for more changes than this asks for everything again. */
+const GAP_MOST = 5_000
+
+/**
+ * Every committed change as server-sent events. The id is the outbox number: a screen that lost the stream resumes from
+ * the last number it saw (`Last-Event-ID`, or `?after=`). The event `hello` carries the newest number and the time.
+ */
+export const liveRoutes = ({ pool, kitchenId, now }: Services, follower: LiveFollower) =>
+  new Hono().get('/live', (c) => {
+    c.header('x-accel-buffering', 'no')
+    const asked = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
+    return streamSSE(c, async (stream) => {
+      const queue: LiveChange[] = []
+      let wake: () => void = () => undefined
+      let isOpen = true
+      const stopListening = follower.listen((change) => {
+        queue.push(change)
+        wake()
+      })
+      stream.onAbort(() => {
+        isOpen = false
+        stopListening()
+        wake()
+      })
+      const newest = await newestChangeNo(pool, kitchenId)
+      const hasGap = Number.isFinite(asked) && (newest - asked > GAP_MOST || asked > newest)
+      let lastNo = Number.isFinite(asked) && !hasGap ? asked : newest
+      await stream.writeSSE({
+        event: 'hello',
+        id: String(lastNo),
+        data: JSON.stringify({ nowMs: now(), isReset: hasGap }),
+      })
+      while (isOpen && lastNo < newest) {
+        const missed = await changesAfter(pool, kitchenId, lastNo)
+        for (const change of missed) {
+          await stream.writeSSE({ event: 'change', id: String(change.no), data: JSON.stringify(change) })
+          lastNo = change.no
+        }
+        if (missed.length === 0) break
+      }
+      while (isOpen) {
+        const change = queue.shift()
+        if (change && change.no > lastNo) {
+          lastNo = change.no
+          await stream.writeSSE({ event: 'change', id: String(change.no), data: JSON.stringify(change) })
+        } else if (!change) {
+          const isQuiet = await waitFor((resolve) => (wake = resolve), HEARTBEAT_MS)
+          if (isOpen && isQuiet) await stream.writeSSE({ event: 'beat', data: String(now()) })
+        }
+      }
+    })
+  })
+
+/** Resolves to true after `ms`, or to false as soon as it is woken. */
+function waitFor(onReady: (wake: () => void) => void, ms: number): Promise<boolean> {
+  return new Promise((resolve) => {
+    const timer = setTimeout(() => resolve(true), ms)
+    onReady(() => {
+      clearTimeout(timer)
+      resolve(false)
+    })
+  })
+}

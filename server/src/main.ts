@@ -1,0 +1,52 @@
+import pino from 'pino'
+import { z } from 'zod'
+import { prepareDemo } from './db/demo/prepareDemo'
+import { migrate } from './db/migrate'
+import { openPool } from './db/pool'
+import { testClock } from './http/testClock'
+import { startServer } from './server'
+
+const Environment = z.object({
+  OKAZU_PORT: z.coerce.number().int().min(0).max(65_535).default(8425),
+  OKAZU_DB_SOCKET: z.string().min(1),
+  OKAZU_DB_USER: z.string().default('root'),
+  OKAZU_DB_NAME: z.string().regex(/^\w+$/).default('okazu'),
+  OKAZU_WEB: z.string().default('app/dist'),
+  OKAZU_TEST_CLOCK: z.literal('1').optional(),
+  OKAZU_LOG: z.enum(['info', 'warn', 'error', 'silent']).default('info'),
+})
+
+const env = Environment.parse(process.env)
+const log = pino({ level: env.OKAZU_LOG })
+const address = { socketPath: env.OKAZU_DB_SOCKET, user: env.OKAZU_DB_USER, database: env.OKAZU_DB_NAME }
+const clock = env.OKAZU_TEST_CLOCK ? testClock() : null
+
+const migrations = await migrate(address, new URL('./db/migrations/', import.meta.url))
+if (migrations.length > 0) log.info({ migrations }, 'migrated')
+const pool = openPool(address)
+const kitchenId = await prepareDemo(pool, Date.now())
+const server = await startServer({ pool, kitchenId, port: env.OKAZU_PORT, webFolder: env.OKAZU_WEB, log, clock }).catch(
+  async (error: unknown) => {
+    await pool.end()
+    if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {
+      console.error(
+        `Port ${env.OKAZU_PORT} is taken by another program: set OKAZU_PORT to a free one, as in OKAZU_PORT=8426 npm start`,
+      )
+      process.exit(3)
+    }
+    throw error
+  },
+)
+console.log(`Okazu is ready at http://127.0.0.1:${server.port}`)
+
+let isStopping = false
+const stop = () => {
+  if (isStopping) return
+  isStopping = true
+  void server
+    .stop()
+    .then(() => pool.end())
+    .then(() => process.exit(0))
+}
+process.on('SIGINT', stop)
+process.on('SIGTERM', stop)

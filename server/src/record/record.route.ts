@@ -1,0 +1,45 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { RunPage, type RunRow } from 'contract/run'
+import { json, newRouter, type Services } from '../http/context'
+import { listPastRuns, type PageKey } from './record.sql'
+import { csvAttachment, runsCsv } from './runs.csv'
+
+const PAGE_SIZE = 40
+const CSV_MOST = 20_000
+
+const before = z
+  .string()
+  .regex(/^\d+_[0-9a-f-]{36}$/, 'hand back "next" of the page before')
+  .optional()
+
+const getPage = createRoute({
+  method: 'get',
+  path: '/record/runs',
+  request: { query: z.object({ before }) },
+  responses: { 200: json(RunPage, 'Runs that are over, newest first') },
+})
+
+const csv = { content: { 'text/csv': { schema: z.string() } } }
+const getCsv = createRoute({
+  method: 'get',
+  path: '/record/runs.csv',
+  responses: { 200: { ...csv, description: 'Runs that are over, a line a run, at most the newest 20,000' } },
+})
+export const recordRoutes = ({ pool, kitchenId }: Services) =>
+  newRouter()
+    .openapi(getPage, async (c) => {
+      const runs = await listPastRuns(pool, kitchenId, readKey(c.req.valid('query').before), PAGE_SIZE + 1)
+      const last = runs.length > PAGE_SIZE ? runs[PAGE_SIZE - 1] : undefined
+      return c.json({ runs: runs.slice(0, PAGE_SIZE), next: last ? keyOf(last) : null }, 200)
+    })
+    .openapi(getCsv, async (c) => {
+      const runs = await listPastRuns(pool, kitchenId, null, CSV_MOST)
+      return c.text(runsCsv(runs), 200, csvAttachment('okazu-runs.csv'))
+    })
+
+const keyOf = (row: RunRow) => `${row.firedAtMs}_${row.id}`
+
+function readKey(text: string | undefined): PageKey | null {
+  const [firedAtMs, id] = text?.split('_') ?? []
+  return firedAtMs && id ? { firedAtMs: Number(firedAtMs), id } : null
+}

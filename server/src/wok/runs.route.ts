@@ -1,0 +1,87 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { RunId } from 'contract/ids'
+import { FireRun, Run, RunEvents, RunList } from 'contract/run'
+import { inTransaction } from '../db/pool'
+import { json, newRouter, type Services } from '../http/context'
+import { Problem } from '../http/problems'
+import { csvAttachment, runCsv } from '../record/runs.csv'
+import { findKitchen } from '../setup/kitchen.sql'
+import { fireRun } from './fireRun'
+import { findRun, listOpenRuns } from './runs.sql'
+import { takeEvents } from './takeEvents'
+
+const params = z.object({ id: RunId })
+
+const getRuns = createRoute({
+  method: 'get',
+  path: '/runs',
+  responses: { 200: json(RunList, 'Runs that are at a station now') },
+})
+
+const getRun = createRoute({
+  method: 'get',
+  path: '/runs/{id}',
+  request: { params },
+  responses: { 200: json(Run, 'One run with everything said of it') },
+})
+
+const getRunCsv = createRoute({
+  method: 'get',
+  path: '/runs/{id}/steps.csv',
+  request: { params },
+  responses: {
+    200: {
+      content: { 'text/csv': { schema: z.string() } },
+      description: 'One run, a line for each thing that went in, out or back',
+    },
+  },
+})
+
+const postRun = createRoute({
+  method: 'post',
+  path: '/runs',
+  request: { body: { required: true, content: { 'application/json': { schema: FireRun } } } },
+  responses: { 201: json(Run, 'The batch is fired; sent twice, it is the same run') },
+})
+
+const postRunEvents = createRoute({
+  method: 'post',
+  path: '/runs/{id}/events',
+  request: { params, body: { required: true, content: { 'application/json': { schema: RunEvents } } } },
+  responses: { 200: json(Run, 'The run with the events, each id taken once') },
+})
+
+export const runRoutes = ({ pool, kitchenId, now, changed }: Services) =>
+  newRouter()
+    .openapi(getRuns, async (c) => c.json({ runs: await listOpenRuns(pool, kitchenId) }, 200))
+    .openapi(getRun, async (c) => {
+      const { id } = c.req.valid('param')
+      const run = await findRun(pool, kitchenId, id)
+      if (!run) throw new Problem('unknown-run', { detail: `no run ${id}: look for it in the record` })
+      return c.json(run, 200)
+    })
+    .openapi(getRunCsv, async (c) => {
+      const { id } = c.req.valid('param')
+      const run = await findRun(pool, kitchenId, id)
+      if (!run) throw new Problem('unknown-run', { detail: `no run ${id}: look for it in the record` })
+      return c.text(runCsv(run, now()), 200, csvAttachment(`okazu-run-${id}.csv`))
+    })
+    .openapi(postRun, async (c) => {
+      const fire = c.req.valid('json')
+      const kitchen = await findKitchen(pool, kitchenId)
+      if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
+      const run = await inTransaction(pool, (connection) => fireRun(connection, kitchen, fire, now()))
+      changed()
+      return c.json(run, 201)
+    })
+    .openapi(postRunEvents, async (c) => {
+      const { id } = c.req.valid('param')
+      const { events } = c.req.valid('json')
+      const strangers = events.filter((event) => event.runId !== id)
+      if (strangers.length > 0)
+        throw new Problem('invalid', { detail: 'an event names another run: send it to that run' })
+      const taken = await inTransaction(pool, (connection) => takeEvents(connection, kitchenId, id, events, now()))
+      changed()
+      if (taken.kind === 'refused') throw taken.problem
+      return c.json(taken.run, 200)
+    })

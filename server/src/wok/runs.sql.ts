@@ -1,0 +1,269 @@
+import { Dish } from 'contract/dish'
+import { Run, RunEvent, type FireRun } from 'contract/run'
+import type { Score } from 'core/wok/score'
+import type { ResultSetHeader, RowDataPacket } from 'mysql2'
+import type { PoolConnection } from 'mysql2/promise'
+import type { Db } from '../db/pool'
+
+const RUN = `
+  SELECT id, dish_id AS dishId, dish_version AS dishVersion, dish_name AS dishName, station_id AS stationId,
+         cook_id AS cookId, lot_id AS lotId, fired_at_ms AS firedAtMs, promised_at_ms AS promisedAtMs,
+         hands_free AS handsFree, is_unconfirmed AS isUnconfirmed, twice_portions AS twicePortions, modifiers, allergies,
+         score, state, ended_at_ms AS endedAtMs FROM run`
+
+export async function findRun(db: Db, kitchenId: string, id: string): Promise<Run | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(`${RUN} WHERE kitchen_id = ? AND id = ?`, [kitchenId, id])
+  const [run] = await withPartsAndEvents(db, kitchenId, rows)
+  return run ?? null
+}
+
+export async function listOpenRuns(db: Db, kitchenId: string): Promise<Run[]> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `${RUN} WHERE kitchen_id = ? AND state = 'open' ORDER BY fired_at_ms, id`,
+    [kitchenId],
+  )
+  return withPartsAndEvents(db, kitchenId, rows)
+}
+
+async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDataPacket[]): Promise<Run[]> {
+  if (rows.length === 0) return []
+  const ids = rows.map((row) => String(row['id']))
+  const [parts] = await db.query<RowDataPacket[]>(
+    `SELECT part.run_id AS runId, part.item_id AS itemId, part.ticket_id AS ticketId, part.portions, item.modifiers,
+            ticket.number AS ticketNumber
+       FROM run_part AS part
+       JOIN ticket_item AS item ON item.kitchen_id = part.kitchen_id AND item.id = part.item_id
+       JOIN ticket ON ticket.kitchen_id = part.kitchen_id AND ticket.id = part.ticket_id
+      WHERE part.kitchen_id = ? AND part.run_id IN (?) ORDER BY ticket.promised_at_ms, ticket.number, item.position`,
+    [kitchenId, ids],
+  )
+  const [events] = await db.query<RowDataPacket[]>(
+    'SELECT run_id AS runId, body FROM run_event WHERE kitchen_id = ? AND run_id IN (?) ORDER BY at_ms, counter, id',
+    [kitchenId, ids],
+  )
+  return rows.map((row) =>
+    Run.parse({
+      ...row,
+      handsFree: Boolean(row['handsFree']),
+      isUnconfirmed: Boolean(row['isUnconfirmed']),
+      parts: parts
+        .filter((part) => part['runId'] === row['id'])
+        .map(({ itemId, ticketId, ticketNumber, portions, modifiers }) => ({
+          itemId,
+          ticketId,
+          ticketNumber,
+          portions,
+          modifiers,
+        })),
+      events: events.filter((event) => event['runId'] === row['id']).map((event) => RunEvent.parse(event['body'])),
+    }),
+  )
+}
+
+/** Locks a run's row until commit; false where there is none. */
+export async function lockRun(connection: PoolConnection, kitchenId: string, id: string): Promise<boolean> {
+  const [rows] = await connection.execute<RowDataPacket[]>(
+    'SELECT id FROM run WHERE kitchen_id = ? AND id = ? FOR UPDATE',
+    [kitchenId, id],
+  )
+  return rows.length > 0
+}
+
+export async function findDishVersion(
+  db: Db,
+  kitchenId: string,
+  dishId: string,
+  version: number,
+): Promise<Dish | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    'SELECT body FROM dish_version WHERE kitchen_id = ? AND dish_id = ? AND version = ?',
+    [kitchenId, dishId, version],
+  )
+  return rows[0] ? Dish.parse(rows[0]['body']) : null
+}
+
+export async function lockStation(connection: PoolConnection, kitchenId: string, id: string) {
+  const [rows] = await connection.execute<RowDataPacket[]>(
+    'SELECT name, kind, cap_portions AS capPortions FROM station WHERE kitchen_id = ? AND id = ? FOR UPDATE',
+    [kitchenId, id],
+  )
+  const row = rows[0]
+  return row ? { name: String(row['name']), kind: String(row['kind']), capPortions: Number(row['capPortions']) } : null
+}
+
+export async function openRunIdAt(db: Db, kitchenId: string, stationId: string): Promise<string | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT id FROM run WHERE kitchen_id = ? AND state = 'open' AND station_id = ? ORDER BY fired_at_ms LIMIT 1",
+    [kitchenId, stationId],
+  )
+  return rows[0] ? String(rows[0]['id']) : null
+}
+
+export type LockedItem = {
+  id: string
+  dishId: string
+  ticketNumber: number
+  portions: number
+  firedPortions: number
+  modifiers: string[]
+  allergies: FireRun['allergies']
+  isCancelled: boolean
+  firedBy: string | null
+}
+
+/** The ticket lines of a batch with what is left of them, locked until commit. */
+export async function lockItems(
+  connection: PoolConnection,
+  kitchenId: string,
+  ids: readonly string[],
+): Promise<LockedItem[]> {
+  const [rows] = await connection.query<RowDataPacket[]>(
+    `SELECT item.id, item.dish_id AS dishId, item.portions, item.modifiers, item.allergies, ticket.number AS ticketNumber,
+            ticket.is_cancelled AS isCancelled
+       FROM ticket_item AS item
+       JOIN ticket ON ticket.kitchen_id = item.kitchen_id AND ticket.id = item.ticket_id
+      WHERE item.kitchen_id = ? AND item.id IN (?) ORDER BY item.id FOR UPDATE`,
+    [kitchenId, ids],
+  )
+  const [fired] = await connection.query<RowDataPacket[]>(
+    `SELECT part.item_id AS itemId, SUM(part.portions) AS portions, MAX(run.id) AS runId
+       FROM run_part AS part
+       JOIN run ON run.kitchen_id = part.kitchen_id AND run.id = part.run_id
+      WHERE part.kitchen_id = ? AND part.item_id IN (?) AND run.state <> 'stopped' GROUP BY part.item_id`,
+    [kitchenId, ids],
+  )
+  return rows.map((row) => {
+    const by = fired.find((one) => one['itemId'] === row['id'])
+    return {
+      ...(row as unknown as LockedItem),
+      isCancelled: Boolean(row['isCancelled']),
+      firedPortions: Number(by?.['portions'] ?? 0),
+      firedBy: by ? String(by['runId']) : null,
+    }
+  })
+}
+
+const LOT_USABLE_MS = 7 * 86_400_000
+
+/** The oldest lot with this much rice left [g], cooked at most seven days ago; null where there is none. */
+export async function oldestLotWith(
+  db: Db,
+  kitchenId: string,
+  riceMassG: number,
+  nowMs: number,
+): Promise<string | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT lot.id FROM rice_lot AS lot
+      WHERE lot.kitchen_id = ? AND lot.cooked_at_ms > ?
+        AND lot.mass_g - COALESCE((SELECT SUM(rice_mass_g) FROM run WHERE run.kitchen_id = lot.kitchen_id AND run.lot_id = lot.id), 0) >= ?
+      ORDER BY lot.cooked_at_ms, lot.id LIMIT 1`,
+    [kitchenId, nowMs - LOT_USABLE_MS, riceMassG],
+  )
+  return rows[0] ? String(rows[0]['id']) : null
+}
+
+export type RunToInsert = Omit<Run, 'state' | 'endedAtMs' | 'events' | 'score'> & { score: Score }
+
+export async function insertRun(connection: PoolConnection, kitchenId: string, run: RunToInsert): Promise<void> {
+  await connection.execute(
+    `INSERT INTO run (kitchen_id, id, dish_id, dish_version, dish_name, station_id, cook_id, lot_id, portions, rice_mass_g,
+                      planned_s, fired_at_ms, promised_at_ms, hands_free, is_unconfirmed, twice_portions, modifiers,
+                      allergies, ticket_numbers, score, engine)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      kitchenId,
+      run.id,
+      run.dishId,
+      run.dishVersion,
+      run.dishName,
+      run.stationId,
+      run.cookId,
+      run.lotId,
+      run.parts.reduce((sum, part) => sum + part.portions, 0),
+      run.score.riceMassG,
+      run.score.totalS,
+      run.firedAtMs,
+      run.promisedAtMs,
+      run.handsFree,
+      run.isUnconfirmed,
+      run.twicePortions,
+      JSON.stringify(run.modifiers),
+      JSON.stringify(run.allergies),
+      JSON.stringify([...new Set(run.parts.map((part) => part.ticketNumber))]),
+      JSON.stringify(run.score),
+      run.score.engine,
+    ],
+  )
+  for (const part of run.parts) {
+    await connection.execute(
+      'INSERT INTO run_part (kitchen_id, run_id, item_id, ticket_id, portions) VALUES (?, ?, ?, ?, ?)',
+      [kitchenId, run.id, part.itemId, part.ticketId, part.portions],
+    )
+  }
+}
+
+/** Adds an event; false where its id was there before. */
+export async function insertEvent(
+  connection: PoolConnection,
+  kitchenId: string,
+  event: RunEvent,
+  nowMs: number,
+): Promise<boolean> {
+  const [result] = await connection.execute<ResultSetHeader>(
+    `INSERT IGNORE INTO run_event (kitchen_id, id, run_id, device_id, kind, at_ms, counter, body, received_at_ms)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      kitchenId,
+      event.id,
+      event.runId,
+      event.deviceId,
+      event.kind,
+      event.atMs,
+      event.counter,
+      JSON.stringify(event),
+      nowMs,
+    ],
+  )
+  return result.affectedRows > 0
+}
+
+/** Keeps what could not be taken, each id once. */
+export async function keepRefused(
+  db: Db,
+  kitchenId: string,
+  event: RunEvent,
+  reason: string,
+  nowMs: number,
+): Promise<void> {
+  await db.execute(
+    'INSERT IGNORE INTO refused_event (kitchen_id, id, run_id, reason, body, received_at_ms) VALUES (?, ?, ?, ?, ?, ?)',
+    [kitchenId, event.id, event.runId, reason, JSON.stringify(event), nowMs],
+  )
+}
+
+/** Writes what a run's events come to, and closes or opens its tickets accordingly. */
+export async function saveRunState(
+  connection: PoolConnection,
+  kitchenId: string,
+  runId: string,
+  state: Run['state'],
+  endedAtMs: number | null,
+): Promise<void> {
+  await connection.execute('UPDATE run SET state = ?, ended_at_ms = ? WHERE kitchen_id = ? AND id = ?', [
+    state,
+    endedAtMs,
+    kitchenId,
+    runId,
+  ])
+  await connection.execute(
+    `UPDATE ticket SET is_open = NOT is_cancelled AND EXISTS (
+        SELECT 1 FROM ticket_item AS item
+         WHERE item.kitchen_id = ticket.kitchen_id AND item.ticket_id = ticket.id
+           AND item.portions > COALESCE((
+             SELECT SUM(part.portions) FROM run_part AS part
+               JOIN run ON run.kitchen_id = part.kitchen_id AND run.id = part.run_id
+              WHERE part.kitchen_id = item.kitchen_id AND part.item_id = item.id AND run.state = 'finished'), 0))
+      WHERE kitchen_id = ? AND id IN (SELECT ticket_id FROM run_part WHERE kitchen_id = ? AND run_id = ?)`,
+    [kitchenId, kitchenId, runId],
+  )
+}

@@ -1,0 +1,68 @@
+import type { Run, RunEvent } from 'contract/run'
+import { runState } from 'core/wok/run'
+import type { PoolConnection } from 'mysql2/promise'
+import { announce } from '../db/outbox'
+import { Problem } from '../http/problems'
+import { refuseFuture } from './fireRun'
+import { findRun, insertEvent, keepRefused, lockRun, openRunIdAt } from './runs.sql'
+import { changesOfRun, settleRun } from './settle'
+
+export type Taken = { kind: 'taken'; run: Run } | { kind: 'refused'; problem: Problem }
+
+/**
+ * Takes what was said of a run: each id once, in any order. What was said after the end is refused, and kept aside
+ * (`refused_event`), so that nothing is lost; taking back a stop is the one word that a stopped run still hears.
+ */
+export async function takeEvents(
+  connection: PoolConnection,
+  kitchenId: string,
+  runId: string,
+  events: readonly RunEvent[],
+  nowMs: number,
+): Promise<Taken> {
+  events.forEach((event) => refuseFuture(event.atMs, nowMs))
+  await lockRun(connection, kitchenId, runId)
+  const run = await findRun(connection, kitchenId, runId)
+  if (!run) return refuse(connection, kitchenId, events, unknownRun(runId), nowMs)
+
+  const known = new Set(run.events.map((event) => event.id))
+  const fresh = events.filter((event) => !known.has(event.id))
+  const { endedMs } = runState(run, run.events, nowMs)
+  const stationRunId = await openRunIdAt(connection, kitchenId, run.stationId)
+  const isStationFree = stationRunId === null || stationRunId === runId
+  const tooLate = fresh.filter(
+    (event) => endedMs !== null && event.atMs > endedMs && !(isStationFree && takesBackStop(event, run)),
+  )
+  const inTime = fresh.filter((event) => !tooLate.includes(event))
+  for (const event of inTime) await insertEvent(connection, kitchenId, event, nowMs)
+  const settled = await settleRun(connection, kitchenId, { ...run, events: [...run.events, ...inTime] }, nowMs)
+  if (inTime.length > 0) await announce(connection, kitchenId, nowMs, changesOfRun(run))
+  if (tooLate.length > 0) return refuse(connection, kitchenId, tooLate, runOver(settled), nowMs)
+  return { kind: 'taken', run: settled }
+}
+
+function takesBackStop(event: RunEvent, run: Run): boolean {
+  return event.kind === 'undone' && run.events.some((one) => one.kind === 'stopped' && one.id === event.eventId)
+}
+
+async function refuse(
+  connection: PoolConnection,
+  kitchenId: string,
+  events: readonly RunEvent[],
+  problem: Problem,
+  nowMs: number,
+): Promise<Taken> {
+  for (const event of events) await keepRefused(connection, kitchenId, event, problem.code, nowMs)
+  return { kind: 'refused', problem }
+}
+
+const unknownRun = (runId: string) =>
+  new Problem('unknown-run', {
+    detail: `no run ${runId}: what you sent is kept aside; open the line and fire the batch again`,
+  })
+
+const runOver = (run: Run) =>
+  new Problem('run-over', {
+    detail: `${run.dishName} is ${run.state}: what you sent is kept aside and changes nothing; see the record`,
+    values: { dish: run.dishName, runId: run.id },
+  })
