@@ -73,7 +73,8 @@ export const RunEvents = z.strictObject({ events: z.array(RunEvent).min(1).max(2
 export const RunPart = z.strictObject({
   itemId: ItemId,
   ticketId: TicketId,
-  ticketNumber: z.int().positive(),
+  /** 0 for a ticket that the kitchen has not numbered yet. */
+  ticketNumber: z.int().min(0),
   portions: z.int().min(1).max(200),
   modifiers: z.array(Slug),
 })

@@ -1,4 +1,5 @@
 import type { CountSize } from '../measure/ingredient'
+import type { Allergen } from './ingredient'
 
 export const ROLES = [
   'rice',
@@ -71,7 +72,7 @@ export type Component = {
   cut: Cut | null
   ratioG: number
   scaling: Scaling
-  allergens: readonly string[]
+  allergens: readonly Allergen[]
   /** Density in this form [g/mL]; absent where it was never weighed. */
   gPerML?: number
   count?: CountSize

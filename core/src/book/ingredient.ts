@@ -15,7 +15,7 @@ export type Ingredient = MeasuredIngredient & {
   sugarsG: number
   sodiumMg: number
   freeLiquidFraction: number
-  allergens: readonly string[]
+  allergens: readonly Allergen[]
 }
 
 /** The 14 of Regulation (EU) 1169/2011, Annex II; they contain the nine that US law names. */

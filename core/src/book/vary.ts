@@ -1,10 +1,11 @@
 import type { Component, Dish, Modifier, Role } from './dish'
+import type { Allergen } from './ingredient'
 
 export type VaryResult =
   | { kind: 'varied'; components: readonly Component[] }
   | { kind: 'unknown-modifier'; modifierId: string }
   | { kind: 'removes-rice'; modifierId: string }
-  | { kind: 'allergen-stays'; allergen: string; components: string[] }
+  | { kind: 'allergen-stays'; allergen: Allergen; components: string[] }
 
 /** Roles that come after the flame or beside the wok: a portion can still be split off without them. */
 const LATE_ROLES: readonly Role[] = ['finish', 'garnish']
@@ -14,7 +15,7 @@ const LATE_ROLES: readonly Role[] = ['finish', 'garnish']
  * allergen, but only what one of the dish's written modifiers may take out: the chef decided there that the dish stands
  * without it. Anything else is answered with `allergen-stays`, so that nobody at the flame improvises.
  */
-export function varyDish(dish: Dish, modifierIds: readonly string[], allergies: readonly string[]): VaryResult {
+export function varyDish(dish: Dish, modifierIds: readonly string[], allergies: readonly Allergen[]): VaryResult {
   const removed = new Set<string>()
   const factors = new Map<string, number>()
   for (const modifierId of modifierIds) {
@@ -60,6 +61,6 @@ export function isLateModifier(dish: Dish, modifierId: string): boolean {
 }
 
 /** Every allergen in the dish, sorted, each once. */
-export function allergensOf(components: readonly Component[]): string[] {
+export function allergensOf(components: readonly Component[]): Allergen[] {
   return [...new Set(components.flatMap((one) => one.allergens))].sort()
 }

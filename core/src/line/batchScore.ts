@@ -1,4 +1,5 @@
 import type { Component, Dish } from '../book/dish'
+import type { Allergen } from '../book/ingredient'
 import { isLateModifier, varyDish } from '../book/vary'
 import type { MeasureTools } from '../measure/practical'
 import type { RuleSet } from '../safety/limits'
@@ -9,7 +10,7 @@ import type { BatchPart } from './batches'
 export type BatchToCook = {
   dishId: string
   modifiers: readonly string[]
-  allergies: readonly string[]
+  allergies: readonly Allergen[]
   parts: readonly Pick<BatchPart, 'portions' | 'modifiers'>[]
 }
 

@@ -1,5 +1,6 @@
 import { isLateModifier } from '../book/vary'
 import type { Dish } from '../book/dish'
+import type { Allergen } from '../book/ingredient'
 import { splitPortions } from './split'
 
 /** Portions of one ticket line that nobody has fired yet. */
@@ -10,7 +11,7 @@ export type WaitingItem = {
   dishId: string
   portions: number
   modifiers: readonly string[]
-  allergies: readonly string[]
+  allergies: readonly Allergen[]
   placedAtMs: number
   promisedAtMs: number
 }
@@ -21,7 +22,7 @@ export type ProposedBatch = {
   dishId: string
   /** Modifiers that change the cooking, shared by all parts; late ones stand with their part. */
   modifiers: readonly string[]
-  allergies: readonly string[]
+  allergies: readonly Allergen[]
   parts: readonly BatchPart[]
   portions: number
   promisedAtMs: number

@@ -1,3 +1,4 @@
+import type { Allergen } from '../book/ingredient'
 import type { WaitingItem } from './batches'
 
 export type OpenTicket = {
@@ -12,7 +13,7 @@ export type OpenTicket = {
     portions: number
     firedPortions: number
     modifiers: readonly string[]
-    allergies: readonly string[]
+    allergies: readonly Allergen[]
   }[]
 }
 

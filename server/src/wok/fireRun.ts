@@ -49,10 +49,10 @@ export async function fireRun(
   const items = await lockItems(connection, kitchen.id, ids)
   checkAllergy(fire, items)
   const twicePortions = portionsFiredTwice(fire, items)
-  const parts = fire.parts.map((part) => ({
-    ...part,
-    modifiers: items.find((item) => item.id === part.itemId)?.modifiers ?? [],
-  }))
+  const parts = fire.parts.map((part) => {
+    const item = items.find((one) => one.id === part.itemId)
+    return { ...part, modifiers: item?.modifiers ?? [], ticketNumber: item?.ticketNumber ?? part.ticketNumber }
+  })
   const modifiers = (items[0]?.modifiers ?? []).filter((id) => !isLateModifier(dish, id)).sort()
   const allergies = items[0]?.allergies ?? []
   const result = batchScore(dish, { dishId: dish.id, modifiers, allergies, parts }, kitchen.tools, kitchen.ruleSet)

@@ -72,7 +72,7 @@ async function cookBatch(
       stationId: station.id,
       cookId: DEMO_COOK_AT[station.id] ?? null,
       modifiers: [...batch.modifiers],
-      allergies: [...batch.allergies] as Run['allergies'],
+      allergies: [...batch.allergies],
       parts: batch.parts as unknown as Run['parts'],
       firedAtMs,
       promisedAtMs: Math.round(batch.promisedAtMs),

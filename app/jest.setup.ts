@@ -1,0 +1,7 @@
+import 'react-native-css-interop/dist/runtime/components'
+import { cleanup } from '@testing-library/react'
+
+afterEach(cleanup)
+
+window.matchMedia ??= (query: string) =>
+  ({ matches: false, media: query, addEventListener: () => undefined, removeEventListener: () => undefined }) as unknown as MediaQueryList

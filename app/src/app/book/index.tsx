@@ -1,0 +1,1 @@
+export { BookScreen as default } from '../../book/BookScreen'

@@ -1,0 +1,1 @@
+export { AddTicketScreen as default } from '../../line/AddTicketScreen'

@@ -1,0 +1,1 @@
+export { LineScreen as default } from '../../line/LineScreen'

@@ -1,0 +1,1 @@
+export { WokScreen as default } from '../../wok/WokScreen'

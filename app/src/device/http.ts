@@ -1,0 +1,68 @@
+import { ProblemDetails } from 'contract/problem'
+import type { z } from 'zod'
+import { noteServerTime } from './clock'
+import { noteReachable } from './network'
+
+/** The server refused: it says why. */
+export class Refused extends Error {
+  constructor(readonly problem: ProblemDetails) {
+    super(problem.detail)
+  }
+}
+
+/** The server did not answer: what was sent is still here. */
+export class NoAnswer extends Error {}
+
+const TIMEOUT_MS = 8000
+
+export function getJson<T extends z.ZodType>(path: string, schema: T, signal?: AbortSignal): Promise<z.infer<T>> {
+  return request('GET', path, schema, undefined, signal)
+}
+
+export function sendJson<T extends z.ZodType>(method: 'POST' | 'PUT', path: string, body: unknown, schema: T) {
+  return request(method, path, schema, { body: JSON.stringify(body), type: 'application/json' })
+}
+
+export function sendFile<T extends z.ZodType>(path: string, body: ArrayBuffer, type: string, schema: T) {
+  return request('POST', path, schema, { body, type })
+}
+
+async function request<T extends z.ZodType>(
+  method: string,
+  path: string,
+  schema: T,
+  sent?: { body: BodyInit; type: string },
+  signal?: AbortSignal,
+): Promise<z.infer<T>> {
+  const response = await answer(method, path, sent, signal)
+  if (response.ok) return schema.parse(await response.json())
+  const problem = ProblemDetails.safeParse(await response.json().catch(() => null))
+  if (!problem.success) throw new NoAnswer(`status ${response.status}`)
+  if (problem.data.status >= 500) throw new NoAnswer(problem.data.detail)
+  throw new Refused(problem.data)
+}
+
+async function answer(method: string, path: string, sent?: { body: BodyInit; type: string }, signal?: AbortSignal) {
+  const timeout = new AbortController()
+  const timer = setTimeout(() => timeout.abort(), TIMEOUT_MS)
+  const giveUp = () => timeout.abort()
+  signal?.addEventListener('abort', giveUp)
+  const sentMs = Date.now()
+  try {
+    const response = await fetch(`/api${path}`, {
+      method,
+      signal: timeout.signal,
+      ...(sent && { body: sent.body, headers: { 'content-type': sent.type } }),
+    })
+    const serverNowMs = Number(response.headers.get('x-okazu-now') ?? Number.NaN)
+    if (Number.isFinite(serverNowMs)) noteServerTime(serverNowMs, sentMs, Date.now())
+    noteReachable(response.status < 500)
+    return response
+  } catch (error) {
+    if (!signal?.aborted) noteReachable(false)
+    throw new NoAnswer(error instanceof Error ? error.message : 'no answer')
+  } finally {
+    clearTimeout(timer)
+    signal?.removeEventListener('abort', giveUp)
+  }
+}

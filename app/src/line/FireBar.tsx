@@ -1,0 +1,89 @@
+import { useRouter } from 'expo-router'
+import { View } from 'react-native'
+import { Button } from '../ui/Button'
+import { Notice } from '../ui/Notice'
+import { useProblemSentence } from '../ui/states'
+import { formatMassG } from '../words/format'
+import { useWords } from '../words/i18n'
+import { useLineWords } from './lineWords'
+import { runAt } from './nextForHands'
+import type { Line, ShownBatch } from './useLinePlan'
+import { useFire } from './useFire'
+
+/** The one thing to do on the line: fire the batch, or go to the run that its station still has. */
+export function FireButton({
+  line,
+  batch,
+  fire,
+}: {
+  line: Line
+  batch: ShownBatch | null
+  fire: ReturnType<typeof useFire>
+}) {
+  const t = useWords('line')
+  const router = useRouter()
+  const words = useLineWords(line)
+  const busy = batch ? runAt(line, batch.stationId) : (line.runs[0] ?? null)
+  if (busy) {
+    const detail = batch
+      ? t('busyUntil', { station: batch.station.name, time: words.time(busy.state.upMs) })
+      : (busy.station?.name ?? '')
+    return (
+      <Button
+        kind="main"
+        isTall
+        label={t('openRun', { dish: dishShort(line, busy.run.dishId) })}
+        detail={detail}
+        onPress={() => router.push(`/wok/${busy.run.id}`)}
+        className="flex-1"
+      />
+    )
+  }
+  if (!batch)
+    return (
+      <Button kind="main" isTall label={t('addTicket')} onPress={() => router.push('/line/add')} className="flex-1" />
+    )
+  return (
+    <Button
+      kind="main"
+      isTall
+      label={t('fire', { dish: `${batch.dish.shortName}, ${batch.portions}` })}
+      detail={t('fireOn', { station: batch.station.name, mass: formatMassG(batch.score.batchMassG) })}
+      isBusy={fire.isFiring}
+      onPress={() => void fire.fire(batch)}
+      className="flex-1"
+    />
+  )
+}
+
+function dishShort(line: Line, dishId: string): string {
+  return line.dishes.find((one) => one.id === dishId)?.shortName ?? dishId
+}
+
+/** What must be said aloud before firing, and what went wrong with the last try. */
+export function FireNotices({
+  line,
+  batch,
+  fire,
+}: {
+  line: Line
+  batch: ShownBatch | null
+  fire: ReturnType<typeof useFire>
+}) {
+  const t = useWords('line')
+  const words = useLineWords(line)
+  const sentence = useProblemSentence(fire.error)
+  return (
+    <View aria-live="polite" className="gap-2">
+      {fire.error && <Notice kind="conflict" title={sentence} isSmall />}
+      {batch && batch.allergies.length > 0 && (
+        <Notice
+          kind="allergy"
+          title={t('allergyAloud', { ticket: words.tickets(batch), allergen: words.allergens(batch.allergies) })}
+        >
+          {t('allergyHow')}
+        </Notice>
+      )}
+    </View>
+  )
+}

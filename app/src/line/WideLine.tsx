@@ -1,0 +1,192 @@
+import { useRouter } from 'expo-router'
+import { useState } from 'react'
+import { ScrollView, View } from 'react-native'
+import { useNowMs } from '../device/clock'
+import { Button } from '../ui/Button'
+import { Empty } from '../ui/states'
+import { Text } from '../ui/Text'
+import { formatMassG, formatTimeS } from '../words/format'
+import { useWords } from '../words/i18n'
+import { BatchAmounts } from './BatchAmounts'
+import { FeedSwitch } from './FeedSwitch'
+import { FireButton, FireNotices } from './FireBar'
+import { HandsNext } from './HandsNext'
+import { Lanes, laneX, yAt, type LaneGeometry } from './Lanes'
+import { ticketUpMs, useLineWords } from './lineWords'
+import type { LineView } from './lineView'
+import { placeLabels } from './placeLabels'
+import { TicketLabel } from './TicketLabel'
+
+const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 112, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
+const LABEL_PX = 66
+
+/** The line on a wide screen: tickets, stations on one clock, and what the hands do next with its amounts. */
+export function WideLine(view: LineView) {
+  const { line, batch, fire, onTicket } = view
+  const t = useWords('line')
+  const router = useRouter()
+  const nowMs = useNowMs()
+  const shown = line.tickets.filter((ticket) => !ticket.isCancelled)
+  return (
+    <View className="min-h-0 flex-1 flex-row">
+      <View className="w-[252px] border-r border-edge">
+        <View className="flex-row items-baseline justify-between px-4 pb-2 pt-4">
+          <Text role="heading" aria-level={1} weight="bold">
+            {t('wideWaiting', { count: line.portionsWaiting })}
+          </Text>
+        </View>
+        <ScrollView tabIndex={0} className="min-h-0 flex-1 px-4">
+          {shown.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
+          {shown.map((ticket) => (
+            <View key={ticket.id} className="border-b border-edge py-1">
+              <TicketLabel
+                line={line}
+                ticket={ticket}
+                upMs={ticketUpMs(line, ticket)?.upMs ?? null}
+                onPress={() => onTicket(ticket)}
+              />
+            </View>
+          ))}
+        </ScrollView>
+        <View className="gap-2 border-t border-edge p-3">
+          <Button label={t('addTicket')} onPress={() => router.push('/line/add')} />
+          <FeedSwitch />
+        </View>
+      </View>
+      <WideLanes {...view} nowMs={nowMs} />
+      <View className="w-[272px] border-l border-edge bg-plate">
+        <ScrollView tabIndex={0} className="min-h-0 flex-1 p-4">
+          <HandsNext line={line} nowMs={nowMs} isWide />
+          {batch && (
+            <View className="mt-4 gap-1">
+              <Text role="heading" aria-level={2} weight="bold">
+                {t('amountsOf', { dish: batch.dish.name, portions: t('portions', { count: batch.portions }) })}
+              </Text>
+              <BatchAmounts batch={batch} />
+            </View>
+          )}
+          <RiceLots {...view} />
+        </ScrollView>
+        <View className="gap-2 border-t border-edge p-3">
+          <FireNotices line={line} batch={batch} fire={fire} />
+          <View className="flex-row">
+            <FireButton line={line} batch={batch} fire={fire} />
+          </View>
+        </View>
+      </View>
+    </View>
+  )
+}
+
+function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }) {
+  const t = useWords('line')
+  const words = useLineWords(line)
+  const router = useRouter()
+  const [heightPx, setHeightPx] = useState(700)
+  const y = (ms: number) => yAt(GEOMETRY, nowMs, ms)
+  const lastUpMs = Math.max(nowMs, ...line.batches.map((one) => one.upMs), ...line.runs.map(({ state }) => state.upMs))
+  const fullPx = Math.max(heightPx, y(lastUpMs) + 40)
+  const things = [
+    ...line.runs.map(({ run, state, station }) => ({
+      id: run.id,
+      stationId: run.stationId,
+      y: Math.max(y(run.firedAtMs), GEOMETRY.nowLinePx) + 16,
+      title: `${line.dishes.find((one) => one.id === run.dishId)?.shortName ?? run.dishName}, ${run.parts.reduce((sum, part) => sum + part.portions, 0)}`,
+      detail: `${[...new Set(run.parts.map((part) => part.ticketNumber))].join(', ')} · ${t('up', { time: formatTimeS(state.upMs, line.kitchen.timeZone) })}`,
+      station,
+    })),
+    ...line.batches.map((one) => ({
+      id: one.key,
+      stationId: one.stationId,
+      y: y(one.startMs) + 16,
+      title: `${one.dish.shortName}, ${one.portions}`,
+      detail: `${words.tickets(one)} · ${t('up', { time: words.time(one.upMs) })}`,
+      station: one.station,
+    })),
+  ]
+  return (
+    <View className="min-w-0 flex-1" onLayout={(event) => setHeightPx(event.nativeEvent.layout.height - 62)}>
+      <View className="h-[62px] flex-row border-b border-edge" style={{ paddingLeft: GEOMETRY.timesPx + 8 }}>
+        {line.kitchen.stations.map((station) => (
+          <View key={station.id} className="justify-center" style={{ width: GEOMETRY.channelPx + GEOMETRY.gapPx }}>
+            <Text size="title" weight="bold" stretch="wide" numberOfLines={1}>
+              {station.name}
+            </Text>
+            <Text size="small" tone="ash">
+              {[
+                station.powerW === null ? null : t('power', { kw: station.powerW / 1000 }),
+                t('takes', { count: station.capPortions }),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </Text>
+          </View>
+        ))}
+      </View>
+      <ScrollView tabIndex={0} className="min-h-0 flex-1">
+        <View style={{ height: fullPx, paddingLeft: 8 }}>
+          <Lanes
+            line={line}
+            nowMs={nowMs}
+            geometry={GEOMETRY}
+            heightPx={fullPx}
+            chosenKey={batch?.key ?? null}
+            hasTitles={false}
+            onBatch={onBatch}
+            onRun={({ run }) => router.push(`/wok/${run.id}`)}
+          />
+          {line.kitchen.stations.map((station, index) =>
+            placeLabels(
+              things
+                .filter((thing) => thing.stationId === station.id)
+                .map((thing) => ({ ...thing, heightPx: LABEL_PX })),
+              GEOMETRY.nowLinePx + 6,
+            ).map((thing) => (
+              <View
+                key={thing.id}
+                className="pointer-events-none absolute"
+                style={{
+                  left: 8 + laneX(GEOMETRY, index) + GEOMETRY.channelPx + 8,
+                  top: thing.labelY,
+                  width: GEOMETRY.gapPx - 12,
+                }}
+              >
+                <Text weight="bold" stretch="slim" numberOfLines={1}>
+                  {thing.title}
+                </Text>
+                <Text size="small" tone="ash" stretch="narrow" numberOfLines={2}>
+                  {thing.detail}
+                </Text>
+              </View>
+            )),
+          )}
+        </View>
+      </ScrollView>
+    </View>
+  )
+}
+
+function RiceLots({ line }: LineView) {
+  const t = useWords('line')
+  return (
+    <View className="mt-4 gap-2">
+      <Text tone="ash">{t('rice')}</Text>
+      {line.kitchen.lots.map((lot) => (
+        <View key={lot.id} className="gap-1">
+          <View className="flex-row justify-between">
+            <Text stretch="slim">{t('riceLeft', { name: lot.name, grain: lot.grain })}</Text>
+            <Text weight="bold" stretch="narrow">
+              {formatMassG(Math.max(0, lot.leftG))}
+            </Text>
+          </View>
+          <View className="h-2 bg-edge">
+            <View
+              className="h-2 bg-rice"
+              style={{ width: `${Math.max(0, Math.min(100, (lot.leftG / lot.massG) * 100))}%` }}
+            />
+          </View>
+        </View>
+      ))}
+    </View>
+  )
+}

@@ -1,0 +1,120 @@
+import type { Dish } from 'contract/dish'
+import type { NewTicketBody } from 'contract/ticket'
+import { MAX_PORTIONS } from 'contract/ticket'
+import { varyDish } from 'core/book/vary'
+import type { Allergen } from 'core/book/ingredient'
+
+export type DraftLine = { id: string; dishId: string; portions: number; modifiers: string[]; allergies: Allergen[] }
+export type Draft = {
+  lines: DraftLine[]
+  /** The line in hand, whose modifiers and allergies are shown. */
+  chosenId: string | null
+  /** Allergies were asked about: "none" is an answer, silence is not. */
+  isAllergyAsked: boolean
+  promisedAtMs: number | null
+  kind: 'dine' | 'take'
+  stool: number
+}
+
+export const EMPTY_DRAFT: Draft = {
+  lines: [],
+  chosenId: null,
+  isAllergyAsked: false,
+  promisedAtMs: null,
+  kind: 'dine',
+  stool: 1,
+}
+
+/** A tap on a dish is a portion: on the dish's plain line, or a new one. */
+export function addPortion(draft: Draft, dishId: string, newId: string): Draft {
+  const plain = draft.lines.find(
+    (line) => line.dishId === dishId && line.modifiers.length === 0 && line.allergies.length === 0,
+  )
+  if (!plain) {
+    const line = { id: newId, dishId, portions: 1, modifiers: [], allergies: [] }
+    return { ...draft, lines: [...draft.lines, line], chosenId: newId }
+  }
+  return setPortions({ ...draft, chosenId: plain.id }, plain.id, plain.portions + 1)
+}
+
+/** A line with no portion left goes. */
+export function setPortions(draft: Draft, lineId: string, portions: number): Draft {
+  const capped = Math.min(MAX_PORTIONS, portions)
+  const lines = draft.lines
+    .map((line) => (line.id === lineId ? { ...line, portions: capped } : line))
+    .filter((line) => line.portions > 0)
+  const chosenId = lines.some((line) => line.id === draft.chosenId) ? draft.chosenId : (lines.at(-1)?.id ?? null)
+  return { ...draft, lines, chosenId, isAllergyAsked: lines.length > 0 && draft.isAllergyAsked }
+}
+
+/** One portion of a line becomes a line of its own, to be made differently. */
+export function splitOne(draft: Draft, lineId: string, newId: string): Draft {
+  const line = draft.lines.find((one) => one.id === lineId)
+  if (!line || line.portions < 2) return draft
+  const lines = draft.lines.flatMap((one) =>
+    one.id === lineId
+      ? [
+          { ...one, portions: one.portions - 1 },
+          { ...one, id: newId, portions: 1 },
+        ]
+      : [one],
+  )
+  return { ...draft, lines, chosenId: newId }
+}
+
+export function toggleModifier(draft: Draft, lineId: string, modifierId: string): Draft {
+  return changeLine(draft, lineId, (line) => ({ ...line, modifiers: toggled(line.modifiers, modifierId) }))
+}
+
+export function toggleAllergy(draft: Draft, lineId: string, allergen: Allergen): Draft {
+  const changed = changeLine(draft, lineId, (line) => ({ ...line, allergies: toggled(line.allergies, allergen) }))
+  return { ...changed, isAllergyAsked: true }
+}
+
+export function noAllergy(draft: Draft, lineId: string): Draft {
+  return { ...changeLine(draft, lineId, (line) => ({ ...line, allergies: [] })), isAllergyAsked: true }
+}
+
+function changeLine(draft: Draft, lineId: string, how: (line: DraftLine) => DraftLine): Draft {
+  return { ...draft, lines: draft.lines.map((line) => (line.id === lineId ? how(line) : line)) }
+}
+
+const toggled = <T>(list: readonly T[], item: T): T[] =>
+  list.includes(item) ? list.filter((one) => one !== item) : [...list, item]
+
+export type DraftFault = { dish: Dish; allergen: Allergen; components: string[] }
+
+/** The first line that the kitchen cannot make without an allergen, or null. */
+export function draftFault(draft: Draft, dishes: readonly Dish[]): DraftFault | null {
+  for (const line of draft.lines) {
+    const dish = dishes.find((one) => one.id === line.dishId)
+    const varied = dish && varyDish(dish, line.modifiers, line.allergies)
+    if (dish && varied?.kind === 'allergen-stays')
+      return { dish, allergen: varied.allergen, components: varied.components }
+  }
+  return null
+}
+
+/** The draft as the server takes it. */
+export function ticketOf(
+  draft: Draft,
+  id: string,
+  promisedAtMs: number,
+  place: string,
+): NewTicketBody & { id: string } {
+  const items = draft.lines.map(({ id: itemId, dishId, portions, modifiers, allergies }) => ({
+    id: itemId,
+    dishId,
+    portions,
+    modifiers,
+    allergies,
+  }))
+  return {
+    id,
+    items,
+    promisedAtMs: Math.round(promisedAtMs),
+    kind: draft.kind,
+    place,
+    source: 'hand',
+  } as NewTicketBody & { id: string }
+}

@@ -1,0 +1,131 @@
+import type { RunRow } from 'contract/run'
+import { useRouter } from 'expo-router'
+import { Fragment } from 'react'
+import { Pressable, ScrollView, View } from 'react-native'
+import { useKitchen } from '../setup/useKitchen'
+import { Button } from '../ui/Button'
+import { Frame } from '../ui/Frame'
+import { Diamond, SlashDisc } from '../ui/icons'
+import { Empty, Loading, Problem } from '../ui/states'
+import { Text } from '../ui/Text'
+import { formatClock, formatDay, formatLate, formatTime } from '../words/format'
+import { useWords } from '../words/i18n'
+import { download } from './download'
+import { useRecord } from './useRecord'
+
+const LATE_SHOWN_S = 30
+
+export function RecordScreen() {
+  const t = useWords('record')
+  const record = useRecord()
+  const zone = useKitchen().data?.timeZone ?? 'UTC'
+  const rows = record.data?.pages.flatMap((page) => page.runs) ?? []
+  const csv = (
+    <Button
+      kind="main"
+      isTall
+      label={t('download')}
+      detail={t('downloadDetail')}
+      onPress={() => download('/api/record/runs.csv', 'okazu-runs.csv')}
+    />
+  )
+  return (
+    <Frame stage="record" bar={csv}>
+      <View className="flex-row items-center justify-between border-b border-edge bg-plate px-4 py-3">
+        <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
+          {t('title')}
+        </Text>
+        <View className="hidden w-56 md:flex">{csv}</View>
+      </View>
+      {record.isPending && <Loading what={t('loading')} />}
+      {record.error && rows.length === 0 && <Problem error={record.error} onRetry={() => void record.refetch()} />}
+      {record.data && rows.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
+      {rows.length > 0 && (
+        <ScrollView tabIndex={0} className="min-h-0 flex-1">
+          <View role="list" className="w-full max-w-4xl self-center px-4">
+            {rows.map((row, index) => {
+              const day = formatDay(row.firedAtMs, zone)
+              const before = rows[index - 1]
+              const isNewDay = !before || formatDay(before.firedAtMs, zone) !== day
+              return (
+                <Fragment key={row.id}>
+                  {isNewDay && (
+                    <Text role="heading" aria-level={2} weight="bold" tone="ash" className="pb-1 pt-4">
+                      {t('runsOn', { day })}
+                    </Text>
+                  )}
+                  <RunLine row={row} zone={zone} />
+                </Fragment>
+              )
+            })}
+            {record.hasNextPage && (
+              <Button
+                label={t('more')}
+                isBusy={record.isFetchingNextPage}
+                onPress={() => void record.fetchNextPage()}
+                className="my-4"
+              />
+            )}
+          </View>
+        </ScrollView>
+      )}
+    </Frame>
+  )
+}
+
+/** A run in a line: when, what, and how late as a bar beside the plan's length. */
+function RunLine({ row, zone }: { row: RunRow; zone: string }) {
+  const t = useWords('record')
+  const router = useRouter()
+  const overS = row.actualS === null ? 0 : row.actualS - row.plannedS
+  const isLate = (row.afterPromiseS ?? 0) > LATE_SHOWN_S
+  return (
+    <View role="listitem">
+      <Pressable
+        role="link"
+        onPress={() => router.push(`/record/${row.id}`)}
+        className="ring-focus min-h-16 flex-row items-center gap-3 border-b border-edge py-2 active:bg-plate"
+      >
+        <Text weight="bold" stretch="narrow" className="w-12">
+          {formatTime(row.firedAtMs, zone)}
+        </Text>
+        <View className="min-w-0 flex-1">
+          <View className="flex-row items-center gap-2">
+            {row.hasAllergy && <SlashDisc sizePx={16} color="rgb(var(--rice))" />}
+            <Text weight="bold" stretch="slim" numberOfLines={1} className="min-w-0 flex-shrink">
+              {row.dishName}
+            </Text>
+          </View>
+          <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
+            {[
+              t('portions', { count: row.portions }),
+              t('tickets', { count: row.tickets.length, list: row.tickets.join(', ') }),
+              row.lotId?.toUpperCase(),
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Text>
+          <View className="mt-1 h-1.5 flex-row" aria-hidden>
+            <View className="h-1.5 bg-line" style={{ width: `${Math.min(80, row.plannedS / 5)}%` }} />
+            {overS > 0 && <View className="h-1.5 bg-rice" style={{ width: `${Math.min(20, overS / 5)}%` }} />}
+          </View>
+        </View>
+        <View className="items-end">
+          <Text weight="bold" stretch="narrow">
+            {row.state === 'stopped' ? t('stopped') : row.actualS === null ? '' : formatClock(row.actualS)}
+          </Text>
+          <View className="flex-row items-center gap-1">
+            {isLate && <Diamond sizePx={10} />}
+            <Text size="small" tone="ash" stretch="narrow">
+              {row.state === 'stopped'
+                ? ''
+                : isLate
+                  ? `${t('late')} ${formatLate(row.afterPromiseS ?? 0)}`
+                  : formatLate(overS)}
+            </Text>
+          </View>
+        </View>
+      </Pressable>
+    </View>
+  )
+}

@@ -1,0 +1,66 @@
+import type { HeatLevel } from 'core/wok/score'
+import type { ScoreDrawing } from './scoreDrawing'
+
+/** Ribbon width as a share of the channel: as wide as the heat is high. */
+export const RIBBON_SHARE: Readonly<Record<HeatLevel, number>> = {
+  off: 0.04,
+  low: 0.2,
+  medium: 0.42,
+  high: 0.66,
+  full: 0.9,
+}
+
+const LABEL_PX = 15
+const LABEL_CHAR_PX = 5.6
+const THREAD_REACH_PX = 13
+
+export type ScoreGeometry = { channelPx: number; pxPerS: number; topS: number }
+
+export type PlacedLabel = { y: number; text: string; isStrong: boolean; fits: boolean }
+export type ScoreShapes = {
+  heightPx: number
+  ribbons: { x: number; y: number; width: number; height: number; heat: HeatLevel }[]
+  cuts: { y: number }[]
+  labels: PlacedLabel[]
+  threads: { path: string; labelY: number; label: string }[]
+}
+
+/**
+ * Where everything of a score stands [px], x 0 at the channel's left edge, y 0 at `topS`. A label is left out where the
+ * one before it would be overlapped; a label that is wider than its ribbon is marked, so that it gets a halo.
+ */
+export function scoreShapes(drawing: ScoreDrawing, { channelPx, pxPerS, topS }: ScoreGeometry): ScoreShapes {
+  const yOf = (second: number) => (second - topS) * pxPerS
+  const ribbons = drawing.segments.map(({ startS, endS, heat }) => {
+    const width = channelPx * RIBBON_SHARE[heat]
+    return { x: (channelPx - width) / 2, y: yOf(startS), width, height: Math.max(0, yOf(endS) - yOf(startS)), heat }
+  })
+  const labels: PlacedLabel[] = []
+  const strongFirst = [...drawing.cuts].sort((a, b) => Number(b.isStrong) - Number(a.isStrong) || a.atS - b.atS)
+  for (const { atS, label, isStrong } of strongFirst) {
+    const y = yOf(atS)
+    if (labels.some((placed) => Math.abs(placed.y - y) < LABEL_PX)) continue
+    const ribbon = ribbons.find((one) => y >= one.y - 0.01 && y < one.y + one.height - 0.01)
+    const text = shorten(label, channelPx)
+    labels.push({ y, text, isStrong, fits: ribbon !== undefined && text.length * LABEL_CHAR_PX <= ribbon.width })
+  }
+  return {
+    heightPx: yOf(drawing.totalS),
+    ribbons,
+    cuts: drawing.cuts.map(({ atS }) => ({ y: yOf(atS) })),
+    labels: labels.sort((a, b) => a.y - b.y),
+    threads: drawing.threads.map(({ outS, backS, label }, index) => {
+      const x = channelPx
+      const reach = THREAD_REACH_PX + index * 9
+      const [top, bottom] = [yOf(outS), yOf(backS)]
+      const bend = Math.min(26, (bottom - top) / 2)
+      const path = `M ${x * 0.95} ${top} C ${x + reach} ${top + 4} ${x + reach} ${top + bend} ${x + reach} ${top + bend} V ${bottom - bend} C ${x + reach} ${bottom - bend} ${x + reach} ${bottom - 4} ${x * 0.95} ${bottom}`
+      return { path, labelY: (top + bottom) / 2, label }
+    }),
+  }
+}
+
+function shorten(label: string, channelPx: number): string {
+  const most = Math.floor(channelPx / LABEL_CHAR_PX)
+  return label.length <= most ? label : `${label.slice(0, Math.max(1, most - 1))}…`
+}

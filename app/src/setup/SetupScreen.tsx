@@ -1,0 +1,168 @@
+import type { Kitchen } from 'contract/kitchen'
+import { useRouter } from 'expo-router'
+import type { ReactNode } from 'react'
+import { ScrollView, View } from 'react-native'
+import { changeSettings, useSettings } from '../device/settings'
+import { useFeed } from '../line/useFeed'
+import { Button } from '../ui/Button'
+import { Choice } from '../ui/Choice'
+import { Dial } from '../ui/Dial'
+import { Frame } from '../ui/Frame'
+import { Text } from '../ui/Text'
+import { useWords } from '../words/i18n'
+import { useKitchen } from './useKitchen'
+
+const THEMES = ['auto', 'steel', 'paper'] as const
+
+export function SetupScreen() {
+  const t = useWords('setup')
+  const router = useRouter()
+  const settings = useSettings()
+  const kitchen = useKitchen().data
+  return (
+    <Frame stage="setup">
+      <ScrollView tabIndex={0} className="min-h-0 flex-1">
+        <View className="w-full max-w-4xl gap-2 self-center p-4">
+          <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
+            {t('title')}
+          </Text>
+          <Section title={t('device')}>
+            <Row name={t('theme')}>
+              {THEMES.map((theme) => (
+                <Choice
+                  key={theme}
+                  role="radio"
+                  label={t(`themes.${theme}`)}
+                  isChosen={settings.theme === theme}
+                  onChoose={() => changeSettings({ theme })}
+                />
+              ))}
+            </Row>
+            {kitchen && (
+              <Row name={t('cook')}>
+                {kitchen.staff.map((one) => (
+                  <Choice
+                    key={one.id}
+                    role="radio"
+                    label={one.name}
+                    isChosen={settings.cookId === one.id}
+                    onChoose={() => changeSettings({ cookId: one.id })}
+                  />
+                ))}
+                <Choice
+                  role="radio"
+                  label={t('nobody')}
+                  isChosen={settings.cookId === null}
+                  onChoose={() => changeSettings({ cookId: null })}
+                />
+              </Row>
+            )}
+            <OnOff
+              name={t('handsFree')}
+              isOn={settings.handsFree}
+              onChange={(handsFree) => changeSettings({ handsFree })}
+            />
+            <Text tone="ash">{t('handsFreeDetail')}</Text>
+            <OnOff name={t('sound')} isOn={settings.sound} onChange={(sound) => changeSettings({ sound })} />
+            <OnOff
+              name={t('vibration')}
+              isOn={settings.vibration}
+              onChange={(vibration) => changeSettings({ vibration })}
+            />
+          </Section>
+          <FeedSection />
+          {kitchen && <KitchenSection kitchen={kitchen} />}
+          <Button label={t('parts')} onPress={() => router.push('/setup/parts')} className="mt-4" />
+        </View>
+      </ScrollView>
+    </Frame>
+  )
+}
+
+function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <View className="mt-4 gap-1 border-t border-edge pt-3">
+      <Text role="heading" aria-level={2} size="step" weight="bold">
+        {title}
+      </Text>
+      {children}
+    </View>
+  )
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <View className="border-b border-edge py-1">
+      <Text tone="ash">{name}</Text>
+      <View role="radiogroup" aria-label={name} className="flex-row flex-wrap">
+        {children}
+      </View>
+    </View>
+  )
+}
+
+function OnOff({ name, isOn, onChange }: { name: string; isOn: boolean; onChange: (isOn: boolean) => void }) {
+  const t = useWords('setup')
+  return (
+    <Row name={name}>
+      <Choice role="radio" label={t('on')} isChosen={isOn} onChoose={() => onChange(true)} />
+      <Choice role="radio" label={t('off')} isChosen={!isOn} onChoose={() => onChange(false)} />
+    </Row>
+  )
+}
+
+const MOST_SEED = 999
+
+function FeedSection() {
+  const t = useWords('setup')
+  const { feed, change } = useFeed()
+  if (!feed) return null
+  return (
+    <Section title={t('feed')}>
+      <Text tone="ash">{t('feedDetail')}</Text>
+      <OnOff name={t('feed')} isOn={feed.isOn} onChange={(isOn) => change({ ...feed, isOn })} />
+      <View className="w-64">
+        <Text tone="ash">{t('seed')}</Text>
+        <Dial
+          name={t('seed')}
+          value={feed.seed}
+          least={0}
+          most={MOST_SEED}
+          unit={t('seedUnit')}
+          lessLabel={t('less')}
+          moreLabel={t('more')}
+          onChange={(seed) => change({ ...feed, seed })}
+        />
+      </View>
+    </Section>
+  )
+}
+
+function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
+  const t = useWords('setup')
+  return (
+    <Section title={kitchen.name}>
+      <Text tone="ash">{t('stations')}</Text>
+      {kitchen.stations.map((station) => (
+        <Text
+          key={station.id}
+        >{`${station.name}, ${t(`kinds.${station.kind}`)}, ${t('stationCap', { count: station.capPortions })}`}</Text>
+      ))}
+      <Text tone="ash" className="mt-2">
+        {t('measures')}
+      </Text>
+      <Text>
+        {[
+          t(`systems.${kitchen.tools.system}`),
+          ...kitchen.tools.ladles.map((ladle) => t('ladle', { name: ladle.name, mL: ladle.volumeML })),
+          t('scale', { g: kitchen.tools.scaleResolutionG }),
+        ].join(' · ')}
+      </Text>
+      <Text tone="ash" className="mt-2">
+        {t('ruleSet')}
+      </Text>
+      <Text>{t(`ruleSets.${kitchen.ruleSet}`)}</Text>
+      <Text tone="ash">{t('ruleSetDetail')}</Text>
+    </Section>
+  )
+}

@@ -1,0 +1,6 @@
+import { useQuery } from '@tanstack/react-query'
+import { Kitchen } from 'contract/kitchen'
+import { getJson } from '../device/http'
+
+export const useKitchen = () =>
+  useQuery({ queryKey: ['kitchen'], queryFn: ({ signal }) => getJson('/kitchen', Kitchen, signal), staleTime: 60_000 })

@@ -1,0 +1,38 @@
+import { Pressable } from 'react-native'
+import { openSound } from '../device/signal'
+import { Text } from './Text'
+
+export type ChoiceProps = {
+  label: string
+  isChosen: boolean
+  /** Radio: one of several. Check: each for itself. */
+  role: 'radio' | 'checkbox'
+  onChoose: () => void
+  className?: string
+}
+
+/** A word to tap among others; the chosen one is bold and underlined, never a hue alone. */
+export function Choice({ label, isChosen, role, onChoose, className = '' }: ChoiceProps) {
+  return (
+    <Pressable
+      role={role}
+      aria-checked={isChosen}
+      aria-label={label}
+      onPress={() => {
+        openSound()
+        onChoose()
+      }}
+      className={`ring-focus min-h-14 min-w-14 items-center justify-center px-3 ${className}`}
+    >
+      <Text
+        size="step"
+        weight={isChosen ? 'bold' : 'normal'}
+        tone={isChosen ? 'rice' : 'ash'}
+        stretch="slim"
+        className={`border-b-[3px] pb-1 ${isChosen ? 'border-rice' : 'border-transparent'}`}
+      >
+        {label}
+      </Text>
+    </Pressable>
+  )
+}

@@ -1,0 +1,212 @@
+import type { Run } from 'contract/run'
+import { useKeepAwake } from 'expo-keep-awake'
+import { useEffect, useEffectEvent, useState } from 'react'
+import { useWindowDimensions, View } from 'react-native'
+import { useIsReachable } from '../device/network'
+import { useOutbox } from '../device/outbox'
+import { useKitchen } from '../setup/useKitchen'
+import { Button } from '../ui/Button'
+import { Notice } from '../ui/Notice'
+import { Loading, Problem } from '../ui/states'
+import { Text } from '../ui/Text'
+import { toast, ToastPlace } from '../ui/Toast'
+import { useIsWide } from '../ui/useIsWide'
+import { formatClock, formatMassG } from '../words/format'
+import { useWords } from '../words/i18n'
+import { LiveScore } from './LiveScore'
+import { NextBar } from './NextBar'
+import { OverPanel } from './OverPanel'
+import { StepFace } from './StepFace'
+import { StepList } from './StepList'
+import { useStepWords, type RunStep } from './stepWords'
+import { TroubleBar, TroubleList } from './TroublePanel'
+import { useCook, type Cook } from './useCook'
+import { useRun } from './useRuns'
+
+export function CookScreen({ id }: { id: string }) {
+  const t = useWords('wok')
+  const { run, isPending, error, refetch } = useRun(id)
+  if (run) return <CookRun run={run} />
+  if (error && !isPending) return <Problem error={error} onRetry={() => void refetch()} />
+  return <Loading what={t('loading')} />
+}
+
+function CookRun({ run }: { run: Run }) {
+  useKeepAwake()
+  const t = useWords('wok')
+  const cook = useCook(run)
+  const kitchen = useKitchen().data
+  const [isTrouble, setIsTrouble] = useState(false)
+  const isWide = useIsWide()
+  const { height } = useWindowDimensions()
+  const words = useStepWords()
+  const station = kitchen?.stations.find((one) => one.id === run.stationId)
+  const wordsOf = (step: RunStep) => words(step, station?.kind === 'griddle')
+  const lot = kitchen?.lots.find((one) => one.id === run.lotId)
+  const isOver = cook.state.endedMs !== null
+  usePedal(() => {
+    if (!isOver && !isTrouble) cook.done()
+  })
+  if (isOver) {
+    return (
+      <View role="main" className="flex-1 bg-ground">
+        <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
+        <OverPanel run={run} state={cook.state} />
+        <ToastPlace />
+      </View>
+    )
+  }
+  const onStopped = (eventId: string) => {
+    setIsTrouble(false)
+    toast(t('troubles.stopped'), () => cook.undo(eventId))
+  }
+  return (
+    <View role="main" className="flex-1 bg-ground">
+      <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
+      <Offline runId={run.id} />
+      <View className="min-h-0 flex-1 flex-row">
+        <LiveScore
+          run={run}
+          state={cook.state}
+          nowMs={cook.nowMs}
+          channelPx={isWide ? 150 : 66}
+          pxPerS={isWide ? 3.2 : 2.35}
+          nowLinePx={Math.round(height * (isWide ? 0.16 : 0.19))}
+          name={wordsOf(cook.step).title}
+        />
+        {isTrouble ? (
+          <TroubleList run={run} cook={cook} wordsOf={wordsOf} onClose={() => setIsTrouble(false)} />
+        ) : (
+          <StepFace
+            run={run}
+            step={cook.step}
+            words={wordsOf(cook.step)}
+            leftS={cook.leftS}
+            isWaiting={cook.state.status === 'waiting'}
+            lotName={lot ? t('head.lot', { lot: lot.name }) : t('head.noLot')}
+            isWide={isWide}
+          />
+        )}
+        {isWide && <StepList run={run} state={cook.state} nowMs={cook.nowMs} wordsOf={wordsOf} />}
+      </View>
+      <View className="gap-3 border-t border-edge bg-plate px-3 pb-3 pt-2">
+        <NextBar run={run} state={cook.state} wordsOf={wordsOf} />
+        {isTrouble ? (
+          <TroubleBar cook={cook} onClose={() => setIsTrouble(false)} onStopped={onStopped} />
+        ) : (
+          <CookBar cook={cook} wordsOf={wordsOf} onTrouble={() => setIsTrouble(true)} run={run} />
+        )}
+      </View>
+      <ToastPlace />
+    </View>
+  )
+}
+
+function CookBar({
+  run,
+  cook,
+  wordsOf,
+  onTrouble,
+}: {
+  run: Run
+  cook: Cook
+  wordsOf: (step: RunStep) => { title: string }
+  onTrouble: () => void
+}) {
+  const t = useWords('wok')
+  const next = run.score.steps[cook.state.stepIndex + 1]
+  const later = () => {
+    const eventId = cook.later()
+    if (!next) return
+    const time = formatClock((cook.state.dueMs - run.firedAtMs) / 1000 + 10)
+    toast(t('laterToast', { what: wordsOf(next).title, time }), () => cook.undo(eventId))
+  }
+  const handsFree = cook.state.handsFree ? t('handsFreeOn') : t('handsFreeOff')
+  return (
+    <View className="flex-row gap-2.5">
+      <Button isTall label={t('later')} className="w-[86px]" onPress={later} />
+      <Button
+        isTall
+        kind="main"
+        size="amount"
+        label={cook.step.check ? t('doneCheck') : t('done')}
+        detail={cook.step.check ? t('waits') : handsFree}
+        className="flex-1"
+        onPress={() => void cook.done()}
+      />
+      <Button isTall label={t('trouble')} className="w-[96px]" onPress={onTrouble} />
+    </View>
+  )
+}
+
+function RunHead({ run, cook, stationName }: { run: Run; cook: Cook; stationName: string }) {
+  const t = useWords('wok')
+  const portions = run.parts.reduce((sum, part) => sum + part.portions, 0)
+  const numbers = [...new Set(run.parts.map((part) => part.ticketNumber))]
+  const about = [
+    t('head.portions', { count: portions }),
+    formatMassG(run.score.batchMassG),
+    stationName,
+    t('head.tickets', { count: numbers.length, list: numbers.join(', ') }),
+  ]
+  const leftS = Math.max(0, (cook.state.upMs - cook.nowMs) / 1000)
+  const isStopped = cook.state.status === 'stopped'
+  return (
+    <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
+      <View className="min-w-0 flex-1">
+        <Text size="body" weight="bold" numberOfLines={1}>
+          {run.dishName}
+        </Text>
+        <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
+          {about.join(' · ')}
+        </Text>
+      </View>
+      <View className="items-end">
+        <Text size="title" weight="bold" stretch="narrow">
+          {formatClock(leftS)}
+        </Text>
+        <Text size="small" tone="ash" stretch="narrow">
+          {isStopped ? t('head.stopped') : cook.state.endedMs === null ? t('head.toPickUp') : t('head.up')}
+        </Text>
+      </View>
+    </View>
+  )
+}
+
+function Offline({ runId }: { runId: string }) {
+  const t = useWords('wok')
+  const isReachable = useIsReachable()
+  const parcels = useOutbox()
+  const kept = parcels.filter((parcel) => parcel.refusal === null)
+  const isUnknown = kept.some((parcel) => parcel.kind === 'run' && parcel.subjectId === runId)
+  if (isReachable && !isUnknown) return null
+  return (
+    <View role="status" className="px-2 pt-1">
+      <Notice kind="conflict" isSmall title={isUnknown ? t('offlineFired') : t('offline', { n: kept.length })} />
+    </View>
+  )
+}
+
+/** Space, Enter or a foot pedal that types one of them is Done, unless a control is in hand. */
+function usePedal(onPedal: () => void): void {
+  const pressed = useEffectEvent(onPedal)
+  useEffect(() => {
+    const heard = (event: KeyboardEvent) => {
+      const isPedal = event.key === ' ' || event.key === 'Enter'
+      const target = event.target instanceof HTMLElement ? event.target : null
+      if (!isPedal || event.repeat || target?.closest('button, a, input, [role=button], [role=dialog]')) return
+      event.preventDefault()
+      pressed()
+    }
+    // A control touched by a finger must not take the pedal's next key.
+    const letGo = () => {
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
+    }
+    window.addEventListener('keydown', heard)
+    window.addEventListener('pointerup', letGo)
+    return () => {
+      window.removeEventListener('keydown', heard)
+      window.removeEventListener('pointerup', letGo)
+    }
+  }, [])
+}

@@ -1,0 +1,182 @@
+import type { Run } from 'contract/run'
+import { forgettable } from 'core/wok/forgot'
+import { projectedStartsMs } from 'core/wok/run'
+import { TROUBLE_DELAY_S } from 'core/wok/runEvent'
+import { useState } from 'react'
+import { Pressable, ScrollView, View } from 'react-native'
+import { Button, HoldButton } from '../ui/Button'
+import { Choice } from '../ui/Choice'
+import { Chevron, Triangle } from '../ui/icons'
+import { Notice } from '../ui/Notice'
+import { Text } from '../ui/Text'
+import { toast } from '../ui/Toast'
+import { capital, formatClock, formatMassG } from '../words/format'
+import { useWords } from '../words/i18n'
+import type { RunStep, StepWords } from './stepWords'
+import type { Cook } from './useCook'
+
+type Props = { run: Run; cook: Cook; wordsOf: (step: RunStep) => StepWords; onClose: () => void }
+const REMEDIES = ['burning', 'tooWet', 'sticking'] as const
+
+/** What to do about it stands here without a second tap; a tap notes it and gives the step the time it needs. */
+export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
+  const t = useWords('wok')
+  const next = run.score.steps[cook.state.stepIndex + 1]
+  const dueS = (cook.state.dueMs - run.firedAtMs) / 1000
+  const note = (trouble: (typeof REMEDIES)[number]) => {
+    const { eventId, addedS } = cook.trouble(trouble)
+    toast(t('troubles.logged', { trouble: t(`troubles.${trouble}`), n: addedS }), () => cook.undo(eventId))
+    onClose()
+  }
+  return (
+    <ScrollView tabIndex={0} className="min-w-0 flex-1 px-3 pt-1">
+      <Text role="heading" aria-level={1} tone="ash" className="py-1">
+        {t('troubles.title', { dish: run.dishName })}
+      </Text>
+      {REMEDIES.map((trouble) => (
+        <Pressable
+          key={trouble}
+          role="button"
+          onPress={() => note(trouble)}
+          className="ring-focus min-h-14 border-b border-edge py-2 active:bg-plate"
+        >
+          <View className="flex-row items-center justify-between">
+            <Text size="amount" weight="bold" stretch="slim">
+              {t(`troubles.${trouble}`)}
+            </Text>
+            <Chevron sizePx={22} />
+          </View>
+          <Text stretch="slim">{t(`troubles.${trouble}Do`)}</Text>
+          {next && (
+            <Text tone="ash" stretch="slim">
+              {t('troubles.adds', {
+                n: TROUBLE_DELAY_S[trouble],
+                what: wordsOf(next).title,
+                time: formatClock(dueS + TROUBLE_DELAY_S[trouble]),
+              })}
+            </Text>
+          )}
+        </Pressable>
+      ))}
+      <Forgot run={run} cook={cook} onClose={onClose} />
+      <Choice
+        role="checkbox"
+        label={t('handsFreeSwitch')}
+        isChosen={cook.state.handsFree}
+        onChoose={() => cook.setHandsFree(!cook.state.handsFree)}
+        className="self-start px-0"
+      />
+    </ScrollView>
+  )
+}
+
+function Forgot({ run, cook, onClose }: Pick<Props, 'run' | 'cook' | 'onClose'>) {
+  const t = useWords('wok')
+  const items = forgettable(run.score, cook.state.stepIndex)
+  const spans = projectedStartsMs(run, cook.state, cook.nowMs)
+  const untilS = (stepId: string | null) => {
+    const span = spans.find((one) => one.stepId === stepId)
+    return span ? (span.startMs - run.firedAtMs) / 1000 : null
+  }
+  return (
+    <View className="py-2">
+      <Text size="amount" weight="bold" stretch="slim">
+        {t('troubles.forgot')}
+      </Text>
+      {items.length === 0 && <Text tone="ash">{t('troubles.forgotNone')}</Text>}
+      <View className="flex-row flex-wrap gap-x-3">
+        {items.map((item) => {
+          const until = untilS(item.untilStepId)
+          const isLate = until !== null && until * 1000 < cook.nowMs - run.firedAtMs
+          return (
+            <Pressable
+              key={item.componentId}
+              role="button"
+              className="ring-focus min-h-14 w-[47%] justify-center border-b border-edge active:bg-plate"
+              onPress={() => {
+                const { eventId, addedS } = cook.forgot(item.componentId)
+                toast(t('troubles.forgotLogged', { name: capital(item.name), n: addedS }), () => cook.undo(eventId))
+                onClose()
+              }}
+            >
+              <Text size="step" weight="semi" stretch="narrow">
+                {t('troubles.forgotItem', { name: item.name, mass: formatMassG(item.massG) })}
+              </Text>
+              {until !== null && !isLate && (
+                <Text tone="ash" stretch="narrow">
+                  {t('troubles.forgotUntil', { time: formatClock(until) })}
+                </Text>
+              )}
+            </Pressable>
+          )
+        })}
+      </View>
+      <Text tone="ash" stretch="slim" className="mt-1">
+        {t('troubles.forgotCheck')}
+      </Text>
+    </View>
+  )
+}
+
+/** The bar while in trouble: stop is held, going on logs nothing, and what to do when somebody is hurt or it burns. */
+export function TroubleBar({
+  cook,
+  onClose,
+  onStopped,
+}: {
+  cook: Cook
+  onClose: () => void
+  onStopped: (eventId: string) => void
+}) {
+  const t = useWords('wok')
+  const [isHurt, setIsHurt] = useState(false)
+  if (isHurt) {
+    return (
+      <View className="gap-2">
+        <Notice kind="hazard" title={t('troubles.hurtTitle')}>
+          <Text tone="inverse" stretch="slim">
+            {t('troubles.hurtFire')}
+          </Text>
+          <Text tone="inverse" stretch="slim">
+            {t('troubles.hurtBurn')}
+          </Text>
+          <Text tone="inverse" stretch="slim">
+            {t('troubles.hurtLocal')}
+          </Text>
+        </Notice>
+        <Button label={t('troubles.hurtGoOn')} onPress={onClose} />
+      </View>
+    )
+  }
+  return (
+    <View className="flex-row gap-2.5">
+      <HoldButton
+        label={t('troubles.stop')}
+        detail={t('troubles.stopDetail')}
+        icon={<Triangle sizePx={24} />}
+        isTall
+        className="w-24"
+        onHeld={() => onStopped(cook.stop())}
+      />
+      <Button
+        kind="main"
+        isTall
+        label={t('troubles.goOn')}
+        detail={t('troubles.goOnDetail')}
+        className="flex-1"
+        onPress={onClose}
+      />
+      <Button
+        kind="inverse"
+        isTall
+        label={t('troubles.hurt')}
+        detail={t('troubles.hurtDetail')}
+        className="w-24"
+        onPress={() => {
+          cook.trouble('hurt')
+          setIsHurt(true)
+        }}
+      />
+    </View>
+  )
+}

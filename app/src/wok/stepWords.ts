@@ -1,0 +1,38 @@
+import type { Step } from 'core/wok/score'
+import { capital } from '../words/format'
+import { useWords } from '../words/i18n'
+
+export type RunStep = Step
+
+/** A step's names as one phrase: "garlic and ginger", "egg". */
+function namesOf(step: RunStep): string {
+  const names = step.entries.map((entry) => entry.name)
+  return names.length <= 2 ? names.join(' + ') : `${names[0]} + ${names.length - 1}`
+}
+
+export type StepWords = {
+  title: string
+  how: string
+  cue: string
+  reason: string
+  check: string | null
+  cautions: string[]
+}
+
+/** Everything a cook is told of a step, from the codes of the engine. */
+export function useStepWords(): (step: RunStep, isGriddle: boolean) => StepWords {
+  const t = useWords('wok')
+  return (step, isGriddle) => {
+    const action = step.action === 'heatVessel' && isGriddle ? 'heatPlate' : step.action
+    const { check } = step
+    const hold = check && check.limit.holdS > 0 ? `, ${t('checkHold', { holdS: check.limit.holdS })}` : ''
+    return {
+      title: capital(t(`actions.${action}`, { names: namesOf(step) })),
+      how: t(`how.${action}`),
+      cue: t(`cues.${step.cue}`),
+      reason: t(`reasons.${step.reason}`),
+      check: check ? t(`checks.${check.food}`, { coreC: check.limit.coreC }) + hold : null,
+      cautions: step.cautions.map((caution) => t(`cautions.${caution}`)),
+    }
+  }
+}

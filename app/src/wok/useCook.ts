@@ -1,0 +1,92 @@
+import { EventId } from 'contract/ids'
+import type { Run } from 'contract/run'
+import { runState, type RunState } from 'core/wok/run'
+import { TROUBLE_DELAY_S, type Trouble } from 'core/wok/runEvent'
+import { useEffect, useRef, useState } from 'react'
+import { kitchenNowMs } from '../device/clock'
+import { give } from '../device/signal'
+import { sayOfRun } from './useRuns'
+import type { RunStep } from './stepWords'
+
+/** A word said this soon after the score went on by itself [ms] was meant for the step before. */
+const MEANT_BEFORE_MS = 700
+const SOON_S = 5
+
+export type Cook = {
+  state: RunState
+  step: RunStep
+  nowMs: number
+  /** Seconds until the step is due; negative when it waits for the cook. */
+  leftS: number
+  done: () => string
+  later: () => string
+  trouble: (trouble: Exclude<Trouble, 'forgot'>) => { eventId: string; addedS: number }
+  forgot: (componentId: string) => { eventId: string; addedS: number }
+  stop: () => string
+  undo: (eventId: string) => void
+  setHandsFree: (on: boolean) => void
+}
+
+/** A run as it stands this second, and what its cook can say of it. Ear and hand are told when it moves. */
+export function useCook(run: Run): Cook {
+  const [nowMs, setNowMs] = useState(kitchenNowMs)
+  const state = runState(run, run.events, nowMs)
+  const step = run.score.steps[state.stepIndex]
+  if (!step) throw new RangeError(`run ${run.id} has no step ${state.stepIndex}`)
+  const leftS = Math.ceil((state.dueMs - nowMs) / 1000 - 0.001)
+
+  useEffect(() => {
+    if (state.endedMs !== null) return
+    const now = kitchenNowMs()
+    const untilNextMs = (((state.dueMs - now) % 1000) + 1000) % 1000
+    const timer = setTimeout(() => setNowMs(kitchenNowMs()), Math.max(30, untilNextMs + 4))
+    return () => clearTimeout(timer)
+  })
+  useRunSignals(state, step, leftS)
+
+  const say = (said: Parameters<typeof sayOfRun>[1]) => {
+    const eventId = sayOfRun(run.id, said)
+    setNowMs(kitchenNowMs())
+    return eventId
+  }
+  const meantStepId = () => {
+    const times = runState(run, run.events, kitchenNowMs()).times
+    const [before, current] = times.slice(-2)
+    const isJustChanged = before?.endedBy === 'score' && current && kitchenNowMs() - current.startMs < MEANT_BEFORE_MS
+    return isJustChanged ? before.stepId : (times.at(-1)?.stepId ?? step.id)
+  }
+  return {
+    state,
+    step,
+    nowMs,
+    leftS,
+    done: () => say({ kind: 'done', stepId: meantStepId() }),
+    later: () => say({ kind: 'later', stepId: step.id, delayS: 10 }),
+    trouble: (trouble) => ({
+      eventId: say({ kind: 'trouble', trouble, stepId: step.id }),
+      addedS: TROUBLE_DELAY_S[trouble],
+    }),
+    forgot: (componentId) => ({
+      eventId: say({ kind: 'trouble', trouble: 'forgot', stepId: step.id, componentId }),
+      addedS: TROUBLE_DELAY_S.forgot,
+    }),
+    stop: () => say({ kind: 'stopped' }),
+    undo: (eventId) => void say({ kind: 'undone', eventId: EventId.parse(eventId) }),
+    setHandsFree: (on) => void say({ kind: 'handsFree', on }),
+  }
+}
+
+function useRunSignals(state: RunState, step: RunStep, leftS: number): void {
+  const heard = useRef({ stepId: step.id, isOver: state.endedMs !== null, isWaiting: false, isSoon: false })
+  useEffect(() => {
+    const before = heard.current
+    const isOver = state.endedMs !== null
+    const isWaiting = state.status === 'waiting'
+    const isSoon = !isOver && leftS <= SOON_S && leftS > 0
+    if (isOver && !before.isOver) give('over')
+    else if (step.id !== before.stepId) give('next')
+    else if (isWaiting && !before.isWaiting) give('check')
+    else if (isSoon && !before.isSoon) give('soon')
+    heard.current = { stepId: step.id, isOver, isWaiting, isSoon }
+  }, [state.endedMs, state.status, step.id, leftS])
+}

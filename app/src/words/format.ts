@@ -1,0 +1,77 @@
+/** Numbers and times as they are shown. Units follow the kitchen, never the language. */
+
+const FRACTIONS: readonly [number, string][] = [
+  [1 / 4, '¼'],
+  [1 / 3, '⅓'],
+  [1 / 2, '½'],
+  [2 / 3, '⅔'],
+  [3 / 4, '¾'],
+]
+
+/** A count as a kitchen writes it: 2½, ⅓, 3. */
+export function formatCount(count: number): string {
+  const whole = Math.floor(count + 1e-6)
+  const rest = count - whole
+  const fraction = FRACTIONS.find(([value]) => Math.abs(value - rest) < 0.02)?.[1]
+  if (fraction) return whole === 0 ? fraction : `${whole}${fraction}`
+  return String(Math.round(count * 10) / 10)
+}
+
+/** A mass: 46 g, 7.5 g below ten, 1.04 kg from a kilogram up. */
+export function formatMassG(massG: number): string {
+  if (massG >= 1000) return `${(massG / 1000).toFixed(2)} kg`
+  if (massG >= 10) return `${Math.round(massG)} g`
+  return `${Math.round(massG * 10) / 10} g`
+}
+
+/** Seconds as a clock counts: 0:48, 12:05. Negative time runs on with a plus. */
+export function formatClock(seconds: number): string {
+  const whole = Math.abs(Math.trunc(seconds))
+  const minutes = Math.floor(whole / 60)
+  const rest = String(whole % 60).padStart(2, '0')
+  return `${seconds <= -1 ? '+' : ''}${minutes}:${rest}`
+}
+
+/** Lateness with its sign: +8 s, −3 s, +1:10. */
+export function formatLate(seconds: number): string {
+  const rounded = Math.round(seconds)
+  const sign = rounded > 0 ? '+' : rounded < 0 ? '−' : ''
+  const size = Math.abs(rounded)
+  return size >= 60 ? `${sign}${formatClock(size)}` : `${sign}${size} s`
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>()
+
+function dateFormat(key: string, timeZone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const full = `${key} ${timeZone}`
+  const known = formats.get(full)
+  if (known) return known
+  const made = new Intl.DateTimeFormat('en-GB', { timeZone, ...options })
+  formats.set(full, made)
+  return made
+}
+
+/** Time of day in the kitchen's zone: 18:25. */
+export function formatTime(ms: number, timeZone: string): string {
+  return dateFormat('time', timeZone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(ms)
+}
+
+/** Time of day to the second: 18:25:00. */
+export function formatTimeS(ms: number, timeZone: string): string {
+  return dateFormat('timeS', timeZone, {
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+    hourCycle: 'h23',
+  }).format(ms)
+}
+
+/** Day in the kitchen's zone: Thu 26 Nov. */
+export function formatDay(ms: number, timeZone: string): string {
+  return dateFormat('day', timeZone, { weekday: 'short', day: 'numeric', month: 'short' }).format(ms)
+}
+
+/** First letter as a capital, for names from the book that begin a sentence. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}
