@@ -30,4 +30,5 @@ export const MeasureTools = z.strictObject({
   system: MeasureSystem,
   ladles: z.array(z.strictObject({ name: z.string(), volumeML: z.number().positive() })),
   scaleResolutionG: z.number().positive(),
+  fineScale: z.strictObject({ belowG: z.number().positive(), resolutionG: z.number().positive() }).nullable(),
 })

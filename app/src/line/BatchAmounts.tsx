@@ -21,7 +21,7 @@ export function BatchAmounts({ batch }: { batch: ShownBatch }) {
           role="listitem"
           className="flex-row items-baseline justify-between gap-2 border-b border-edge py-1"
         >
-          <Text stretch="slim" className="min-w-0 flex-1">
+          <Text stretch="slim" className="min-w-[84px] flex-1">
             {entry.name}
           </Text>
           <Text tone="ash" stretch="narrow" className="text-right">

@@ -13,7 +13,7 @@ const LATE_S = 30
 export function ticketLabelPx(ticket: ShownTicket): number {
   const hasNote = ticket.items.some((item) => item.modifiers.length > 0)
   const allergies = ticket.items.filter((item) => item.allergies.length > 0).length
-  return 62 + (hasNote ? 20 : 0) + allergies * 36
+  return 64 + (hasNote ? 20 : 0) + allergies * 38
 }
 
 /** A ticket in a few words: number, what, when, and what must not be in it. */
@@ -33,8 +33,8 @@ export function TicketLabel({
   const lateS = upMs === null ? 0 : (upMs - ticket.promisedAtMs) / 1000
   const modifiers = words.modifiers(ticket)
   return (
-    <Pressable role="button" onPress={onPress} className="ring-focus min-h-14 flex-row gap-2 active:bg-plate">
-      <Text size="lead" weight="bold" stretch="narrow" className="w-9">
+    <Pressable role="button" onPress={onPress} className="ring-focus min-h-14 flex-row gap-1.5 active:bg-plate">
+      <Text size="lead" weight="bold" stretch="narrow" className="w-8">
         {ticket.number ?? '–'}
       </Text>
       <View className="min-w-0 flex-1">

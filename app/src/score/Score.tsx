@@ -4,7 +4,7 @@ import type { HeatLevel } from 'core/wok/score'
 import type { ScoreDrawing } from './scoreDrawing'
 import { scoreShapes, type ScoreGeometry } from './scoreLayout'
 
-export const EMBER: Readonly<Record<HeatLevel, string>> = {
+const EMBER: Readonly<Record<HeatLevel, string>> = {
   off: 'rgb(var(--ember-off))',
   low: 'rgb(var(--ember-low))',
   medium: 'rgb(var(--ember-medium))',

@@ -26,8 +26,8 @@ export type ScoreShapes = {
 }
 
 /**
- * Where everything of a score stands [px], x 0 at the channel's left edge, y 0 at `topS`. A label is left out where the
- * one before it would be overlapped; a label that is wider than its ribbon is marked, so that it gets a halo.
+ * Where everything of a score stands [px], x 0 at the channel's left edge, y 0 at `topS`. A label is left out where there
+ * is no room for it; a label that is wider than its ribbon is marked, so that it gets a halo.
  */
 export function scoreShapes(drawing: ScoreDrawing, { channelPx, pxPerS, topS }: ScoreGeometry): ScoreShapes {
   const yOf = (second: number) => (second - topS) * pxPerS
@@ -36,9 +36,14 @@ export function scoreShapes(drawing: ScoreDrawing, { channelPx, pxPerS, topS }: 
     return { x: (channelPx - width) / 2, y: yOf(startS), width, height: Math.max(0, yOf(endS) - yOf(startS)), heat }
   })
   const labels: PlacedLabel[] = []
-  const strongFirst = [...drawing.cuts].sort((a, b) => Number(b.isStrong) - Number(a.isStrong) || a.atS - b.atS)
-  for (const { atS, label, isStrong } of strongFirst) {
-    const y = yOf(atS)
+  const atS = drawing.cuts.map((cut) => cut.atS)
+  const roomPx = (from: number) => yOf(atS.find((next) => next > from) ?? drawing.totalS) - yOf(from)
+  const roomiestFirst = [...drawing.cuts].sort(
+    (a, b) => Number(b.isStrong) - Number(a.isStrong) || roomPx(b.atS) - roomPx(a.atS) || a.atS - b.atS,
+  )
+  for (const { atS: second, label, isStrong } of roomiestFirst) {
+    const y = yOf(second)
+    if (roomPx(second) < LABEL_PX) continue
     if (labels.some((placed) => Math.abs(placed.y - y) < LABEL_PX)) continue
     const ribbon = ribbons.find((one) => y >= one.y - 0.01 && y < one.y + one.height - 0.01)
     const text = shorten(label, channelPx)

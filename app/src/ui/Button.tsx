@@ -50,7 +50,7 @@ export function Button(props: ButtonProps) {
         openSound()
         if (!isDisabled && !isBusy) onPress()
       }}
-      className={`ring-focus items-center justify-center rounded-lg border ${isTall ? 'min-h-24' : 'min-h-14'} ${className}`}
+      className={`ring-focus items-center justify-center rounded-lg ${isTall ? 'min-h-24' : 'min-h-14'} ${className}`}
     >
       {({ pressed: isPressed }) => (
         <View

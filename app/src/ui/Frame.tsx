@@ -94,7 +94,7 @@ function NavButton({ stage }: { stage: Stage }) {
         aria-label={`${t('nav')}, ${t(`stages.${stage}`)}`}
         aria-expanded={isOpen}
         onPress={() => setIsOpen(true)}
-        className="ring-focus min-h-24 w-[86px] items-center justify-center gap-1 rounded-lg border border-line bg-ground active:bg-plate"
+        className="ring-focus h-24 w-[86px] self-end items-center justify-center gap-1 rounded-lg border border-line bg-ground active:bg-plate"
       >
         <Beads at={here?.bead ?? -1} sizePx={54} />
         <Text weight="bold">{t(`stages.${stage}`)}</Text>

@@ -19,10 +19,12 @@ export function Notice({
 }) {
   const Icon = ICONS[kind]
   return (
-    <View className={`flex-row items-center gap-3 rounded-md bg-inverse ${isSmall ? 'px-2 py-1' : 'px-3 py-2'}`}>
+    <View
+      className={`flex-row items-center rounded-md bg-inverse ${isSmall ? 'gap-1.5 px-1.5 py-1' : 'gap-3 px-3 py-2'}`}
+    >
       <Icon sizePx={isSmall ? 18 : 36} color="rgb(var(--on-inverse))" />
       <View className="min-w-0 flex-1">
-        <Text size={isSmall ? 'body' : 'step'} weight="bold" tone="inverse" stretch="slim">
+        <Text size={isSmall ? 'body' : 'step'} weight="bold" tone="inverse" stretch={isSmall ? 'narrow' : 'slim'}>
           {title}
         </Text>
         {typeof children === 'string' ? (

@@ -10,7 +10,8 @@ export function useMeasureWords(): (measure: PracticalMeasure) => string | null 
   return (measure) => {
     const n = formatCount(measure.count)
     const off = Math.abs(measure.errorFraction)
-    const offWords = off >= SHOWN_OFF_FRACTION ? `, ${t('measure.off', { percent: Math.round(off * 100) })}` : ''
+    const percent = `${measure.errorFraction > 0 ? '+' : '−'}${Math.round(off * 100)}`
+    const offWords = off >= SHOWN_OFF_FRACTION ? ` ${t('measure.off', { percent })}` : ''
     switch (measure.tool) {
       case 'scale':
         return null

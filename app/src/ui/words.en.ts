@@ -21,7 +21,7 @@ export const ui = {
     tbsp: '{{n}} tbsp',
     tsp: '{{n}} tsp',
     scale: 'weigh {{n}} g',
-    off: '{{percent}} % off',
+    off: '({{percent}} %)',
   },
   heat: { off: 'Flame off', low: 'Low', medium: 'Medium', high: 'High', full: 'Full flame' },
   allergens: {

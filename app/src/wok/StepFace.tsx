@@ -1,6 +1,5 @@
 import type { Run } from 'contract/run'
 import { View } from 'react-native'
-import { EMBER } from '../score/Score'
 import { useMeasureWords } from '../ui/measureWords'
 import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
@@ -95,7 +94,7 @@ export function HeatChip({ heat }: { heat: RunStep['heat'] }) {
   return (
     <View className="flex-row items-center gap-2 self-start rounded bg-channel px-2 py-1">
       <View className="h-5 w-7 items-center justify-center border border-edge">
-        <View style={{ width: heat === 'off' ? 2 : CHIP_PX[heat], height: 16, backgroundColor: EMBER[heat] }} />
+        <View className={`h-4 ${CHIP[heat]}`} />
       </View>
       <Text weight="bold" className="text-in-channel">
         {t(`heat.${heat}`)}
@@ -104,7 +103,13 @@ export function HeatChip({ heat }: { heat: RunStep['heat'] }) {
   )
 }
 
-const CHIP_PX = { off: 2, low: 5, medium: 11, high: 17, full: 24 } as const
+const CHIP = {
+  off: 'w-0.5 bg-ember-off',
+  low: 'w-1.5 bg-ember-low',
+  medium: 'w-3 bg-ember-medium',
+  high: 'w-[18px] bg-ember-high',
+  full: 'w-[25px] bg-ember-full',
+} as const
 
 const MOST_LINES = 3
 

@@ -6,6 +6,8 @@ export type Amount = { componentId: string; name: string; role: Role; massG: num
 /** Roles in which a wrong pinch is tasted at once. */
 const SALTY_ROLES: readonly Role[] = ['drySeasoning', 'liquidSeasoning', 'paste']
 
+const POURED_ROLES: readonly Role[] = ['liquidSeasoning', 'fat', 'egg', 'paste']
+
 /**
  * Mass [g] of a component in a batch of `riceMassG` cooked rice: its ratio per 100 g of rice, or, for what scales per
  * batch, its ratio against the dish's own portion whatever the batch.
@@ -32,7 +34,13 @@ export function batchAmounts(
 export function amountOf(component: Component, massG: number, tools: MeasureTools): Amount {
   const { id, name, role, gPerML, count } = component
   const measure = practicalMeasure(
-    { massG, isSalty: SALTY_ROLES.includes(role), ...(gPerML && { gPerML }), ...(count && { count }) },
+    {
+      massG,
+      isSalty: SALTY_ROLES.includes(role),
+      isPourable: POURED_ROLES.includes(role),
+      ...(gPerML && { gPerML }),
+      ...(count && { count }),
+    },
     tools,
   )
   return { componentId: id, name, role, massG, measure }

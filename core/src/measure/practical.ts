@@ -3,7 +3,13 @@ import type { CountSize } from './ingredient'
 import { volumeUnitML, type MeasureSystem } from './units'
 
 /** What a cook can measure with at the station. */
-export type MeasureTools = { system: MeasureSystem; ladles: readonly KitchenVessel[]; scaleResolutionG: number }
+export type MeasureTools = {
+  system: MeasureSystem
+  ladles: readonly KitchenVessel[]
+  scaleResolutionG: number
+  /** A finer scale for small amounts, where the kitchen has one. */
+  fineScale: { belowG: number; resolutionG: number } | null
+}
 
 /** An amount as a cook would take it: so many of a tool, what that weighs, and how far it is off (0.04 = 4 % over). */
 export type PracticalMeasure = {
@@ -15,7 +21,14 @@ export type PracticalMeasure = {
   errorFraction: number
 }
 
-export type Measurable = { massG: number; gPerML?: number; count?: CountSize; isSalty: boolean }
+export type Measurable = {
+  massG: number
+  gPerML?: number
+  count?: CountSize
+  isSalty: boolean
+  /** Only what pours is taken by the ladle. */
+  isPourable: boolean
+}
 
 /** Rounding errors a cook accepts before reaching for a finer tool: house figures, common practice. */
 export const ROUNDING_LIMIT_FRACTION = { salty: 0.05, other: 0.1 } as const
@@ -27,7 +40,8 @@ const MAX_LADLES = 6
 
 /**
  * The coarsest tool that measures this mass [g] within the accepted rounding: whole or half counts, half ladles, thirds
- * and halves of a tablespoon, quarters of a teaspoon, then the scale at its resolution.
+ * and halves of a tablespoon, quarters of a teaspoon, then the scale at its resolution. Where none is good enough, the
+ * one that comes closest.
  * Error: `errorFraction`, relative to the mass asked for.
  * @throws {RangeError} on a mass that is not positive
  */
@@ -36,7 +50,11 @@ export function practicalMeasure(thing: Measurable, tools: MeasureTools): Practi
   const limit = thing.isSalty ? ROUNDING_LIMIT_FRACTION.salty : ROUNDING_LIMIT_FRACTION.other
   const choices = [...countChoice(thing), ...ladleChoices(thing, tools), ...spoonChoices(thing, tools)]
   const good = choices.find((choice) => Math.abs(choice.errorFraction) <= limit)
-  return good ?? scaleChoice(thing, tools)
+  const scale = scaleChoice(thing, tools)
+  const closest = [...choices, scale].reduce((best, choice) =>
+    Math.abs(choice.errorFraction) < Math.abs(best.errorFraction) ? choice : best,
+  )
+  return good ?? closest
 }
 
 function countChoice({ massG, count }: Measurable): PracticalMeasure[] {
@@ -44,8 +62,8 @@ function countChoice({ massG, count }: Measurable): PracticalMeasure[] {
   return round(massG, 'count', count.size, count.massG, Math.max(0.5, Math.round((2 * massG) / count.massG) / 2))
 }
 
-function ladleChoices({ massG, gPerML }: Measurable, { ladles }: MeasureTools): PracticalMeasure[] {
-  if (!gPerML) return []
+function ladleChoices({ massG, gPerML, isPourable }: Measurable, { ladles }: MeasureTools): PracticalMeasure[] {
+  if (!gPerML || !isPourable) return []
   const largestFirst = [...ladles].sort((a, b) => b.volumeML - a.volumeML)
   return largestFirst.flatMap((ladle) => {
     const unitG = ladle.volumeML * gPerML
@@ -70,9 +88,10 @@ function spoonChoices({ massG, gPerML }: Measurable, { system }: MeasureTools): 
   return choices
 }
 
-function scaleChoice({ massG }: Measurable, { scaleResolutionG }: MeasureTools): PracticalMeasure {
-  const count = Math.max(1, Math.round(massG / scaleResolutionG))
-  const roundedG = Number((count * scaleResolutionG).toFixed(6))
+function scaleChoice({ massG }: Measurable, { scaleResolutionG, fineScale }: MeasureTools): PracticalMeasure {
+  const resolutionG = fineScale && massG < fineScale.belowG ? fineScale.resolutionG : scaleResolutionG
+  const count = Math.max(1, Math.round(massG / resolutionG))
+  const roundedG = Number((count * resolutionG).toFixed(6))
   return { tool: 'scale', name: '', count: roundedG, massG: roundedG, errorFraction: roundedG / massG - 1 }
 }
 

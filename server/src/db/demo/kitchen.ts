@@ -18,6 +18,7 @@ export const DEMO_KITCHEN = {
       { name: 'small ladle', volumeML: 40 },
     ],
     scaleResolutionG: 1,
+    fineScale: { belowG: 10, resolutionG: 0.1 },
   },
 } satisfies Partial<Kitchen>
 

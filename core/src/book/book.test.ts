@@ -1,0 +1,129 @@
+import fc from 'fast-check'
+import { DISH, EVERYTHING, TOOLS } from '../testing/kitchen'
+import type { Ingredient } from './ingredient'
+import { findIngredient, readCut, resolveLines, slugOf } from './resolve'
+import { batchAmounts, componentMassG, totalMassG } from './scale'
+import { allergensOf, isLateModifier, varyDish } from './vary'
+
+describe('scaling', () => {
+  test('scaled up and back down is the same amount', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...EVERYTHING),
+        fc.double({ min: 50, max: 5000, noNaN: true }),
+        fc.double({ min: 0.1, max: 20, noNaN: true }),
+        (one, riceG, k) => {
+          const scaled = componentMassG(one, riceG * k, DISH.portionRiceG)
+          expect(scaled / k).toBeCloseTo(componentMassG(one, riceG, DISH.portionRiceG), 8)
+        },
+      ),
+    )
+  })
+
+  test('batches of any split add up to the whole', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 6 }), (parts) => {
+        const massOf = (portions: number) => totalMassG(batchAmounts(EVERYTHING, portions * 220, 220, TOOLS))
+        const whole = massOf(parts.reduce((sum, n) => sum + n, 0))
+        expect(parts.reduce((sum, n) => sum + massOf(n), 0)).toBeCloseTo(whole, 6)
+      }),
+    )
+  })
+
+  test('what scales per batch does not grow with the rice', () => {
+    const film = { ...EVERYTHING[0]!, role: 'fat' as const, ratioG: 5, scaling: 'perBatch' as const }
+    expect(componentMassG(film, 880, 220)).toBe(componentMassG(film, 220, 220))
+  })
+})
+
+describe('variations', () => {
+  const ids = (modifiers: string[], allergies: Parameters<typeof varyDish>[2] = []) => {
+    const varied = varyDish(DISH, modifiers, allergies)
+    return varied.kind === 'varied' ? varied.components.map((one) => one.id) : varied
+  }
+
+  test('a modifier takes out and multiplies', () => {
+    expect(ids(['no-egg'])).not.toContain('egg')
+    const varied = varyDish(DISH, ['less-salt'], [])
+    expect(varied.kind === 'varied' && varied.components.find((one) => one.id === 'soy')?.ratioG).toBe(1.5)
+  })
+
+  test('an allergy takes out what a written modifier may take out', () => {
+    expect(ids([], ['egg'])).not.toContain('egg')
+  })
+
+  test('an allergen that no modifier removes is answered, never improvised', () => {
+    expect(ids([], ['soy'])).toEqual({ kind: 'allergen-stays', allergen: 'soy', components: ['bean-paste', 'soy'] })
+  })
+
+  test('the rice stays, and unknown modifiers are named', () => {
+    expect(ids(['no-rice'])).toEqual({ kind: 'removes-rice', modifierId: 'no-rice' })
+    expect(ids(['no-such'])).toEqual({ kind: 'unknown-modifier', modifierId: 'no-such' })
+  })
+
+  test('only finish and garnish may wait until the flame is off', () => {
+    expect([isLateModifier(DISH, 'no-nori'), isLateModifier(DISH, 'no-egg')]).toEqual([true, false])
+  })
+
+  test('no component carrying an allergen is ever left in a dish varied for it', () => {
+    const allergen = fc.constantFrom(...allergensOf(EVERYTHING))
+    fc.assert(
+      fc.property(fc.array(allergen), fc.subarray(['no-egg', 'no-nori', 'less-salt']), (allergies, modifiers) => {
+        const varied = varyDish(DISH, modifiers, allergies)
+        if (varied.kind !== 'varied') return
+        expect(allergensOf(varied.components).filter((one) => allergies.includes(one))).toEqual([])
+      }),
+    )
+  })
+})
+
+describe('lines as a kitchen writes them', () => {
+  const row = (id: string, name: string, state: string, aliases: string[] = []): Ingredient => ({
+    id,
+    name,
+    state,
+    aliases,
+    role: 'protein:shellfish',
+    waterG: 0,
+    fatG: 0,
+    sugarsG: 0,
+    sodiumMg: 0,
+    freeLiquidFraction: 0,
+    densities: [],
+    countSizes: [],
+    allergens: ['crustacean'],
+    source: 'test',
+    confidence: 'high',
+  })
+  const table = [
+    row('shrimp-raw', 'Shrimp (raw; peeled)', 'raw', ['prawns']),
+    row('shrimp-cooked', 'Shrimp (cooked)', 'cooked', ['prawns']),
+  ]
+
+  test('a name finds its row by alias, in the state that is meant', () => {
+    expect(findIngredient({ name: 'Prawns', state: 'cooked' }, table)?.id).toBe('shrimp-cooked')
+    expect(findIngredient({ name: 'shrimp', state: 'raw' }, table)?.id).toBe('shrimp-raw')
+    expect(findIngredient({ name: 'mystery', state: 'raw' }, table)).toBeNull()
+  })
+
+  test('an unknown raw protein is treated as poultry, the strictest to cook', () => {
+    const [line] = resolveLines([{ name: 'mystery', role: 'protein', state: 'raw', cut: '', ratioG: 10 }], table)
+    expect(line).toMatchObject({ isKnown: false, component: { food: 'poultry', allergens: [] } })
+  })
+
+  test('two lines of one name get ids of their own', () => {
+    const oil = { name: 'oil', role: 'fat' as const, state: 'fresh' as const, cut: '', ratioG: 1 }
+    expect(resolveLines([oil, oil], []).map(({ component }) => component.id)).toEqual(['oil', 'oil-2'])
+  })
+
+  test.each([
+    ['dice 5 mm', { shape: 'dice', sizeMm: 5 }],
+    ['13 mm slice', { shape: 'slice', sizeMm: 13 }],
+    ['mince', { shape: 'mince', sizeMm: null }],
+    ['', null],
+  ])('cut "%s"', (text, cut) => expect(readCut(text)).toEqual(cut))
+
+  test('any name gives an id that the contract takes', () => {
+    fc.assert(fc.property(fc.string(), (name) => expect(slugOf(name)).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/)))
+  })
+})

@@ -1,0 +1,205 @@
+import fc from 'fast-check'
+import { DISH, EVERYTHING, TOOLS } from '../testing/kitchen'
+import { runRecord } from '../record/runSummary'
+import { compareEvents, nextStamp, type Stamp } from './eventOrder'
+import { forgettable } from './forgot'
+import { projectedStartsMs, runState, type FiredRun } from './run'
+import type { RunEvent } from './runEvent'
+import { sequence } from './sequence'
+
+const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, ruleSet: 'us' })
+if (result.kind !== 'score') throw new Error(result.kind)
+const { score } = result
+const FIRED_MS = 1_700_000_000_000
+const run: FiredRun = { id: 'run', firedAtMs: FIRED_MS, score, handsFree: true }
+const at = (second: number) => FIRED_MS + second * 1000
+const firstCheck = score.steps.findIndex((step) => step.check !== null)
+const untilCheckS = score.steps.slice(0, firstCheck + 1).reduce((sum, step) => sum + step.durationS, 0)
+
+let counter = 0
+type Word = RunEvent extends infer T
+  ? T extends RunEvent
+    ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'>
+    : never
+  : never
+const say = (second: number, word: Word, id = `e-${(counter += 1)}`): RunEvent =>
+  ({ id, runId: 'run', deviceId: 'phone', atMs: at(second), counter: 0, ...word }) as RunEvent
+
+describe('hands-free', () => {
+  test('the score goes on by itself at the planned second', () => {
+    const first = score.steps[0]!.durationS
+    expect(runState(run, [], at(first - 0.001)).stepIndex).toBe(0)
+    const state = runState(run, [], at(first))
+    expect(state.stepIndex).toBe(1)
+    expect(state.times[0]).toMatchObject({ endMs: at(first), endedBy: 'score' })
+  })
+
+  test('a safety check waits for the cook however long it takes', () => {
+    const state = runState(run, [], at(untilCheckS + 3600))
+    expect(state).toMatchObject({ stepIndex: firstCheck, status: 'waiting', endedMs: null })
+    const said = runState(
+      run,
+      [say(untilCheckS + 3600, { kind: 'done', stepId: score.steps[firstCheck]!.id })],
+      at(untilCheckS + 3600),
+    )
+    expect(said.stepIndex).toBe(firstCheck + 1)
+  })
+
+  test('with the hands on, nothing goes on by itself', () => {
+    expect(runState({ ...run, handsFree: false }, [], at(9999)).stepIndex).toBe(0)
+    const events = [say(50, { kind: 'handsFree', on: true })]
+    expect(runState({ ...run, handsFree: false }, events, at(50)).times[0]).toMatchObject({ endMs: at(50) })
+  })
+})
+
+describe('what the cook says', () => {
+  const first = score.steps[0]!
+
+  test('Done ends the step early and everything after moves up', () => {
+    const state = runState(run, [say(5, { kind: 'done', stepId: first.id })], at(6))
+    expect(state).toMatchObject({ stepIndex: 1 })
+    expect(state.upMs).toBe(at(score.totalS - first.durationS + 5))
+  })
+
+  test('Done for a step that ended by itself a moment ago does not end the next one', () => {
+    const late = first.durationS + 0.3
+    expect(runState(run, [say(late, { kind: 'done', stepId: first.id })], at(late)).stepIndex).toBe(1)
+  })
+
+  test('+10 s moves everything by ten seconds, and can be taken back', () => {
+    const later = say(3, { kind: 'later', stepId: first.id, delayS: 10 })
+    expect(runState(run, [later], at(4)).upMs).toBe(at(score.totalS + 10))
+    expect(runState(run, [later, say(5, { kind: 'undone', eventId: later.id })], at(6)).upMs).toBe(at(score.totalS))
+  })
+
+  test('Done far ahead never jumps over an unanswered check', () => {
+    const last = score.steps.at(-1)!
+    expect(runState(run, [say(1, { kind: 'done', stepId: last.id })], at(2)).stepIndex).toBe(firstCheck)
+  })
+
+  test('stop ends the run; taking it back goes on; after the end nothing changes', () => {
+    const stop = say(4, { kind: 'stopped' })
+    expect(runState(run, [stop], at(5))).toMatchObject({ status: 'stopped', endedMs: at(4) })
+    expect(runState(run, [stop, say(6, { kind: 'later', stepId: first.id, delayS: 60 })], at(7)).addedS).toBe(0)
+    expect(runState(run, [stop, say(6, { kind: 'undone', eventId: stop.id })], at(7)).status).toBe('cooking')
+  })
+
+  test('trouble is noted and gives the step its time', () => {
+    const state = runState(run, [say(2, { kind: 'trouble', trouble: 'burning', stepId: first.id })], at(3))
+    expect(state).toMatchObject({ addedS: 20, troubles: [{ trouble: 'burning', stepId: first.id }] })
+  })
+
+  test('events of another run are not its own', () => {
+    const stranger = { ...say(2, { kind: 'stopped' }), runId: 'other' }
+    expect(runState(run, [stranger], at(3)).status).toBe('cooking')
+  })
+})
+
+const stepId = fc.constantFrom(...score.steps.map((step) => step.id))
+const word = fc.oneof(
+  stepId.map((id): Word => ({ kind: 'done', stepId: id })),
+  stepId.map((id): Word => ({ kind: 'later', stepId: id, delayS: 10 })),
+  fc.boolean().map((on): Word => ({ kind: 'handsFree', on })),
+  stepId.map((id): Word => ({ kind: 'trouble', trouble: 'sticking', stepId: id })),
+  fc.integer({ min: 0, max: 29 }).map((n): Word => ({ kind: 'undone', eventId: `p-${n}` })),
+  fc.constant<Word>({ kind: 'stopped' }),
+)
+const history = fc
+  .array(fc.tuple(fc.integer({ min: -20, max: 900 }), word), { maxLength: 30 })
+  .map((list) => list.map(([second, one], n) => say(second, one, `p-${n}`)))
+
+describe('laws of the fold', () => {
+  test('any prefix, at any moment, is a valid run', () => {
+    fc.assert(
+      fc.property(
+        history,
+        fc.nat(30),
+        fc.integer({ min: -10, max: 2000 }),
+        fc.boolean(),
+        (events, length, second, handsFree) => {
+          const fired = { ...run, handsFree }
+          const state = runState(fired, events.slice(0, length), at(second))
+          const ended = state.times.filter((one) => one.endMs !== null)
+          expect(state.times[0]?.startMs).toBe(FIRED_MS)
+          state.times.slice(1).forEach((one, n) => expect(one.startMs).toBe(state.times[n]!.endMs))
+          ended.forEach((one) => expect(one.endMs!).toBeGreaterThanOrEqual(one.startMs))
+          expect(state.times.map((one) => one.stepId)).toEqual(
+            score.steps.slice(0, state.times.length).map((step) => step.id),
+          )
+          expect(state.endedMs === null).toBe(state.status === 'cooking' || state.status === 'waiting')
+          const spans = projectedStartsMs(fired, state, Math.max(FIRED_MS, at(second)))
+          if (state.endedMs === null) expect(spans).toHaveLength(score.steps.length)
+        },
+      ),
+    )
+  })
+
+  test('a check is never ended by the score', () => {
+    fc.assert(
+      fc.property(history, (events) => {
+        const { times } = runState(run, events, at(5000))
+        const checked = times.filter((one) => score.steps.find((step) => step.id === one.stepId)?.check)
+        expect(checked.filter((one) => one.endedBy === 'score')).toEqual([])
+      }),
+    )
+  })
+
+  test('duplicates and any order of arrival change nothing', () => {
+    const shuffled = history.chain((events) =>
+      fc.tuple(fc.constant(events), fc.shuffledSubarray([...events, ...events], { minLength: events.length * 2 })),
+    )
+    fc.assert(
+      fc.property(shuffled, fc.integer({ min: 0, max: 2000 }), ([events, mixed], second) => {
+        expect(runState(run, mixed, at(second))).toEqual(runState(run, events, at(second)))
+      }),
+    )
+  })
+
+  test('looking at a run does not change it: the past is the same whenever it is asked for', () => {
+    fc.assert(
+      fc.property(history, fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 900 }), (events, a, b) => {
+        const [early, late] = [Math.min(a, b), Math.max(a, b)]
+        const seen = events.filter((event) => event.atMs <= at(early) && event.kind !== 'undone')
+        const then = runState(run, seen, at(early)).times.filter((one) => one.endMs !== null)
+        expect(runState(run, seen, at(late)).times.slice(0, then.length)).toEqual(then)
+      }),
+    )
+  })
+})
+
+test('stamps never go back, even where the clock does', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 50 })), (clock) => {
+      let last: Stamp | null = null
+      for (const nowMs of clock) {
+        const next = nextStamp(last, nowMs)
+        if (last) expect(compareEvents({ ...last, id: '' }, { ...next, id: '' })).toBeLessThan(0)
+        last = next
+      }
+    }),
+  )
+})
+
+test('the record sets plan beside run, and a stopped run leaves later steps unreached', () => {
+  const first = score.steps[0]!
+  const record = runRecord(
+    run,
+    [say(first.durationS + 1, { kind: 'stopped' }), say(2, { kind: 'later', stepId: first.id, delayS: 10 })],
+    at(500),
+  )
+  expect(record.steps[0]).toMatchObject({ plannedStartS: 0, actualStartS: 0, lateS: 0 })
+  expect(record.steps[1]).toMatchObject({ actualStartS: null, lateS: null })
+  const slow = runRecord(run, [say(2, { kind: 'later', stepId: first.id, delayS: 10 })], at(first.durationS + 12))
+  expect(slow.steps[1]).toMatchObject({ actualStartS: first.durationS + 10, lateS: 10, endedBy: null })
+})
+
+test('only what should be in by now can have been forgotten, never the rice', () => {
+  expect(forgettable(score, 0)).toEqual([])
+  const names = forgettable(
+    score,
+    score.steps.findIndex((step) => step.action === 'sauceIn'),
+  ).map((one) => one.componentId)
+  expect(names).toEqual(expect.arrayContaining(['egg', 'oil', 'garlic', 'soy']))
+  expect(names).not.toContain('rice')
+  expect(names).not.toContain('scallion')
+})

@@ -1,0 +1,187 @@
+import fc from 'fast-check'
+import { component, DISH, EVERYTHING, TOOLS } from '../testing/kitchen'
+import { COOK_LIMITS } from '../safety/limits'
+import type { Component, EggSchool } from '../book/dish'
+import { isRawProtein } from './place'
+import type { Score } from './score'
+import { sequence } from './sequence'
+
+function scoreOf(components: readonly Component[], egg: EggSchool = 'firstOut', riceMassG = 660): Score {
+  const dish = { ...DISH, schools: { ...DISH.schools, egg } }
+  const result = sequence({ dish, components, riceMassG, tools: TOOLS, ruleSet: 'us' })
+  if (result.kind !== 'score') throw new Error(result.kind)
+  return result.score
+}
+const startOf = (score: Score, id: string, motion = 'in') =>
+  score.steps.find((step) => step.entries.some((one) => one.componentId === id && one.motion === motion))?.startS ??
+  Number.NaN
+
+describe('the order of a run', () => {
+  const score = scoreOf(EVERYTHING)
+  const before = (a: string, b: string) => expect(startOf(score, a)).toBeLessThan(startOf(score, b))
+
+  test('egg first and out, raw proteins alone, slow before quick, rice, dry before wet, leaves late, finish off the flame', () => {
+    before('egg', 'chicken')
+    before('chicken', 'carrot')
+    before('carrot', 'garlic')
+    before('garlic', 'rice')
+    before('bean-paste', 'rice')
+    before('ham', 'rice')
+    before('rice', 'salt')
+    before('salt', 'soy')
+    before('soy', 'lettuce')
+    before('lettuce', 'scallion')
+    expect(startOf(score, 'egg', 'out')).toBeLessThan(startOf(score, 'garlic'))
+    expect(startOf(score, 'egg', 'back')).toBeGreaterThan(startOf(score, 'lettuce'))
+  })
+
+  test('sesame oil and scallion only with the flame off; everything else on it', () => {
+    const heatAt = (id: string) => score.steps.find((step) => step.entries.some((one) => one.componentId === id))?.heat
+    expect([heatAt('sesame-oil'), heatAt('scallion')]).toEqual(['off', 'off'])
+    expect(heatAt('rice')).toBe('full')
+  })
+
+  test('an egg in the well goes in after the dry seasoning and does not leave', () => {
+    const well = scoreOf(EVERYTHING, 'well')
+    expect(startOf(well, 'egg')).toBeGreaterThan(startOf(well, 'salt'))
+    expect(startOf(well, 'egg', 'out')).toBeNaN()
+  })
+
+  test('a mince of a 13 mm shrimp takes 1 to 3 minutes alone (common practice: 2 to 3 at a home flame)', () => {
+    const step = score.steps.find((one) => one.entries.some((entry) => entry.componentId === 'shrimp'))
+    expect(step?.durationS).toBeGreaterThanOrEqual(60)
+    expect(step?.durationS).toBeLessThanOrEqual(180)
+  })
+
+  test('garlic gets 20 to 30 s, leaves about 30 s, rice 1 to 4 min (common practice)', () => {
+    const lasts = (id: string) =>
+      score.steps.find((step) => step.entries.some((one) => one.componentId === id))?.durationS ?? 0
+    expect([lasts('garlic') >= 20, lasts('garlic') <= 30]).toEqual([true, true])
+    expect(lasts('lettuce')).toBe(30)
+    expect([lasts('rice') >= 60, lasts('rice') <= 240]).toEqual([true, true])
+  })
+})
+
+describe('laws of any dish', () => {
+  const roles = [
+    'egg',
+    'aromatic',
+    'paste',
+    'protein',
+    'vegetable',
+    'drySeasoning',
+    'liquidSeasoning',
+    'fat',
+    'finish',
+    'garnish',
+  ] as const
+  const foods = [
+    'garlic',
+    'allium',
+    'hardVeg',
+    'leafy',
+    'readyVeg',
+    'seafood',
+    'poultry',
+    'meat',
+    'oil',
+    'sesameOil',
+    'nut',
+  ] as const
+  const states = ['raw', 'marinated', 'cooked', 'cured', 'fresh', 'frozen', 'thawed', 'blanched'] as const
+  const anyDish = fc
+    .array(
+      fc.record({
+        role: fc.constantFrom(...roles),
+        food: fc.constantFrom(...foods),
+        state: fc.constantFrom(...states),
+        ratioG: fc.double({ min: 0.1, max: 40, noNaN: true }),
+      }),
+      { maxLength: 14 },
+    )
+    .map((parts) => [EVERYTHING[0]!, ...parts.map((part, n) => component({ ...part, id: `c-${n}` }))])
+  const school = fc.constantFrom<EggSchool[]>('firstOut', 'well', 'onTop')
+
+  test('nothing is forgotten, doubled or lost: what goes in is the ratio, what leaves comes back', () => {
+    fc.assert(
+      fc.property(anyDish, school, (components, egg) => {
+        const entries = scoreOf(components, egg).steps.flatMap((step) => step.entries)
+        for (const one of components) {
+          const added = entries.filter(
+            (entry) => entry.componentId === one.id && (entry.motion === 'in' || entry.motion === 'plate'),
+          )
+          expect(added.reduce((sum, entry) => sum + entry.massG, 0)).toBeCloseTo(one.ratioG * 6.6, 6)
+          const out = entries.filter((entry) => entry.componentId === one.id && entry.motion === 'out').length
+          expect(entries.filter((entry) => entry.componentId === one.id && entry.motion === 'back')).toHaveLength(out)
+        }
+      }),
+    )
+  })
+
+  test('steps follow one another without a gap, ids differ, and the rice is always checked', () => {
+    fc.assert(
+      fc.property(anyDish, school, (components, egg) => {
+        const { steps, totalS } = scoreOf(components, egg)
+        let at = 0
+        for (const step of steps) {
+          expect(step.startS).toBe(at)
+          at += step.durationS
+        }
+        expect(totalS).toBe(at)
+        expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length)
+        expect(steps.filter((step) => step.check?.food === 'rice')).toHaveLength(1)
+      }),
+    )
+  })
+
+  test('every raw protein is checked at its own limit after it went in and before the rice; every raw egg too', () => {
+    fc.assert(
+      fc.property(anyDish, school, (components, egg) => {
+        const { steps } = scoreOf(components, egg)
+        const indexOf = (id: string, motion: string) =>
+          steps.findIndex((step) => step.entries.some((one) => one.componentId === id && one.motion === motion))
+        for (const one of components.filter(isRawProtein)) {
+          const check = steps[indexOf(one.id, 'out')]?.check
+          expect(check?.limit).toBe(COOK_LIMITS.us[check!.food])
+          expect(check!.limit.coreC).toBeGreaterThanOrEqual(one.food === 'poultry' ? 74 : 63)
+          expect(indexOf(one.id, 'out')).toBeGreaterThan(indexOf(one.id, 'in'))
+          expect(indexOf(one.id, 'out')).toBeLessThan(steps.findIndex((step) => step.action === 'riceIn'))
+        }
+        const rawEgg = components.filter((one) => one.role === 'egg' && one.state !== 'cooked' && one.state !== 'cured')
+        if (rawEgg.length > 0) expect(steps.filter((step) => step.check?.food === 'egg')).toHaveLength(1)
+      }),
+    )
+  })
+
+  test('the order in which components are listed changes nothing', () => {
+    fc.assert(
+      fc.property(
+        anyDish.chain((list) => fc.tuple(fc.constant(list), fc.shuffledSubarray(list, { minLength: list.length }))),
+        school,
+        ([list, shuffled], egg) => {
+          const order = (components: Component[]) =>
+            scoreOf(components, egg).steps.map((step) => [step.id, step.durationS])
+          expect(order(shuffled)).toEqual(order(list))
+        },
+      ),
+    )
+  })
+})
+
+test('every duration is marked as a house figure, every step says why', () => {
+  for (const step of scoreOf(EVERYTHING).steps)
+    expect(step).toMatchObject({ figure: 'house', reason: expect.any(String) })
+})
+
+test('no rice, no run; a slipped digit is answered', () => {
+  const input = { dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, ruleSet: 'us' as const }
+  expect(sequence({ ...input, components: EVERYTHING.slice(1) }).kind).toBe('no-rice')
+  expect(sequence({ ...input, riceMassG: 0 }).kind).toBe('no-rice')
+  expect(sequence({ ...input, riceMassG: 660_000 }).kind).toBe('too-much')
+})
+
+test('the same dish asks for 70 °C over 2 min for shellfish under the UK rule set', () => {
+  const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, ruleSet: 'uk' })
+  const checks = result.kind === 'score' ? result.score.steps.flatMap((step) => step.check ?? []) : []
+  expect(checks.find((check) => check.food === 'seafood')?.limit).toMatchObject({ coreC: 70, holdS: 120 })
+})

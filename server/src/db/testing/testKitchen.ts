@@ -1,0 +1,84 @@
+import type { OpenAPIHono } from '@hono/zod-openapi'
+import { EventId, ItemId, RunId, TicketId } from 'contract/ids'
+import type { FireRun, Run, RunEvent } from 'contract/run'
+import type { NewTicketBody, Ticket } from 'contract/ticket'
+import type { Pool } from 'mysql2/promise'
+import pino from 'pino'
+import { v7 as newId } from 'uuid'
+import { createApp } from '../../http/app'
+import { testClock, type TestClock } from '../../http/testClock'
+import { LiveFollower } from '../../live/follower'
+import { prepareDemo } from '../demo/prepareDemo'
+import { migrate } from '../migrate'
+import { openPool } from '../pool'
+
+export type TestKitchen = { app: OpenAPIHono; pool: Pool; kitchenId: string; clock: TestClock; follower: LiveFollower; close: () => Promise<void> }
+
+/** A fresh database with the sample kitchen, and the real application on it, without history unless asked for. */
+export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
+  const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
+  const address = { socketPath, user: 'root', database: `test_${newId().replaceAll('-', '')}` }
+  await migrate(address, new URL(`file://${__dirname}/../migrations/`))
+  const pool = openPool(address)
+  const clock = testClock()
+  const kitchenId = await prepareDemo(pool, clock.now(), evenings)
+  const log = pino({ level: 'silent' })
+  const follower = new LiveFollower(pool, kitchenId, log)
+  const app = createApp({ pool, now: clock.now, kitchenId, changed: follower.wake }, follower, log)
+  const close = async () => {
+    follower.stop()
+    await pool.query(`DROP DATABASE ${address.database}`)
+    await pool.end()
+  }
+  return { app, pool, kitchenId, clock, follower, close }
+}
+
+export async function send(app: OpenAPIHono, method: string, path: string, body?: unknown, type = 'application/json') {
+  const isJson = type === 'application/json' && typeof body !== 'string'
+  const response = await app.request(`/api${path}`, {
+    method,
+    ...(body !== undefined && { body: isJson ? JSON.stringify(body) : (body as BodyInit), headers: { 'content-type': type } }),
+  })
+  const text = await response.text()
+  const isJsonAnswer = (response.headers.get('content-type') ?? '').includes('json')
+  return { status: response.status, headers: response.headers, text, json: (isJsonAnswer ? JSON.parse(text) : null) as never }
+}
+
+export const newTicket = (dishId: string, portions: number, promisedAtMs: number, change: Partial<NewTicketBody['items'][number]> = {}): NewTicketBody => ({
+  id: TicketId.parse(newId()),
+  promisedAtMs,
+  items: [{ id: ItemId.parse(newId()), dishId, portions, ...change }],
+})
+
+/** What a device sends to fire whole lines of tickets as one batch. */
+export const fireOf = (tickets: readonly Ticket[], stationId: string, firedAtMs: number, change: Partial<FireRun> = {}): FireRun => {
+  const items = tickets.flatMap((ticket) => ticket.items.map((item) => ({ ticket, item })))
+  const first = items[0]
+  if (!first) throw new RangeError('nothing to fire')
+  return {
+    id: RunId.parse(newId()),
+    dishId: first.item.dishId,
+    dishVersion: 1,
+    stationId,
+    cookId: 'bram',
+    modifiers: first.item.modifiers,
+    allergies: first.item.allergies,
+    parts: items.map(({ ticket, item }) => ({
+      itemId: item.id,
+      ticketId: ticket.id,
+      ticketNumber: ticket.number,
+      portions: item.portions,
+      modifiers: item.modifiers,
+    })),
+    firedAtMs: Math.round(firedAtMs),
+    promisedAtMs: first.ticket.promisedAtMs,
+    handsFree: true,
+    deviceId: 'phone',
+    isUnconfirmed: false,
+    ...change,
+  }
+}
+
+type Word = RunEvent extends infer T ? (T extends RunEvent ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'> : never) : never
+export const eventOf = (run: Pick<Run, 'id'>, atMs: number, word: Word): RunEvent =>
+  ({ id: EventId.parse(newId()), runId: run.id, deviceId: 'phone', atMs: Math.round(atMs), counter: 0, ...word }) as RunEvent

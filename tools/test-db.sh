@@ -1,0 +1,20 @@
+#!/usr/bin/env bash
+# A throw-away MariaDB in memory for tests: "start" prints folder, process id and socket; "stop FOLDER PID RUN" ends it.
+. "$(dirname "$0")/lib.sh"
+
+case ${1:-} in
+  start)
+    SHM=/dev/shm
+    [ -w $SHM ] || SHM=${TMPDIR:-/tmp}
+    FOLDER=$(mktemp -d "$SHM/okazu-test.XXXXXX")
+    start_db "$FOLDER" --innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync
+    printf '%s %s %s\n' "$FOLDER" "$DB_PID" "$DB_SOCKET"
+    disown
+    ;;
+  stop)
+    kill "$3" 2>/dev/null
+    for _ in $(seq 1 100); do kill -0 "$3" 2>/dev/null || break; sleep 0.1; done
+    rm -rf "$2" "$(dirname "$4")"
+    ;;
+  *) fail 'use test-db.sh start, or test-db.sh stop FOLDER PID SOCKET' ;;
+esac
