@@ -102,7 +102,7 @@ start_db() {
   setsid "$(mariadbd_path)" --no-defaults $(db_user_flag) --datadir="$folder/db" --socket="$DB_SOCKET" --pid-file="$folder/db.pid" \
     --log-error="$folder/db.log" --skip-networking --skip-name-resolve --skip-log-bin --default-time-zone=+00:00 \
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci --innodb-buffer-pool-size=128M \
-    --transaction-isolation=READ-COMMITTED "$@" >/dev/null 2>&1 </dev/null 9>&- &
+    "$@" >/dev/null 2>&1 </dev/null 9>&- &
   DB_PID=$!
   local i
   for i in $(seq 1 300); do

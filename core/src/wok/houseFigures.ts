@@ -14,7 +14,7 @@ export const HOUSE_S = {
   eggPerG: 0.08,
   takeOut: 6,
   eggWellBase: 18,
-  eggOnTop: 90,
+  eggOnTop: 60,
   readyProtein: 45,
   riceBase: 75,
   ricePerG: 0.06,

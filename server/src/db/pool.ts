@@ -7,7 +7,8 @@ export type DatabaseAddress = { socketPath: string; user: string; database: stri
 const SQL_MODE =
   'STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'
 
-/** A pool on the project's own MariaDB, reached through its socket; every connection is strict and in UTC. */
+/** A pool on the project's own MariaDB, reached through its socket; every connection is strict, in UTC, and reads what is
+ * committed, so that what was locked is seen as it is now. */
 export function openPool({ socketPath, user, database }: DatabaseAddress, extra: PoolOptions = {}): Pool {
   const pool = mysql.createPool({
     socketPath,
@@ -21,6 +22,7 @@ export function openPool({ socketPath, user, database }: DatabaseAddress, extra:
   })
   pool.on('connection', (connection) => {
     connection.query(`SET SESSION sql_mode = '${SQL_MODE}', time_zone = '+00:00'`)
+    connection.query('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED')
   })
   return pool
 }

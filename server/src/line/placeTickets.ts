@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid'
 import { announce } from '../db/outbox'
 import { codeOf } from '../db/pool'
 import { Problem } from '../http/problems'
-import { findTicket, insertTicket } from './tickets.sql'
+import { findTicket, insertTicket, lockKitchen } from './tickets.sql'
 
 /** A ticket with every id in place, so that a retried transaction writes the same one. */
 export function withIds(ticket: NewTicket) {
@@ -24,10 +24,11 @@ export async function placeTickets(
   tickets: readonly TicketWithIds[],
   nowMs: number,
 ): Promise<Ticket[]> {
+  await lockKitchen(connection, kitchenId)
   const placed: Ticket[] = []
   for (const ticket of tickets) {
     if (!(await findTicket(connection, kitchenId, ticket.id))) {
-      await insertOnce(connection, kitchenId, ticket, nowMs)
+      await insertNew(connection, kitchenId, ticket, nowMs)
       await announce(connection, kitchenId, nowMs, [{ topic: 'tickets', key: ticket.id }])
     }
     const saved = await findTicket(connection, kitchenId, ticket.id)
@@ -36,12 +37,11 @@ export async function placeTickets(
   return placed
 }
 
-async function insertOnce(connection: PoolConnection, kitchenId: string, ticket: TicketWithIds, nowMs: number) {
+async function insertNew(connection: PoolConnection, kitchenId: string, ticket: TicketWithIds, nowMs: number) {
   try {
     await insertTicket(connection, kitchenId, { ...ticket, placedAtMs: nowMs })
   } catch (error) {
     if (codeOf(error) !== 'ER_DUP_ENTRY') throw error
-    if (await findTicket(connection, kitchenId, ticket.id)) return
     throw new Problem('id-taken', {
       detail: 'an item id of this ticket belongs to another ticket: make new ids (UUIDv7)',
     })

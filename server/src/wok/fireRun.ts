@@ -34,6 +34,7 @@ export async function fireRun(
   fire: FireRun,
   nowMs: number,
 ): Promise<Run> {
+  const station = await lockStation(connection, kitchen.id, fire.stationId)
   const before = await findRun(connection, kitchen.id, fire.id)
   if (before) return before
   refuseFuture(fire.firedAtMs, nowMs)
@@ -44,7 +45,13 @@ export async function fireRun(
       values: { dish: fire.dishId },
     })
   }
-  await checkStation(connection, kitchen, fire, dish, nowMs)
+  if (!station) {
+    throw new Problem('unknown-station', {
+      detail: `no station "${fire.stationId}": use one of ${kitchen.stations.map((one) => one.id).join(', ')}`,
+    })
+  }
+  checkStation(station, fire, dish)
+  if (!fire.isUnconfirmed) await checkStationFree(connection, kitchen, fire, station.name, nowMs)
   const ids = fire.parts.map((part) => part.itemId)
   const items = await lockItems(connection, kitchen.id, ids)
   checkAllergy(fire, items)
@@ -93,13 +100,9 @@ export function refuseFuture(atMs: number, nowMs: number): void {
   })
 }
 
-async function checkStation(connection: PoolConnection, kitchen: Kitchen, fire: FireRun, dish: Dish, nowMs: number) {
-  const station = await lockStation(connection, kitchen.id, fire.stationId)
-  if (!station) {
-    throw new Problem('unknown-station', {
-      detail: `no station "${fire.stationId}": use one of ${kitchen.stations.map((one) => one.id).join(', ')}`,
-    })
-  }
+type LockedStation = NonNullable<Awaited<ReturnType<typeof lockStation>>>
+
+function checkStation(station: LockedStation, fire: FireRun, dish: Dish): void {
   if (station.kind !== dish.stationKind) {
     throw new Problem('wrong-station', {
       detail: `${dish.name} is cooked on a ${dish.stationKind}, ${station.name} is a ${station.kind}: choose another station`,
@@ -113,14 +116,23 @@ async function checkStation(connection: PoolConnection, kitchen: Kitchen, fire: 
       values: { station: station.name, cap: station.capPortions, portions },
     })
   }
+}
+
+async function checkStationFree(
+  connection: PoolConnection,
+  kitchen: Kitchen,
+  fire: FireRun,
+  stationName: string,
+  nowMs: number,
+): Promise<void> {
   const busyId = await openRunIdAt(connection, kitchen.id, fire.stationId)
-  if (busyId === null || fire.isUnconfirmed) return
+  if (busyId === null) return
   await lockRun(connection, kitchen.id, busyId)
   const busy = await findRun(connection, kitchen.id, busyId)
   if (busy && (await settleRun(connection, kitchen.id, busy, nowMs)).state === 'open') {
     throw new Problem('station-busy', {
-      detail: `${station.name} still has ${busy.dishName}: finish or stop that run first`,
-      values: { station: station.name, dish: busy.dishName, runId: busy.id },
+      detail: `${stationName} still has ${busy.dishName}: finish or stop that run first`,
+      values: { station: stationName, dish: busy.dishName, runId: busy.id },
     })
   }
 }

@@ -12,7 +12,14 @@ import { prepareDemo } from '../demo/prepareDemo'
 import { migrate } from '../migrate'
 import { openPool } from '../pool'
 
-export type TestKitchen = { app: OpenAPIHono; pool: Pool; kitchenId: string; clock: TestClock; follower: LiveFollower; close: () => Promise<void> }
+export type TestKitchen = {
+  app: OpenAPIHono
+  pool: Pool
+  kitchenId: string
+  clock: TestClock
+  follower: LiveFollower
+  close: () => Promise<void>
+}
 
 /** A fresh database with the sample kitchen, and the real application on it, without history unless asked for. */
 export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
@@ -37,21 +44,39 @@ export async function send(app: OpenAPIHono, method: string, path: string, body?
   const isJson = type === 'application/json' && typeof body !== 'string'
   const response = await app.request(`/api${path}`, {
     method,
-    ...(body !== undefined && { body: isJson ? JSON.stringify(body) : (body as BodyInit), headers: { 'content-type': type } }),
+    ...(body !== undefined && {
+      body: isJson ? JSON.stringify(body) : (body as BodyInit),
+      headers: { 'content-type': type },
+    }),
   })
   const text = await response.text()
   const isJsonAnswer = (response.headers.get('content-type') ?? '').includes('json')
-  return { status: response.status, headers: response.headers, text, json: (isJsonAnswer ? JSON.parse(text) : null) as never }
+  return {
+    status: response.status,
+    headers: response.headers,
+    text,
+    json: (isJsonAnswer ? JSON.parse(text) : null) as never,
+  }
 }
 
-export const newTicket = (dishId: string, portions: number, promisedAtMs: number, change: Partial<NewTicketBody['items'][number]> = {}): NewTicketBody => ({
+export const newTicket = (
+  dishId: string,
+  portions: number,
+  promisedAtMs: number,
+  change: Partial<NewTicketBody['items'][number]> = {},
+): NewTicketBody => ({
   id: TicketId.parse(newId()),
   promisedAtMs,
   items: [{ id: ItemId.parse(newId()), dishId, portions, ...change }],
 })
 
 /** What a device sends to fire whole lines of tickets as one batch. */
-export const fireOf = (tickets: readonly Ticket[], stationId: string, firedAtMs: number, change: Partial<FireRun> = {}): FireRun => {
+export const fireOf = (
+  tickets: readonly Ticket[],
+  stationId: string,
+  firedAtMs: number,
+  change: Partial<FireRun> = {},
+): FireRun => {
   const items = tickets.flatMap((ticket) => ticket.items.map((item) => ({ ticket, item })))
   const first = items[0]
   if (!first) throw new RangeError('nothing to fire')
@@ -79,6 +104,17 @@ export const fireOf = (tickets: readonly Ticket[], stationId: string, firedAtMs:
   }
 }
 
-type Word = RunEvent extends infer T ? (T extends RunEvent ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'> : never) : never
+type Word = RunEvent extends infer T
+  ? T extends RunEvent
+    ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'>
+    : never
+  : never
 export const eventOf = (run: Pick<Run, 'id'>, atMs: number, word: Word): RunEvent =>
-  ({ id: EventId.parse(newId()), runId: run.id, deviceId: 'phone', atMs: Math.round(atMs), counter: 0, ...word }) as RunEvent
+  ({
+    id: EventId.parse(newId()),
+    runId: run.id,
+    deviceId: 'phone',
+    atMs: Math.round(atMs),
+    counter: 0,
+    ...word,
+  }) as RunEvent

@@ -1,0 +1,60 @@
+import { Run, RunPage } from 'contract/run'
+import { parse } from 'csv-parse/sync'
+import { openTestKitchen, send, type TestKitchen } from '../db/testing/testKitchen'
+import { runCsv, runsCsv } from './runs.csv'
+
+let kitchen: TestKitchen
+beforeAll(async () => void (kitchen = await openTestKitchen(2)), 60_000)
+afterAll(() => kitchen.close())
+
+const page = async (before = '') =>
+  RunPage.parse((await send(kitchen.app, 'GET', `/record/runs${before && `?before=${before}`}`)).json)
+
+test('pages go back in time without a gap or a repeat', async () => {
+  const first = await page()
+  const second = await page(first.next!)
+  const all = [...first.runs, ...second.runs]
+  expect(new Set(all.map((run) => run.id)).size).toBe(all.length)
+  const times = all.map((run) => run.firedAtMs)
+  expect(times).toEqual([...times].sort((a, b) => b - a))
+  expect((await send(kitchen.app, 'GET', '/record/runs?before=nonsense')).status).toBe(422)
+})
+
+test('the CSV holds what the list holds, in a form another reader takes', async () => {
+  const answer = await send(kitchen.app, 'GET', '/record/runs.csv')
+  expect(answer.headers.get('content-type')).toBe('text/csv; charset=utf-8')
+  expect(answer.headers.get('content-disposition')).toContain('okazu-runs.csv')
+  const rows = parse(answer.text, { columns: true }) as Record<string, string>[]
+  const { runs } = await page()
+  expect(rows[0]).toMatchObject({ run: runs[0]!.id, dish: runs[0]!.dishName, portions: String(runs[0]!.portions) })
+  expect(rows.length).toBeGreaterThan(runs.length)
+})
+
+test("a run's CSV adds up to the batch: what went in is what the score says", async () => {
+  const { runs } = await page()
+  const run = Run.parse((await send(kitchen.app, 'GET', `/runs/${runs[0]!.id}`)).json)
+  const rows = parse((await send(kitchen.app, 'GET', `/runs/${run.id}/steps.csv`)).text, { columns: true }) as Record<
+    string,
+    string
+  >[]
+  const massG = rows
+    .filter((row) => row['motion'] === 'in' || row['motion'] === 'plate')
+    .reduce((sum, row) => sum + Number(row['massG']), 0)
+  expect(Math.abs(massG - run.score.batchMassG)).toBeLessThan(0.1 * rows.length)
+})
+
+test('a name that a spreadsheet would take for a formula stays text', async () => {
+  const { runs } = await page()
+  const evil = { ...runs[0]!, dishName: '=HYPERLINK("http://x")' }
+  const rows = parse(runsCsv([evil]), { columns: true }) as Record<string, string>[]
+  expect(rows[0]!['dish']).toBe('\'=HYPERLINK("http://x")')
+  const run = Run.parse((await send(kitchen.app, 'GET', `/runs/${runs[0]!.id}`)).json)
+  expect(runCsv(run, 0)).toContain('\r\n')
+})
+
+test('the sample history is alive: late and punctual runs, checks answered, every run over', async () => {
+  const { runs } = await page()
+  expect(runs.every((run) => run.state === 'finished')).toBe(true)
+  expect(runs.some((run) => (run.actualS ?? 0) > run.plannedS)).toBe(true)
+  expect(new Set(runs.map((run) => run.stationId)).size).toBe(3)
+})
