@@ -12,6 +12,7 @@ const Environment = z.object({
   OKAZU_DB_USER: z.string().default('root'),
   OKAZU_DB_NAME: z.string().regex(/^\w+$/).default('okazu'),
   OKAZU_WEB: z.string().default('app/dist'),
+  OKAZU_DEMO_EVENINGS: z.coerce.number().int().min(0).max(400).default(2),
   OKAZU_TEST_CLOCK: z.literal('1').optional(),
   OKAZU_LOG: z.enum(['info', 'warn', 'error', 'silent']).default('info'),
 })
@@ -24,7 +25,7 @@ const clock = env.OKAZU_TEST_CLOCK ? testClock() : null
 const migrations = await migrate(address, new URL('./db/migrations/', import.meta.url))
 if (migrations.length > 0) log.info({ migrations }, 'migrated')
 const pool = openPool(address)
-const kitchenId = await prepareDemo(pool, Date.now())
+const kitchenId = await prepareDemo(pool, Date.now(), env.OKAZU_DEMO_EVENINGS)
 const server = await startServer({ pool, kitchenId, port: env.OKAZU_PORT, webFolder: env.OKAZU_WEB, log, clock }).catch(
   async (error: unknown) => {
     await pool.end()

@@ -35,7 +35,7 @@ export async function startServer({
   const now = clock?.now ?? Date.now
   const follower = new LiveFollower(pool, kitchenId, log)
   const app = createApp({ pool, now, kitchenId, changed: follower.wake }, follower, log)
-  if (clock) mountTestClock(app, clock)
+  if (clock) mountTestClock(app, clock, { pool, kitchenId, changed: follower.wake })
   serveApp(app, webFolder)
   await follower.start()
   const kitchen = await findKitchen(pool, kitchenId)

@@ -114,9 +114,9 @@ export function HoldButton(props: Omit<ButtonProps, 'onPress'> & { onHeld: () =>
   const begin = () => {
     wasTouched.current = true
     if (timer.current) return
-    let ms = 0
+    const begunMs = performance.now()
     timer.current = setInterval(() => {
-      ms += HOLD_STEP_MS
+      const ms = performance.now() - begunMs
       setHeldMs(ms)
       if (ms < HOLD_MS) return
       release()
@@ -138,7 +138,7 @@ export function HoldButton(props: Omit<ButtonProps, 'onPress'> & { onHeld: () =>
     >
       <View
         className="absolute bottom-0 left-0 top-0 bg-line opacity-60"
-        style={{ width: `${(heldMs / HOLD_MS) * 100}%` }}
+        style={{ width: `${Math.min(1, heldMs / HOLD_MS) * 100}%` }}
       />
       {props.icon}
       <Text size={isTall ? 'title' : 'step'} weight="bold" tone={tone} className="text-center">

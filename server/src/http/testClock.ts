@@ -1,5 +1,8 @@
 import type { OpenAPIHono } from '@hono/zod-openapi'
 import { z } from 'zod'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
+import type { Services } from './context'
 
 export type TestClock = { now: () => number; moveToMs: (nowMs: number) => void }
 
@@ -9,11 +12,20 @@ export function testClock(): TestClock {
   return { now: () => Date.now() + offsetMs, moveToMs: (nowMs) => void (offsetMs = nowMs - Date.now()) }
 }
 
-/** Only for a server started with OKAZU_TEST_CLOCK=1: lets a browser test move the kitchen's time with the page's. */
-export function mountTestClock(app: OpenAPIHono, clock: TestClock): void {
+/**
+ * Only for a server started with OKAZU_TEST_CLOCK=1: moves the kitchen's time, and lets every open screen ask again, so
+ * that it takes the new time.
+ */
+export function mountTestClock(
+  app: OpenAPIHono,
+  clock: TestClock,
+  { pool, kitchenId, changed }: Pick<Services, 'pool' | 'kitchenId' | 'changed'>,
+): void {
   app.put('/api/test-clock', async (c) => {
     const { nowMs } = z.object({ nowMs: z.number() }).parse(await c.req.json())
     clock.moveToMs(nowMs)
+    await inTransaction(pool, (connection) => announce(connection, kitchenId, nowMs, [{ topic: 'kitchen', key: '' }]))
+    changed()
     return c.json({ nowMs: clock.now() })
   })
 }

@@ -1,0 +1,155 @@
+import { readFileSync } from 'node:fs'
+import { expect, fireFirst, step, test } from './kitchen'
+
+test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, open, context }) => {
+  const page = await open('/line')
+  await expect(page.getByText(/portions waiting|Waiting, \d+ portions/).first()).toBeVisible()
+  const before = (await kitchen.tickets()).length
+
+  await test.step('a new ticket in a few taps', async () => {
+    await page.getByRole('button', { name: 'Add ticket' }).click()
+    await page.getByRole('button', { name: /^Duck and pickled greens/ }).click()
+    await page.getByRole('button', { name: /^Duck and pickled greens/ }).click()
+    await page.getByRole('checkbox', { name: 'less salt' }).click()
+    await expect(page.getByRole('button', { name: /Send, allergy not asked/ })).toBeVisible()
+    await page.getByRole('checkbox', { name: 'none' }).click()
+    await page.getByRole('radio', { name: 'hatch' }).click()
+    await page.getByRole('button', { name: /^Send, 2 duck, less salt/ }).click()
+    await page.waitForURL(/\/line$/)
+    await expect.poll(async () => (await kitchen.tickets()).length).toBe(before + 1)
+    const [ticket] = (await kitchen.tickets()).filter((one) => one.source === 'hand')
+    expect(ticket).toMatchObject({
+      kind: 'take',
+      items: [{ dishId: 'duck', portions: 2, modifiers: ['less-salt'], allergies: [] }],
+    })
+  })
+
+  await test.step('the amounts of the proposed batch, then fire', async () => {
+    if ((page.viewportSize()?.width ?? 0) < 900) await page.getByRole('button', { name: 'Show amounts' }).click()
+    await expect(page.getByText('660 g').last()).toBeVisible()
+    if ((page.viewportSize()?.width ?? 0) < 900) await page.getByRole('button', { name: 'Close' }).click()
+  })
+  const runId = await fireFirst(page)
+  const run = await kitchen.run(runId)
+  expect(run).toMatchObject({ dishId: 'duck', stationId: 'ring-a', handsFree: true })
+
+  await test.step('the score goes on by itself at the planned second', async () => {
+    await kitchen.pass(context, 30)
+    await expect(step(page)).toHaveText('Oil in')
+    await kitchen.pass(context, 5)
+    await expect(step(page)).toHaveText('Egg in')
+    await expect(page.getByText('106 g').first()).toBeVisible()
+    await expect(page.getByText(/2 eggs/).first()).toBeVisible()
+  })
+
+  await test.step('a safety check waits for the cook; the pedal is the word', async () => {
+    await kitchen.pass(context, 60)
+    await expect(step(page)).toHaveText('Egg out')
+    await kitchen.pass(context, 30)
+    await expect(step(page)).toHaveText('Egg out')
+    await expect(page.getByText('waits for your word').first()).toBeVisible()
+    await page.keyboard.press('Space')
+    await expect(step(page)).not.toHaveText('Egg out')
+  })
+
+  await test.step('+10 s, and Done by hand, to the end', async () => {
+    await page.getByRole('button', { name: '+10 s' }).click()
+    await expect(page.getByText(/^\+10 s: .* moves to/)).toBeVisible()
+    await kitchen.pass(context, 400)
+    await expect(step(page)).toHaveText('Hot through?')
+    await page.getByRole('button', { name: /^Yes, it is/ }).click()
+    await expect(step(page)).toHaveText('Flame off')
+    await kitchen.pass(context, 30)
+    await expect(step(page)).toHaveText('Up')
+    await expect.poll(async () => (await kitchen.run(runId)).state).toBe('finished')
+  })
+
+  await test.step('the record has plan and run, checks, lot and tickets', async () => {
+    await page.getByRole('button', { name: 'See the record' }).click()
+    await expect(page.getByText(/^plan 5:0\d/)).toBeVisible()
+    await expect(page.getByText(/egg, 63 °C: said at/)).toBeVisible()
+    await expect(page.getByText(/rice, 74 °C: said at/)).toBeVisible()
+    await expect(page.getByText('R-17').first()).toBeVisible()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'This run as CSV' }).click()
+    const csv = readFileSync(await (await download).path(), 'utf8')
+    expect(csv.split('\r\n')[0]).toBe(
+      'step,action,heat,plannedStartS,actualStartS,lateS,endedBy,component,motion,massG,measuredG,check',
+    )
+    expect(csv).toContain('light soy,in,19.8')
+  })
+
+  await test.step('the run stands in the list, and its portions are off the line', async () => {
+    await page.goto(kitchen.url + '/record')
+    await expect(page.getByRole('link', { name: /Duck and pickled greens/ }).first()).toBeVisible()
+    expect(
+      (await kitchen.tickets())
+        .flatMap((ticket) => ticket.items)
+        .some((item) => item.firedPortions > item.donePortions),
+    ).toBe(false)
+  })
+})
+
+test('trouble: the remedy is read at once, noted with a tap, taken back with undo; stop is held', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  await kitchen.pass(context, 36)
+  await page.getByRole('button', { name: 'Trouble' }).click()
+  await expect(page.getByText('Wok off the ring, do not scrape.')).toBeVisible()
+  await page.getByRole('button', { name: /^Burning/ }).click()
+  await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['trouble'])
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect
+    .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind))
+    .toEqual(['trouble', 'undone'])
+
+  await page.getByRole('button', { name: 'Trouble' }).click()
+  await page.getByRole('button', { name: /^oil, / }).click()
+  await expect
+    .poll(async () => (await kitchen.run(runId)).events.at(-1))
+    .toMatchObject({ trouble: 'forgot', componentId: 'oil' })
+
+  await page.getByRole('button', { name: 'Trouble' }).click()
+  const stop = page.getByRole('button', { name: /^Stop/ })
+  const box = await stop.boundingBox()
+  await page.mouse.move(box!.x + 20, box!.y + 20)
+  await page.mouse.down()
+  await kitchen.pass(context, 0.3)
+  await page.mouse.up()
+  expect((await kitchen.run(runId)).state).toBe('open')
+  await page.mouse.down()
+  await kitchen.pass(context, 1.5)
+  await page.mouse.up()
+  await expect(step(page)).toHaveText('Stopped')
+  await expect.poll(async () => (await kitchen.run(runId)).state).toBe('stopped')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(step(page)).not.toHaveText('Stopped')
+  await expect.poll(async () => (await kitchen.run(runId)).state).toBe('open')
+})
+
+test('with hands-free off the score waits for Done', async ({ kitchen, open, context }) => {
+  const setup = await open('/setup')
+  await setup.getByRole('radiogroup', { name: 'Hands-free' }).getByRole('radio', { name: 'off' }).click()
+  await setup.close()
+  const page = await open('/line')
+  await fireFirst(page)
+  await kitchen.pass(context, 90)
+  await expect(step(page)).toHaveText('Heat the wok')
+  await page.keyboard.press('Enter')
+  await expect(step(page)).toHaveText('Oil in')
+})
+
+test('an allergy stands alone, is read aloud, washed for, and cooked without', async ({ kitchen, open }) => {
+  const page = await open('/line')
+  await page.getByRole('button', { name: /Duck and pickled greens, 1 portion, Ring B/ }).click()
+  await expect(page.getByText(/egg allergy: say it aloud/)).toBeVisible()
+  const runId = await fireFirst(page)
+  await expect(page.getByText('Full wash first, egg off')).toBeVisible()
+  const run = await kitchen.run(runId)
+  expect(run.allergies).toEqual(['egg'])
+  expect(run.score.steps.flatMap((one) => one.entries).some((entry) => entry.componentId === 'egg')).toBe(false)
+})

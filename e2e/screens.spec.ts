@@ -1,0 +1,194 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, fireFirst, step, test, type Kitchen } from './kitchen'
+
+test.use({ evenings: 1 })
+
+const SCREENS = [
+  '/line',
+  '/line/add',
+  '/wok',
+  '/record',
+  '/book',
+  '/book/duck',
+  '/setup',
+  '/setup/parts',
+  '/nowhere',
+] as const
+
+async function settings(page: Page, changes: object): Promise<void> {
+  await page.addInitScript((kept) => localStorage.setItem('okazu.settings', JSON.stringify(kept)), changes)
+}
+
+async function seriousFindings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations
+    .filter((one) => one.impact === 'serious' || one.impact === 'critical')
+    .map(
+      (one) =>
+        `${one.id}: ${one.nodes
+          .slice(0, 3)
+          .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
+          .join(' | ')}`,
+    )
+}
+
+const ready = (page: Page) =>
+  expect(page.getByRole('heading', { level: 1 }).or(page.getByText('Nothing at this address')).first()).toBeVisible()
+
+for (const theme of ['steel', 'paper'] as const) {
+  test(`no serious accessibility finding on any screen, ${theme}`, async ({ kitchen, open }) => {
+    test.setTimeout(120_000)
+    const page = await open('/setup')
+    await settings(page, { theme })
+    for (const path of SCREENS) {
+      await page.goto(kitchen.url + path)
+      await ready(page)
+      expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe(theme)
+      expect(await seriousFindings(page), path).toEqual([])
+    }
+    await page.goto(`${kitchen.url}/line`)
+    const runId = await fireFirst(page)
+    expect(await seriousFindings(page), 'cook').toEqual([])
+    await page.getByRole('button', { name: 'Trouble' }).click()
+    expect(await seriousFindings(page), 'trouble').toEqual([])
+    await page.goto(`${kitchen.url}/record/${runId}`)
+    await ready(page)
+    expect(await seriousFindings(page), 'record of a run').toEqual([])
+    await page.goto(`${kitchen.url}/line/add`)
+    await page.getByRole('button', { name: /^Duck and pickled greens/ }).click()
+    expect(await seriousFindings(page), 'add, a dish chosen').toEqual([])
+  })
+}
+
+/** What is data and not the interface's words: names of the kitchen's own, as the API gives them. */
+async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
+  const texts = await Promise.all(
+    ['/kitchen', '/dishes', '/tickets', '/record/runs'].map(async (path) =>
+      (await fetch(`${kitchen.url}/api${path}`)).text(),
+    ),
+  )
+  return new Set(texts.join(' ').match(/[A-Za-z]+/g) ?? [])
+}
+const UNITS = ['g', 'kg', 's', 'mL', 'tbsp', 'C', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Sept', 'Oct', 'Nov', 'Dec']
+
+async function strangeWords(page: Page, known: Set<string>): Promise<string[]> {
+  const texts = await page.evaluate(() => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    const found: string[] = []
+    while (walker.nextNode()) {
+      const parent = walker.currentNode.parentElement
+      if (parent?.closest('script, style, noscript')) continue
+      found.push(walker.currentNode.textContent ?? '')
+    }
+    document.querySelectorAll('[aria-label]').forEach((one) => found.push(one.getAttribute('aria-label') ?? ''))
+    return found
+  })
+  const words = texts.flatMap((text) => text.match(/(?<![\p{L}])[A-Za-z]{2,}(?![\p{L}])/gu) ?? [])
+  const allowed = new Set([...known, ...UNITS, ...MONTHS])
+  const isKnown = (word: string) =>
+    allowed.has(word) || allowed.has(word.toLowerCase()) || allowed.has(word.charAt(0).toLowerCase() + word.slice(1))
+  return [...new Set(words)].filter((word) => !isKnown(word))
+}
+
+/** Elements whose words are cut off: wider or higher than the box that clips them, or beyond the window. */
+async function clipped(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const cut: string[] = []
+    document.querySelectorAll<HTMLElement>('[dir="auto"]').forEach((one) => {
+      const box = one.getBoundingClientRect()
+      if (box.width === 0 || one.closest('[role=img]')) return
+      const style = getComputedStyle(one)
+      const isEllipsis = style.textOverflow === 'ellipsis' || style.webkitLineClamp !== 'none'
+      const isWider = one.scrollWidth > one.clientWidth + 1 && style.overflow === 'hidden' && !isEllipsis
+      if (isWider || box.left < -1 || box.right > window.innerWidth + 1)
+        cut.push(`${one.textContent?.slice(0, 40)} ${Math.round(box.left)}-${Math.round(box.right)}`)
+    })
+    return cut
+  })
+}
+
+test('in a locale two fifths longer, nothing is hard-coded and nothing clips', async ({ kitchen, open }) => {
+  test.setTimeout(120_000)
+  const page = await open('/setup')
+  await settings(page, { words: 'pseudo' })
+  const known = await dataWords(kitchen)
+  const { runs } = (await (await fetch(`${kitchen.url}/api/record/runs`)).json()) as { runs: { id: string }[] }
+  const paths = [...SCREENS.filter((path) => path !== '/book'), `/record/${runs[0]!.id}`]
+  for (const path of paths) {
+    await page.goto(kitchen.url + path)
+    await expect(page.getByText(/~/).first()).toBeVisible()
+    await page.waitForTimeout(400)
+    expect(await strangeWords(page, known), path).toEqual([])
+    expect(await clipped(page), path).toEqual([])
+  }
+  await page.goto(`${kitchen.url}/line`)
+  await page.getByRole('button', { name: /^Ƒîŕé/ }).last().click()
+  await page.waitForURL(/\/wok\//)
+  await expect(step(page)).toBeVisible()
+  expect(await strangeWords(page, known), 'cook').toEqual([])
+  expect(await clipped(page), 'cook').toEqual([])
+})
+
+test('a run is cooked by keyboard alone, from the line on', async ({ open }) => {
+  const page = await open('/line')
+  const fire = page.getByRole('button', { name: /^Fire duck/ }).last()
+  await expect(fire).toBeVisible()
+  for (let n = 0; n < 60 && !(await fire.evaluate((one) => one === document.activeElement)); n += 1)
+    await page.keyboard.press('Tab')
+  await expect(fire).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(step(page)).toHaveText('Heat the wok')
+  await page.keyboard.press('Space')
+  await expect(step(page)).toHaveText('Oil in')
+})
+
+test('the layout stands under the strict content policy; targets at the station are large', async ({ open }) => {
+  const page = await open('/line')
+  await fireFirst(page)
+  const done = await page.getByRole('button', { name: /^Done/ }).boundingBox()
+  expect(done!.height).toBeGreaterThanOrEqual(96)
+  expect(done!.y + done!.height).toBeGreaterThan((page.viewportSize()?.height ?? 0) - 40)
+  for (const name of ['+10 s', 'Trouble']) {
+    const box = await page.getByRole('button', { name }).boundingBox()
+    expect(Math.min(box!.width, box!.height)).toBeGreaterThanOrEqual(56)
+  }
+  const clock = await page.getByRole('timer').boundingBox()
+  expect(clock!.height).toBeGreaterThanOrEqual(90)
+  expect(await page.evaluate(() => document.fonts.check('16px "Archivo Variable"'))).toBe(true)
+  const isScrolling = await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)
+  expect(isScrolling).toBe(false)
+})
+
+test('the record pages on, and its list downloads as CSV', async ({ open }) => {
+  const page = await open('/record')
+  await expect(page.getByRole('link', { name: /portion/ }).first()).toBeVisible()
+  const download = page.waitForEvent('download')
+  await page
+    .getByRole('button', { name: /^Download CSV/ })
+    .first()
+    .click()
+  expect((await download).suggestedFilename()).toBe('okazu-runs.csv')
+})
+
+test('sixty tickets and a very long name leave the line usable', async ({ kitchen, open }) => {
+  const long = `Grandmother's ${'very '.repeat(18)}long rice`
+  const csv = 'name,role,state,cut,g per 100 g rice\nrice,rice,cooked,,100\noil,fat,fresh,,4\n'
+  await fetch(`${kitchen.url}/api/dishes/import?name=${encodeURIComponent(long)}`, {
+    method: 'POST',
+    body: csv,
+    headers: { 'content-type': 'text/csv' },
+  })
+  const tickets = Array.from({ length: 60 }, (_, n) => ({
+    items: [{ dishId: n % 2 ? 'duck' : 'plain', portions: 1 + (n % 3) }],
+    promisedAtMs: kitchen.now() + (n + 5) * 60_000,
+  }))
+  expect((await kitchen.post('/tickets', tickets)).status).toBe(201)
+  const page = await open('/line')
+  await expect(page.getByRole('button', { name: /^Fire / }).last()).toBeVisible()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)).toBe(false)
+  await page.goto(`${kitchen.url}/book`)
+  await expect(page.getByText(long)).toBeVisible()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)).toBe(false)
+})

@@ -1,0 +1,142 @@
+import type { Page } from '@playwright/test'
+import { expect, fireButton, fireFirst, step, test } from './kitchen'
+
+/** The application's own files are on the device: from here on it opens without a network. */
+const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+
+test('reload in mid-run: the same step, the same second, nothing said is lost', async ({ kitchen, open, context }) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  await kitchen.pass(context, 36)
+  await page.getByRole('button', { name: '+10 s' }).click()
+  await page.reload()
+  await expect(step(page)).toHaveText('Egg in')
+  await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['later'])
+})
+
+test('the network goes in mid-run, the page is reloaded without it, and comes back', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  await shellKept(page)
+  await kitchen.pass(context, 36)
+  await expect(step(page)).toHaveText('Egg in')
+  await page.waitForTimeout(600)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: /^Done/ }).click()
+  await expect(step(page)).toHaveText('Egg out')
+  await expect(page.getByText(/^No network: the run goes on, 1 kept here/)).toBeVisible()
+  await page.getByRole('button', { name: /^Yes, it is/ }).click()
+  await page.reload()
+  await expect(page.getByText(/^No network: the run goes on, 2 kept here/)).toBeVisible()
+  await expect(step(page)).not.toHaveText('Egg out')
+  expect((await kitchen.run(runId)).events).toEqual([])
+  await context.setOffline(false)
+  await kitchen.pass(context, 5)
+  await expect
+    .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind), { timeout: 20_000 })
+    .toEqual(['done', 'done'])
+})
+
+test('fired without a network: the run starts here and is known to the kitchen later', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  await expect(fireButton(page).last()).toBeVisible()
+  await shellKept(page)
+  await context.setOffline(true)
+  const runId = await fireFirst(page)
+  await expect(page.getByText('Fired without a network: not yet known to the kitchen')).toBeVisible()
+  await kitchen.pass(context, 31)
+  await expect(step(page)).toHaveText('Oil in')
+  expect(await kitchen.openRuns()).toEqual([])
+  await context.setOffline(false)
+  await kitchen.pass(context, 5)
+  await expect
+    .poll(async () => (await kitchen.openRuns()).map((run) => run.id as string), { timeout: 20_000 })
+    .toEqual([runId])
+  await expect(page.getByText('Fired without a network: not yet known to the kitchen')).toBeHidden()
+})
+
+test('a second tab opens the same run: both show what either says', async ({ kitchen, open, context }) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  const other = await open(`/wok/${runId}`)
+  await expect(step(other)).toHaveText('Heat the wok')
+  await other.getByRole('button', { name: /^Done/ }).click()
+  await expect(step(other)).toHaveText('Oil in')
+  await expect(step(page)).toHaveText('Oil in')
+  await kitchen.pass(context, 6)
+  await expect(step(page)).toHaveText('Egg in')
+  await expect(step(other)).toHaveText('Egg in')
+})
+
+test('the server is killed (-9) in mid-run and started again', async ({ kitchen, open, context }) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  await page.getByRole('button', { name: '+10 s' }).click()
+  await expect.poll(async () => (await kitchen.run(runId)).events.length).toBe(1)
+  await kitchen.kill()
+  await page.getByRole('button', { name: '+10 s' }).click()
+  await page.getByRole('button', { name: /^Done/ }).click()
+  await expect(step(page)).toHaveText('Oil in')
+  await kitchen.start()
+  await context.clock.fastForward(3000)
+  await expect
+    .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind), { timeout: 20_000 })
+    .toEqual(['later', 'later', 'done'])
+  await expect(step(page)).toHaveText(/Oil in|Egg in/)
+})
+
+test('a double tap on Fire is one run; on Done it is one step', async ({ kitchen, open }) => {
+  const page = await open('/line')
+  await fireButton(page).last().dblclick()
+  await page.waitForURL(/\/wok\//)
+  expect(await kitchen.openRuns()).toHaveLength(1)
+})
+
+test('a ticket added without a network is kept and sent later', async ({ kitchen, open, context }) => {
+  const page = await open('/line/add')
+  await page.getByRole('button', { name: /^House plain rice/ }).click()
+  await page.getByRole('checkbox', { name: 'none' }).click()
+  await shellKept(page)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: /^Send, 1 plain/ }).click()
+  await expect(page.getByText('No network', { exact: true }).first()).toBeVisible()
+  await page.waitForTimeout(300)
+  await context.setOffline(false)
+  await kitchen.pass(context, 5)
+  await expect
+    .poll(async () => (await kitchen.tickets()).filter((ticket) => ticket.source === 'hand').length, {
+      timeout: 20_000,
+    })
+    .toBe(1)
+})
+
+test('two devices fire the same ticket: the second is told, and led on', async ({ kitchen, open }) => {
+  const first = await open('/line')
+  const second = await open('/line')
+  await expect(fireButton(second).last()).toBeVisible()
+  await fireFirst(first)
+  await expect(second.getByRole('button', { name: /^Open duck/i }).first()).toBeVisible()
+  expect(await kitchen.openRuns()).toHaveLength(1)
+})
+
+test("a device whose clock is hours off cooks by the kitchen's time and says so", async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  await context.clock.fastForward(3 * 3_600_000)
+  await kitchen.post('/tickets', { items: [{ dishId: 'plain', portions: 1 }], promisedAtMs: kitchen.now() + 600_000 })
+  await expect(page.getByText(/This device is 180 min off/)).toBeVisible()
+  const runId = await fireFirst(page)
+  const run = await kitchen.run(runId)
+  expect(Math.abs(run.firedAtMs - kitchen.now())).toBeLessThan(5000)
+})

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test'
+
+const launchOptions = {
+  executablePath: process.env['OKAZU_CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+}
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  forbidOnly: true,
+  globalSetup: './e2e/startDatabase.ts',
+  use: { launchOptions, trace: 'retain-on-failure', timezoneId: 'UTC', locale: 'en-GB', serviceWorkers: 'allow' },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+})

@@ -1,0 +1,85 @@
+import { MeasureConvertInput, MeasureConvertOutput } from 'contract/measure'
+import { findIngredient } from 'core/book/resolve'
+import { convert } from 'core/measure/convert'
+import type { z } from 'zod'
+import { readIngredients } from '../server/src/book/ingredients.csv'
+import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
+
+export type Fault = { field: string; message: string }
+export type Answer = { kind: 'output'; output: unknown } | { kind: 'faults'; faults: Fault[] }
+type Model = { input: z.ZodType; output: z.ZodType; run: (input: unknown) => Answer }
+
+/** The models that the command line reaches, by name: the same functions and contracts as the app and the server. */
+export const MODELS: Readonly<Record<string, Model>> = {
+  'measure.convert': { input: MeasureConvertInput, output: MeasureConvertOutput, run: measureConvert },
+}
+
+let table: ReturnType<typeof readIngredients> | null = null
+
+function measureConvert(raw: unknown): Answer {
+  const input = MeasureConvertInput.parse(raw)
+  const system = input.system ?? DEMO_KITCHEN.tools.system
+  const asked = input.ingredient
+  table ??= asked === undefined ? null : readIngredients()
+  const ingredient = asked === undefined ? null : findIngredient({ name: asked, state: 'fresh' }, table ?? [])
+  if (asked !== undefined && !ingredient) {
+    return {
+      kind: 'faults',
+      faults: [{ field: 'ingredient', message: `unknown ingredient "${asked}": use ${likeNames(asked)}` }],
+    }
+  }
+  const result = convert({
+    value: input.value,
+    from: input.from,
+    to: input.to,
+    system,
+    toSystem: input.toSystem ?? system,
+    vessels: DEMO_KITCHEN.tools.ladles,
+    ...(ingredient && { ingredient }),
+    ...(input.form !== undefined && { form: input.form }),
+  })
+  if (result.kind === 'refused') return { kind: 'faults', faults: [{ field: result.field, message: result.message }] }
+  return { kind: 'output', output: MeasureConvertOutput.parse({ value: result.value, via: result.via }) }
+}
+
+const MOST_NAMES = 5
+
+function likeNames(asked: string): string {
+  const words = asked
+    .toLowerCase()
+    .split(/\W+/)
+    .filter((word) => word.length > 2)
+  const like = (table ?? []).filter((row) =>
+    words.some((word) => row.id.includes(word) || row.name.toLowerCase().includes(word)),
+  )
+  const ids = like.slice(0, MOST_NAMES).map((row) => row.id)
+  return ids.length > 0 ? `one of ${ids.join(', ')}` : 'an id or name of server/data/ingredients.csv'
+}
+
+/** Runs a model on one object or an array of them; the faults of an array name the element. */
+export function runModel(model: Model, input: unknown): Answer {
+  if (!Array.isArray(input)) return runOne(model, input, '')
+  const outputs: unknown[] = []
+  const faults: Fault[] = []
+  input.forEach((one, index) => {
+    const answer = runOne(model, one, `${index}.`)
+    if (answer.kind === 'output') outputs.push(answer.output)
+    else faults.push(...answer.faults)
+  })
+  return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'output', output: outputs }
+}
+
+function runOne(model: Model, input: unknown, prefix: string): Answer {
+  const parsed = model.input.safeParse(input)
+  const answer: Answer = parsed.success
+    ? model.run(parsed.data)
+    : {
+        kind: 'faults',
+        faults: parsed.error.issues.map((issue) => ({
+          field: issue.path.join('.') || 'input',
+          message: issue.message,
+        })),
+      }
+  if (answer.kind === 'output') return answer
+  return { kind: 'faults', faults: answer.faults.map((fault) => ({ ...fault, field: prefix + fault.field })) }
+}
