@@ -68,7 +68,7 @@ async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
       (await fetch(`${kitchen.url}/api${path}`)).text(),
     ),
   )
-  return new Set(texts.join(' ').match(/[A-Za-z]+/g) ?? [])
+  return new Set((texts.join(' ').match(/[A-Za-z]+/g) ?? []).map((word) => word.toLowerCase()))
 }
 const UNITS = ['g', 'kg', 's', 'mL', 'tbsp', 'C', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Sept', 'Oct', 'Nov', 'Dec']
@@ -86,9 +86,8 @@ async function strangeWords(page: Page, known: Set<string>): Promise<string[]> {
     return found
   })
   const words = texts.flatMap((text) => text.match(/(?<![\p{L}])[A-Za-z]{2,}(?![\p{L}])/gu) ?? [])
-  const allowed = new Set([...known, ...UNITS, ...MONTHS])
-  const isKnown = (word: string) =>
-    allowed.has(word) || allowed.has(word.toLowerCase()) || allowed.has(word.charAt(0).toLowerCase() + word.slice(1))
+  const allowed = new Set([...UNITS, ...MONTHS])
+  const isKnown = (word: string) => allowed.has(word) || known.has(word.toLowerCase())
   return [...new Set(words)].filter((word) => !isKnown(word))
 }
 

@@ -1,6 +1,5 @@
 import type { RunRow } from 'contract/run'
 import { useRouter } from 'expo-router'
-import { Fragment } from 'react'
 import { Pressable, ScrollView, View } from 'react-native'
 import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
@@ -42,22 +41,19 @@ export function RecordScreen() {
       {record.data && rows.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
       {rows.length > 0 && (
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
-          <View role="list" className="w-full max-w-4xl self-center px-4">
-            {rows.map((row, index) => {
-              const day = formatDay(row.firedAtMs, zone)
-              const before = rows[index - 1]
-              const isNewDay = !before || formatDay(before.firedAtMs, zone) !== day
-              return (
-                <Fragment key={row.id}>
-                  {isNewDay && (
-                    <Text role="heading" aria-level={2} weight="bold" tone="ash" className="pb-1 pt-4">
-                      {t('runsOn', { day })}
-                    </Text>
-                  )}
-                  <RunLine row={row} zone={zone} />
-                </Fragment>
-              )
-            })}
+          <View className="w-full max-w-4xl self-center px-4">
+            {byDay(rows, zone).map(({ day, runs }) => (
+              <View key={day}>
+                <Text role="heading" aria-level={2} weight="bold" tone="ash" className="pb-1 pt-4">
+                  {t('runsOn', { day })}
+                </Text>
+                <View role="list">
+                  {runs.map((row) => (
+                    <RunLine key={row.id} row={row} zone={zone} />
+                  ))}
+                </View>
+              </View>
+            ))}
             {record.hasNextPage && (
               <Button
                 label={t('more')}
@@ -71,6 +67,18 @@ export function RecordScreen() {
       )}
     </Frame>
   )
+}
+
+/** Runs newest first, under the day in the kitchen's zone on which they were fired. */
+function byDay(rows: readonly RunRow[], zone: string): { day: string; runs: RunRow[] }[] {
+  const days: { day: string; runs: RunRow[] }[] = []
+  for (const row of rows) {
+    const day = formatDay(row.firedAtMs, zone)
+    const last = days.at(-1)
+    if (last?.day === day) last.runs.push(row)
+    else days.push({ day, runs: [row] })
+  }
+  return days
 }
 
 /** A run in a line: when, what, and how late as a bar beside the plan's length. */

@@ -44,11 +44,11 @@ export function Button(props: ButtonProps) {
     <Pressable
       role="button"
       aria-label={accessibleName ?? nameOf(props)}
-      aria-disabled={isDisabled || isBusy}
+      disabled={isDisabled || isBusy}
       aria-busy={isBusy}
       onPress={() => {
         openSound()
-        if (!isDisabled && !isBusy) onPress()
+        onPress()
       }}
       className={`ring-focus items-center justify-center rounded-lg ${isTall ? 'min-h-24' : 'min-h-14'} ${className}`}
     >

@@ -87,7 +87,7 @@ function Side({
     <Pressable
       role="button"
       aria-label={label}
-      aria-disabled={isAtEnd}
+      disabled={isAtEnd}
       onPress={onPress}
       className={`ring-focus h-14 w-14 items-center justify-center rounded-lg border border-line bg-ground active:bg-plate ${isAtEnd ? 'dashed' : ''}`}
     >

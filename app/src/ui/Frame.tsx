@@ -50,7 +50,7 @@ function Rail({ stage }: { stage: Stage }) {
   const t = useWords('ui')
   return (
     <View role="navigation" aria-label={t('nav')} className="w-[88px] border-r border-edge bg-channel pt-5">
-      <Text weight="bold" stretch="wide" className="mb-6 text-center text-in-channel">
+      <Text weight="bold" stretch="wide" tone="channel" className="mb-6 text-center">
         {t('brand')}
       </Text>
       {PLACES.map((place) => (
@@ -74,7 +74,7 @@ function RailLink({ href, label, isHere }: { href: Href; label: string; isHere: 
       onPress={() => router.push(href)}
       className={`ring-focus min-h-14 items-center justify-center border-l-4 ${isHere ? 'border-celadon bg-ground' : 'border-transparent'}`}
     >
-      <Text weight="semi" tone={isHere ? 'rice' : 'ash'} className={isHere ? '' : 'rail-quiet'}>
+      <Text weight="semi" tone={isHere ? 'rice' : 'quiet'}>
         {label}
       </Text>
     </Pressable>

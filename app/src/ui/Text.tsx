@@ -20,6 +20,8 @@ const TONES = {
   ink: 'text-ink',
   inverse: 'text-on-inverse',
   disabled: 'text-disabled',
+  channel: 'text-in-channel',
+  quiet: 'rail-quiet',
 } as const
 const STRETCHES = { narrow: 'narrow', slim: 'slim', normal: '', wide: 'wide' } as const
 

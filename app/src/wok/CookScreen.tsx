@@ -124,7 +124,7 @@ function CookBar({
   const handsFree = cook.state.handsFree ? t('handsFreeOn') : t('handsFreeOff')
   return (
     <View className="flex-row gap-2.5">
-      <Button isTall label={t('later')} className="w-[86px]" onPress={later} />
+      <Button isTall label={t('later')} className="w-[86px] md:w-44" onPress={later} />
       <Button
         isTall
         kind="main"
@@ -134,7 +134,7 @@ function CookBar({
         className="flex-1"
         onPress={() => void cook.done()}
       />
-      <Button isTall label={t('trouble')} className="w-[96px]" onPress={onTrouble} />
+      <Button isTall label={t('trouble')} className="w-[96px] md:w-44" onPress={onTrouble} />
     </View>
   )
 }

@@ -96,7 +96,7 @@ export function HeatChip({ heat }: { heat: RunStep['heat'] }) {
       <View className="h-5 w-7 items-center justify-center border border-edge">
         <View className={`h-4 ${CHIP[heat]}`} />
       </View>
-      <Text weight="bold" className="text-in-channel">
+      <Text weight="bold" tone="channel">
         {t(`heat.${heat}`)}
       </Text>
     </View>

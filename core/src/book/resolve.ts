@@ -18,7 +18,7 @@ export type ResolvedLine = { component: Component; isKnown: boolean }
 export function resolveLines(lines: readonly DishLine[], ingredients: readonly Ingredient[]): ResolvedLine[] {
   const taken = new Set<string>()
   return lines.map((line) => {
-    const ingredient = findIngredient(line, ingredients)
+    const ingredient = findIngredient(line, ingredients) ?? (line.role === 'rice' ? fryingRice(ingredients) : null)
     const component = componentOf(line, ingredient, freeId(slugOf(line.name), taken))
     taken.add(component.id)
     return { component, isKnown: ingredient !== null }
@@ -37,6 +37,10 @@ export function findIngredient(
   )
   return named.find((one) => one.state === line.state) ?? named[0] ?? null
 }
+
+/** Rice that is called just rice is rice for frying. */
+const fryingRice = (ingredients: readonly Ingredient[]) =>
+  ingredients.find((one) => one.id === 'rice-long-chilled-dry') ?? null
 
 function componentOf(line: DishLine, ingredient: Ingredient | null, id: string): Component {
   const density = ingredient?.densities[0]

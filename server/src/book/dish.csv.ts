@@ -74,10 +74,13 @@ function readLine(cells: string[], columns: (keyof typeof COLUMNS | undefined)[]
 }
 
 function decode(bytes: ArrayBuffer): string {
+  const wrong = new Problem('csv-encoding', { detail: 'the file is not UTF-8: save it again as "CSV UTF-8"' })
   try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+    const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+    if (text.includes('\0')) throw wrong
+    return text
   } catch {
-    throw new Problem('csv-encoding', { detail: 'the file is not UTF-8: save it again as "CSV UTF-8"' })
+    throw wrong
   }
 }
 
