@@ -23,7 +23,7 @@ module.exports = ts.config(
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'max-lines': ['warn', { max: 250, skipBlankLines: true, skipComments: true }],
       eqeqeq: 'error',
     },
@@ -61,6 +61,10 @@ module.exports = ts.config(
       ],
     },
   },
+  {
+    files: ['**/*.test.{ts,tsx}', '**/*.spec.ts'],
+    rules: { '@typescript-eslint/no-unsafe-assignment': 'off' },
+  },
   { files: ['**/*.{js,cjs,mjs}'], ...ts.configs.disableTypeChecked },
   {
     files: ['**/*.{js,cjs,mjs}'],
@@ -70,6 +74,7 @@ module.exports = ts.config(
         require: 'readonly',
         __dirname: 'readonly',
         process: 'readonly',
+        URL: 'readonly',
         console: 'readonly',
       },
     },

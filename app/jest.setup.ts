@@ -3,5 +3,12 @@ import { cleanup } from '@testing-library/react'
 
 afterEach(cleanup)
 
-window.matchMedia ??= (query: string) =>
-  ({ matches: false, media: query, addEventListener: () => undefined, removeEventListener: () => undefined }) as unknown as MediaQueryList
+Object.defineProperty(window, 'matchMedia', {
+  value: (query: string) =>
+    ({
+      matches: false,
+      media: query,
+      addEventListener: () => undefined,
+      removeEventListener: () => undefined,
+    }) as unknown as MediaQueryList,
+})

@@ -1,7 +1,24 @@
 const token = (name) => `rgb(var(--${name}) / <alpha-value>)`
 const colors = [
-  'ground', 'plate', 'edge', 'line', 'rice', 'ash', 'celadon', 'pressed', 'ink', 'inverse', 'on-inverse', 'disabled',
-  'channel', 'in-channel', 'ember-off', 'ember-low', 'ember-medium', 'ember-high', 'ember-full',
+  'ground',
+  'plate',
+  'edge',
+  'line',
+  'rice',
+  'ash',
+  'celadon',
+  'pressed',
+  'ink',
+  'inverse',
+  'on-inverse',
+  'disabled',
+  'channel',
+  'in-channel',
+  'ember-off',
+  'ember-low',
+  'ember-medium',
+  'ember-high',
+  'ember-full',
 ]
 
 module.exports = {

@@ -8,7 +8,7 @@ import { useWords } from '../words/i18n'
 import { useLineWords } from './lineWords'
 import { runAt } from './nextForHands'
 import type { Line, ShownBatch } from './useLinePlan'
-import { useFire } from './useFire'
+import type { useFire } from './useFire'
 
 /** The one thing to do on the line: fire the batch, or go to the run that its station still has. */
 export function FireButton({

@@ -11,10 +11,11 @@ import { BatchAmounts } from './BatchAmounts'
 import { FeedSwitch } from './FeedSwitch'
 import { FireButton, FireNotices } from './FireBar'
 import { HandsNext } from './HandsNext'
-import { Lanes, laneX, yAt, type LaneGeometry } from './Lanes'
+import { laneX, yAt, type LaneGeometry } from './laneGeometry'
+import { Lanes } from './Lanes'
 import { ticketUpMs, useLineWords } from './lineWords'
 import type { LineView } from './lineView'
-import { placeLabels } from './placeLabels'
+import { placeLabels } from '../score/placeLabels'
 import { TicketLabel } from './TicketLabel'
 
 const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 112, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }

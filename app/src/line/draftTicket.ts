@@ -116,5 +116,5 @@ export function ticketOf(
     kind: draft.kind,
     place,
     source: 'hand',
-  } as NewTicketBody & { id: string }
+  }
 }

@@ -5,12 +5,12 @@ import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg'
 import { Channel, Score } from '../score/Score'
 import { plannedSpans, scoreDrawing } from '../score/scoreDrawing'
 import { RIBBON_SHARE } from '../score/scoreLayout'
+import { placeLabels } from '../score/placeLabels'
 import { Text } from '../ui/Text'
 import { formatClock, formatLate, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useStepWords } from '../wok/stepWords'
 
-const TIMES_PX = 38
 const PLAN_X = 42
 const LANE_PX = 56
 const RUN_X = 136
@@ -31,13 +31,11 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
     endS: one.actualEndS ?? endS,
   }))
   const heightPx = Math.max(record.plannedS, endS) * PX_PER_S + TOP_PX + 20
-  let freeY = 0
-  const labels = reached.map((one) => {
-    const y = (one.actualStartS ?? 0) * PX_PER_S + TOP_PX
-    const labelY = Math.max(freeY, y - 12)
-    freeY = labelY + LABEL_PX
-    return { ...one, y, labelY }
-  })
+  const labels = placeLabels(
+    reached.map((one) => ({ ...one, y: (one.actualStartS ?? 0) * PX_PER_S + TOP_PX, heightPx: LABEL_PX })),
+    0,
+  )
+  const fullPx = Math.max(heightPx, ...labels.map((one) => one.labelY + LABEL_PX + 8))
   const minutes = Array.from({ length: Math.floor(Math.max(record.plannedS, endS) / 60) + 1 }, (_, index) => index * 60)
   return (
     <View className="px-4 pt-3">
@@ -49,8 +47,8 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
           {t('run', { time: formatClock(endS) })}
         </Text>
       </View>
-      <View style={{ height: Math.max(heightPx, freeY + 8) }}>
-        <Svg width={RUN_X + LANE_PX + 16} height={Math.max(heightPx, freeY + 8)} aria-hidden>
+      <View style={{ height: fullPx }}>
+        <Svg width={RUN_X + LANE_PX + 16} height={fullPx} aria-hidden>
           {minutes.map((second) => (
             <SvgText
               key={second}
@@ -90,7 +88,7 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
             topS={0}
             hasLabels={false}
           />
-          {labels.map(({ step, plannedStartS, lateS, y, labelY }) => (
+          {labels.map(({ step, plannedStartS, lateS, y }) => (
             <Line
               key={step.id}
               x1={PLAN_X + LANE_PX}

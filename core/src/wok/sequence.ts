@@ -4,17 +4,10 @@ import type { MeasureTools } from '../measure/practical'
 import { COOK_LIMITS, type RuleSet } from '../safety/limits'
 import { placeComponents, type Placed } from './place'
 import type { Entry, Score, Step } from './score'
-import {
-  baseSteps,
-  eggSteps,
-  finishSteps,
-  lateSteps,
-  ownSteps,
-  preheat,
-  riceSteps,
-  type Draft,
-  type Kitchen,
-} from './stages'
+import { baseSteps, riceSteps } from './baseStages'
+import { finishSteps, lateSteps } from './endStages'
+import { eggSteps, ownSteps, preheat } from './firstStages'
+import type { Draft, Kitchen } from './stageParts'
 
 export type SequenceInput = {
   dish: Pick<Dish, 'portionRiceG' | 'schools' | 'stationKind'>

@@ -21,8 +21,8 @@ export function openPool({ socketPath, user, database }: DatabaseAddress, extra:
     ...extra,
   })
   pool.on('connection', (connection) => {
-    connection.query(`SET SESSION sql_mode = '${SQL_MODE}', time_zone = '+00:00'`)
-    connection.query('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED')
+    void connection.query(`SET SESSION sql_mode = '${SQL_MODE}', time_zone = '+00:00'`)
+    void connection.query('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED')
   })
   return pool
 }

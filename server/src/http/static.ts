@@ -1,5 +1,6 @@
 import { serveStatic } from '@hono/node-server/serve-static'
 import type { OpenAPIHono } from '@hono/zod-openapi'
+import type { Context, Env } from 'hono'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 
@@ -11,7 +12,7 @@ export function serveApp(app: OpenAPIHono, folder: string): void {
     precompressed: true,
     rewriteRequestPath: (path) => (path.includes('.') ? path : '/index.html'),
   })
-  app.use('*', async (c, next) => {
+  app.use('*', async (c: Context<Env, string>, next) => {
     if (c.req.path.startsWith('/api/')) return next()
     const isHashed = c.req.path.startsWith('/_expo/static/') || c.req.path.startsWith('/assets/')
     c.header('cache-control', isHashed ? 'public, max-age=31536000, immutable' : 'no-cache')

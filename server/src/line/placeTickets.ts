@@ -1,4 +1,4 @@
-import { NewTicket, type Ticket } from 'contract/ticket'
+import type { NewTicket, Ticket } from 'contract/ticket'
 import { ItemId, TicketId } from 'contract/ids'
 import type { PoolConnection } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'

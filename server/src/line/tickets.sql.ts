@@ -52,14 +52,10 @@ function ticketOf(head: RowDataPacket, items: RowDataPacket[]): Ticket {
   return Ticket.parse({
     ...head,
     isCancelled: Boolean(head['isCancelled']),
-    items: items.map(({ id, dishId, portions, modifiers, allergies, firedPortions, donePortions }) => ({
-      id,
-      dishId,
-      portions,
-      modifiers,
-      allergies,
-      firedPortions: Number(firedPortions),
-      donePortions: Number(donePortions),
+    items: items.map(({ ticketId: _ticketId, ...item }) => ({
+      ...item,
+      firedPortions: Number(item['firedPortions']),
+      donePortions: Number(item['donePortions']),
     })),
   })
 }

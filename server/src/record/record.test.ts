@@ -10,6 +10,8 @@ afterAll(() => kitchen.close())
 const page = async (before = '') =>
   RunPage.parse((await send(kitchen.app, 'GET', `/record/runs${before && `?before=${before}`}`)).json)
 
+const rowsOf = (csv: string): Record<string, string>[] => parse(csv, { columns: true })
+
 test('pages go back in time without a gap or a repeat', async () => {
   const first = await page()
   const second = await page(first.next!)
@@ -24,7 +26,7 @@ test('the CSV holds what the list holds, in a form another reader takes', async 
   const answer = await send(kitchen.app, 'GET', '/record/runs.csv')
   expect(answer.headers.get('content-type')).toBe('text/csv; charset=utf-8')
   expect(answer.headers.get('content-disposition')).toContain('okazu-runs.csv')
-  const rows = parse(answer.text, { columns: true }) as Record<string, string>[]
+  const rows = rowsOf(answer.text)
   const { runs } = await page()
   expect(rows[0]).toMatchObject({ run: runs[0]!.id, dish: runs[0]!.dishName, portions: String(runs[0]!.portions) })
   expect(rows.length).toBeGreaterThan(runs.length)
@@ -33,10 +35,7 @@ test('the CSV holds what the list holds, in a form another reader takes', async 
 test("a run's CSV adds up to the batch: what went in is what the score says", async () => {
   const { runs } = await page()
   const run = Run.parse((await send(kitchen.app, 'GET', `/runs/${runs[0]!.id}`)).json)
-  const rows = parse((await send(kitchen.app, 'GET', `/runs/${run.id}/steps.csv`)).text, { columns: true }) as Record<
-    string,
-    string
-  >[]
+  const rows = rowsOf((await send(kitchen.app, 'GET', `/runs/${run.id}/steps.csv`)).text)
   const massG = rows
     .filter((row) => row['motion'] === 'in' || row['motion'] === 'plate')
     .reduce((sum, row) => sum + Number(row['massG']), 0)
@@ -46,7 +45,7 @@ test("a run's CSV adds up to the batch: what went in is what the score says", as
 test('a name that a spreadsheet would take for a formula stays text', async () => {
   const { runs } = await page()
   const evil = { ...runs[0]!, dishName: '=HYPERLINK("http://x")' }
-  const rows = parse(runsCsv([evil]), { columns: true }) as Record<string, string>[]
+  const rows = rowsOf(runsCsv([evil]))
   expect(rows[0]!['dish']).toBe('\'=HYPERLINK("http://x")')
   const run = Run.parse((await send(kitchen.app, 'GET', `/runs/${runs[0]!.id}`)).json)
   expect(runCsv(run, 0)).toContain('\r\n')

@@ -46,15 +46,7 @@ async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDataPacket
       ...row,
       handsFree: Boolean(row['handsFree']),
       isUnconfirmed: Boolean(row['isUnconfirmed']),
-      parts: parts
-        .filter((part) => part['runId'] === row['id'])
-        .map(({ itemId, ticketId, ticketNumber, portions, modifiers }) => ({
-          itemId,
-          ticketId,
-          ticketNumber,
-          portions,
-          modifiers,
-        })),
+      parts: parts.filter((part) => part['runId'] === row['id']).map(({ runId: _runId, ...part }) => part),
       events: events.filter((event) => event['runId'] === row['id']).map((event) => RunEvent.parse(event['body'])),
     }),
   )

@@ -109,12 +109,11 @@ type Word = RunEvent extends infer T
     ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'>
     : never
   : never
-export const eventOf = (run: Pick<Run, 'id'>, atMs: number, word: Word): RunEvent =>
-  ({
-    id: EventId.parse(newId()),
-    runId: run.id,
-    deviceId: 'phone',
-    atMs: Math.round(atMs),
-    counter: 0,
-    ...word,
-  }) as RunEvent
+export const eventOf = (run: Pick<Run, 'id'>, atMs: number, word: Word): RunEvent => ({
+  id: EventId.parse(newId()),
+  runId: run.id,
+  deviceId: 'phone',
+  atMs: Math.round(atMs),
+  counter: 0,
+  ...word,
+})

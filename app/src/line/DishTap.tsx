@@ -1,0 +1,39 @@
+import type { Dish } from 'contract/dish'
+import { Pressable, View } from 'react-native'
+import { openSound } from '../device/signal'
+import { Text } from '../ui/Text'
+import { useWords } from '../words/i18n'
+
+/** A dish to tap: a tap is a portion. */
+export function DishTap({ dish, count, onTap }: { dish: Dish; count: number; onTap: () => void }) {
+  const t = useWords('line')
+  const rest = dish.name
+    .toLowerCase()
+    .replace(dish.shortName.toLowerCase(), '')
+    .replace(/^[\s,]*(and )?/, '')
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${dish.name}, ${t('portions', { count })}`}
+      onPress={() => {
+        openSound()
+        onTap()
+      }}
+      className={`ring-focus min-h-16 w-1/2 flex-row items-center gap-3 border-b-[3px] px-4 active:bg-plate ${count > 0 ? 'border-rice bg-plate' : 'border-edge'}`}
+    >
+      {count > 0 && (
+        <Text size="figure" weight="bold" stretch="narrow">
+          {count}
+        </Text>
+      )}
+      <View className="min-w-0 flex-1">
+        <Text size="title" weight="semi" stretch="slim" numberOfLines={1}>
+          {dish.shortName}
+        </Text>
+        <Text size="small" tone="ash" stretch="narrow" numberOfLines={1}>
+          {rest}
+        </Text>
+      </View>
+    </Pressable>
+  )
+}

@@ -1,0 +1,80 @@
+import type { Dish } from 'contract/dish'
+import { allergensOf } from 'core/book/vary'
+import { View } from 'react-native'
+import { newId } from '../device/ids'
+import { Button } from '../ui/Button'
+import { Choice } from '../ui/Choice'
+import { Dial } from '../ui/Dial'
+import { SlashDisc } from '../ui/icons'
+import { Text } from '../ui/Text'
+import { useWords } from '../words/i18n'
+import { noAllergy, setPortions, splitOne, toggleAllergy, toggleModifier, type Draft } from './draftTicket'
+
+type InHandProps = { line: Draft['lines'][number]; dish: Dish; draft: Draft; onChange: (draft: Draft) => void }
+
+/** How many of it, made how, and the allergy question. */
+export function LineInHand({ line, dish, draft, onChange }: InHandProps) {
+  const t = useWords('line')
+  const name = useWords('ui')
+  const allergens = allergensOf(dish.components)
+  return (
+    <View className="gap-2 border-b border-edge px-4 py-2">
+      <View className="flex-row items-center gap-3">
+        <Text weight="bold" size="step" className="flex-1">
+          {dish.shortName}
+        </Text>
+        <View className="w-56">
+          <Dial
+            name={t('add.howMany')}
+            value={line.portions}
+            least={0}
+            most={60}
+            unit=""
+            lessLabel={t('add.less')}
+            moreLabel={t('add.more')}
+            onChange={(portions) => onChange(setPortions(draft, line.id, portions))}
+          />
+        </View>
+      </View>
+      <View role="group" aria-label={t('add.which')} className="flex-row flex-wrap border-t border-edge">
+        {dish.modifiers.map((modifier) => (
+          <Choice
+            key={modifier.id}
+            role="checkbox"
+            label={modifier.name}
+            isChosen={line.modifiers.includes(modifier.id)}
+            onChoose={() => onChange(toggleModifier(draft, line.id, modifier.id))}
+          />
+        ))}
+        {line.portions > 1 && (
+          <Button label={t('add.oneDiffers')} onPress={() => onChange(splitOne(draft, line.id, newId()))} />
+        )}
+      </View>
+      <View className="flex-row items-center gap-2 border-t border-edge pt-2">
+        <SlashDisc sizePx={20} color="rgb(var(--rice))" />
+        <Text weight="bold">{t('add.allergy')}</Text>
+        <Text tone="ash" stretch="slim" className="min-w-0 flex-1" numberOfLines={1}>
+          {t('add.allergyHow', { dish: dish.shortName })}
+        </Text>
+      </View>
+      <View role="group" aria-label={t('add.allergy')} className="flex-row flex-wrap">
+        <Choice
+          role="checkbox"
+          label={t('add.allergyNone')}
+          isChosen={draft.isAllergyAsked && line.allergies.length === 0}
+          onChoose={() => onChange(noAllergy(draft, line.id))}
+        />
+        {allergens.map((allergen) => (
+          <Choice
+            key={allergen}
+            role="checkbox"
+            label={name(`allergens.${allergen}`)}
+            isChosen={line.allergies.includes(allergen)}
+            onChoose={() => onChange(toggleAllergy(draft, line.id, allergen))}
+          />
+        ))}
+      </View>
+      {!draft.isAllergyAsked && <Text tone="ash">{t('add.allergyUnset')}</Text>}
+    </View>
+  )
+}

@@ -1,0 +1,34 @@
+import { ticketOf, type Draft } from './draftTicket'
+import { planOf, type Line } from './useLinePlan'
+import type { ShownTicket } from './useTickets'
+
+const DRAFT_ID = '00000000-0000-7000-8000-000000000000'
+
+/** What the ticket would do to the line: which batch it joins, where, and when it is all up. */
+export function effectOf(draft: Draft, line: Line, nowMs: number) {
+  if (draft.lines.length === 0) return null
+  const ticket = {
+    ...ticketOf(draft, DRAFT_ID, draft.promisedAtMs ?? nowMs + 8 * 60_000, ''),
+    number: 0,
+    placedAtMs: nowMs,
+    isCancelled: false,
+    items: draft.lines.map((one) => ({ ...one, firedPortions: 0, donePortions: 0 })),
+  } as unknown as ShownTicket
+  const plan = planOf(
+    line.kitchen,
+    line.dishes,
+    [...line.tickets, ticket],
+    line.runs.map(({ run }) => run),
+    nowMs,
+  )
+  const mine = plan.batches.filter((batch) => batch.parts.some((part) => part.ticketId === DRAFT_ID))
+  const last = [...mine].sort((a, b) => b.upMs - a.upMs)[0]
+  if (!last) return null
+  return {
+    dish: last.dish.shortName,
+    station: last.station.name,
+    readyMs: last.upMs,
+    joins: last.parts.some((part) => part.ticketId !== DRAFT_ID),
+    batches: mine.length,
+  }
+}

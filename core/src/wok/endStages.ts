@@ -1,0 +1,90 @@
+import type { Component, EggSchool } from '../book/dish'
+import { HOUSE_S, SCHOOL_HEAT } from './houseFigures'
+import type { Placed } from './place'
+import type { Step } from './score'
+import { whole, type Draft, type Kitchen } from './stageParts'
+
+/** Sauce on the metal, leaves, an egg on top, and what was set aside back in. */
+export function lateSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+  const heat = SCHOOL_HEAT[kitchen.heatSchool]
+  const back = [...(egg === 'firstOut' ? placed.egg : []), ...placed.rawProtein]
+  const late = (
+    action: Step['action'],
+    durationS: number,
+    components: Component[],
+    rest: Pick<Draft, 'cue' | 'reason'>,
+  ) =>
+    components.length === 0
+      ? []
+      : [{ action, durationS, heat: heat.late, entries: whole(kitchen, components, 'in'), cautions: [], ...rest }]
+  const onTop: Draft[] =
+    egg === 'onTop'
+      ? [
+          {
+            action: 'eggOnTop',
+            durationS: HOUSE_S.eggOnTop,
+            heat: heat.egg,
+            entries: whole(kitchen, placed.egg, 'plate'),
+            cue: 'eggOnTopSet',
+            reason: 'eggOnOtherSurface',
+            cautions: ['wetIntoOil'],
+            check: kitchen.limit('egg'),
+          },
+        ]
+      : []
+  return [
+    ...late('sauceIn', HOUSE_S.liquidSeasoning, placed.sauce, { cue: 'sizzlesDry', reason: 'sauceCaramelisesOnMetal' }),
+    ...late('leavesIn', HOUSE_S.leaf, placed.leaf, { cue: 'wilted', reason: 'leavesWiltLast' }),
+    ...onTop,
+    ...(back.length === 0
+      ? []
+      : [
+          {
+            action: 'bringBack' as const,
+            durationS: HOUSE_S.returns,
+            heat: heat.return,
+            entries: whole(kitchen, back, 'back'),
+            cue: 'tossedThrough' as const,
+            reason: 'backToWarm' as const,
+            cautions: [],
+          },
+        ]),
+  ]
+}
+
+/** The hot-through check on the flame, the finish off it, and the pick-up. */
+export function finishSteps(placed: Placed, kitchen: Kitchen): Draft[] {
+  const steps: Draft[] = [
+    {
+      action: 'hotCheck',
+      durationS: HOUSE_S.hotCheck,
+      heat: SCHOOL_HEAT[kitchen.heatSchool].return,
+      entries: [],
+      cue: 'steamingThrough',
+      reason: 'riceMustBeHot',
+      cautions: ['lotNotRescued'],
+      check: kitchen.limit('rice'),
+    },
+  ]
+  if (placed.finish.length > 0) {
+    steps.push({
+      action: 'finishOff',
+      durationS: HOUSE_S.finish,
+      heat: 'off',
+      entries: whole(kitchen, placed.finish, 'in'),
+      cue: 'tossedThrough',
+      reason: 'offSoItStaysFresh',
+      cautions: [],
+    })
+  }
+  steps.push({
+    action: 'pickUp',
+    durationS: HOUSE_S.pickUp,
+    heat: 'off',
+    entries: whole(kitchen, placed.garnish, 'plate'),
+    cue: 'plated',
+    reason: 'handOver',
+    cautions: [],
+  })
+  return steps
+}

@@ -1,0 +1,88 @@
+import type { Component, EggSchool, Food } from '../book/dish'
+import type { CheckedFood } from '../safety/limits'
+import { CUT_FACTOR_RANGE, FIRST_OIL_SHARE, HOUSE_MAX_S, HOUSE_S, RAW_PROTEIN_S, SCHOOL_HEAT } from './houseFigures'
+import type { Placed } from './place'
+import { massOf, oil, whole, type Draft, type Kitchen } from './stageParts'
+
+/** The dry vessel comes up to heat. */
+export function preheat({ stationKind }: Kitchen): Draft {
+  const isWok = stationKind === 'wok'
+  return {
+    action: 'heatVessel',
+    durationS: isWok ? HOUSE_S.heatWok : HOUSE_S.heatGriddle,
+    heat: isWok ? 'full' : 'high',
+    entries: [],
+    cue: 'firstSmoke',
+    reason: 'hotMetalDoesNotStick',
+    cautions: ['wokToSmoke'],
+  }
+}
+
+/** Egg by the school *first, out*: set alone, then set aside. */
+export function eggSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+  if (egg !== 'firstOut') return []
+  const heat = SCHOOL_HEAT[kitchen.heatSchool].egg
+  const massG = massOf(kitchen, placed.egg)
+  return [
+    ...oil(placed, kitchen, FIRST_OIL_SHARE, heat),
+    {
+      action: 'eggIn',
+      durationS: Math.min(HOUSE_MAX_S.egg, HOUSE_S.eggBase + HOUSE_S.eggPerG * massG),
+      heat,
+      entries: whole(kitchen, placed.egg, 'in'),
+      cue: 'eggSet',
+      reason: 'eggFirstStaysApart',
+      cautions: ['wetIntoOil'],
+    },
+    {
+      action: 'eggOut',
+      durationS: HOUSE_S.takeOut,
+      heat,
+      entries: whole(kitchen, placed.egg, 'out'),
+      cue: 'eggSet',
+      reason: 'eggOutStaysTender',
+      cautions: [],
+      check: kitchen.limit('egg'),
+    },
+  ]
+}
+
+/** Each raw protein alone, checked, and out. */
+export function ownSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+  const heat = SCHOOL_HEAT[kitchen.heatSchool].own
+  const firstOil = egg === 'firstOut' ? [] : oil(placed, kitchen, FIRST_OIL_SHARE, heat)
+  const own = placed.rawProtein.flatMap((component): Draft[] => [
+    {
+      action: 'proteinIn',
+      durationS: rawProteinS(component),
+      heat,
+      entries: whole(kitchen, [component], 'in'),
+      cue: component.food === 'seafood' ? 'turnsOpaque' : 'noPink',
+      reason: component.state === 'marinated' ? 'marinadeScorchesInCompany' : 'rawAloneNeedsItsTime',
+      cautions: ['rawTools', 'wetIntoOil'],
+    },
+    {
+      action: 'proteinOut',
+      durationS: HOUSE_S.takeOut,
+      heat,
+      entries: whole(kitchen, [component], 'out'),
+      cue: component.food === 'seafood' ? 'turnsOpaque' : 'noPink',
+      reason: 'outSoItDoesNotOvercook',
+      cautions: ['rawTools'],
+      check: kitchen.limit(checkedFood(component.food)),
+    },
+  ])
+  return own.length === 0 ? [] : [...firstOil, ...own]
+}
+
+/** A thicker cut takes longer in proportion, within the range that house figures can answer for. */
+function rawProteinS({ food, cut }: Component): number {
+  const figure = RAW_PROTEIN_S[food] ?? { seconds: 110, cutMm: 5 }
+  const factor = (cut?.sizeMm ?? figure.cutMm) / figure.cutMm
+  return figure.seconds * Math.min(CUT_FACTOR_RANGE.most, Math.max(CUT_FACTOR_RANGE.least, factor))
+}
+
+/** An unknown raw protein is checked as poultry, the strictest. */
+function checkedFood(food: Food): CheckedFood {
+  return food === 'seafood' || food === 'meat' || food === 'mince' ? food : 'poultry'
+}

@@ -1,0 +1,46 @@
+import type { Component, EggSchool, HeatSchool, StationKind } from '../book/dish'
+import type { CheckedFood } from '../safety/limits'
+import { HOUSE_S } from './houseFigures'
+import type { Placed } from './place'
+import type { Entry, SafetyCheck, Step } from './score'
+
+/** What the stages need to know of this batch and this kitchen. */
+export type Kitchen = {
+  massG: (component: Component) => number
+  amount: (component: Component, share: number, motion: Entry['motion']) => Entry
+  limit: (food: CheckedFood) => SafetyCheck
+  heatSchool: HeatSchool
+  stationKind: StationKind
+  riceMassG: number
+}
+
+export type Draft = Omit<Step, 'id' | 'startS' | 'check' | 'figure'> & { check?: SafetyCheck }
+
+/** Components with their whole amount in the batch, each with the same motion. */
+export const whole = (kitchen: Kitchen, components: readonly Component[], motion: Entry['motion']) =>
+  components.map((component) => kitchen.amount(component, 1, motion))
+
+/** Mass [g] of components together in the batch. */
+export const massOf = (kitchen: Kitchen, components: readonly Component[]) =>
+  components.reduce((sum, component) => sum + kitchen.massG(component), 0)
+
+/** Oil goes in once, or in halves when the vessel is emptied between the egg or protein and the base. */
+export function oil(placed: Placed, kitchen: Kitchen, share: number, heat: Step['heat']): Draft[] {
+  if (placed.oil.length === 0 || share <= 0) return []
+  return [
+    {
+      action: 'oilIn',
+      durationS: HOUSE_S.oilIn,
+      heat,
+      entries: placed.oil.map((component) => kitchen.amount(component, share, 'in')),
+      cue: 'oilShimmers',
+      reason: 'oilKeepsOff',
+      cautions: ['oilNearSmoke'],
+    },
+  ]
+}
+
+/** Whether something is taken out before the base, so that the vessel is oiled twice. */
+export function leavesVessel(placed: Placed, egg: EggSchool): boolean {
+  return egg === 'firstOut' || placed.rawProtein.length > 0
+}
