@@ -1,0 +1,112 @@
+import fc from 'fast-check'
+import type { Score, Step } from 'core/wok/score'
+import { placeLabels } from './placeLabels'
+import { plannedSpans, scoreDrawing } from './scoreDrawing'
+import { RIBBON_SHARE, scoreShapes } from './scoreLayout'
+
+const entry = (componentId: string, motion: 'in' | 'out' | 'back') => ({
+  componentId,
+  name: componentId,
+  role: 'vegetable' as const,
+  massG: 10,
+  measure: { tool: 'scale' as const, name: '', count: 10, massG: 10, errorFraction: 0 },
+  motion,
+})
+const steps: Step[] = (
+  [
+    ['eggIn', 0, 25, 'high', [entry('egg', 'in')]],
+    ['eggOut', 25, 5, 'high', [entry('egg', 'out')]],
+    ['riceIn', 30, 90, 'full', [entry('rice', 'in')]],
+    ['bringBack', 120, 10, 'high', [entry('egg', 'back')]],
+    ['finishOff', 130, 10, 'off', [entry('scallion', 'in'), entry('sesame', 'in')]],
+  ] as const
+).map(([action, startS, durationS, heat, entries]) => ({
+  id: action,
+  action,
+  startS,
+  durationS,
+  heat,
+  entries,
+  cue: 'plated',
+  reason: 'handOver',
+  cautions: [],
+  check: null,
+  figure: 'house',
+}))
+const score: Score = { engine: 'rules-1', steps, totalS: 140, riceMassG: 220, batchMassG: 260 }
+
+describe('drawing', () => {
+  const drawing = scoreDrawing(score, plannedSpans(score))
+
+  test('steps of one heat are one ribbon; what leaves and returns is a thread', () => {
+    expect(drawing.segments).toEqual([
+      { startS: 0, endS: 30, heat: 'high' },
+      { startS: 30, endS: 120, heat: 'full' },
+      { startS: 120, endS: 130, heat: 'high' },
+      { startS: 130, endS: 140, heat: 'off' },
+    ])
+    expect(drawing.threads).toEqual([{ label: 'egg', outS: 25, backS: 120 }])
+    expect(drawing.cuts.map((cut) => cut.label)).toEqual(['egg', 'rice', 'egg', 'scallion +1'])
+  })
+
+  test('a run that took longer is drawn at its true seconds', () => {
+    const late = plannedSpans(score).map((span) => ({ ...span, startS: span.startS + 7, endS: span.endS + 7 }))
+    expect(scoreDrawing(score, late).cuts[1]).toMatchObject({ atS: 37, isStrong: true })
+  })
+})
+
+describe('shapes', () => {
+  const geometry = { channelPx: 100, pxPerS: 2, topS: 0 }
+  const shapes = scoreShapes(scoreDrawing(score, plannedSpans(score)), geometry)
+
+  test('as wide as the heat is high, in the middle of the channel, seconds to pixels', () => {
+    expect(shapes.ribbons.map((ribbon) => [ribbon.y, ribbon.height])).toEqual([
+      [0, 60],
+      [60, 180],
+      [240, 20],
+      [260, 20],
+    ])
+    for (const ribbon of shapes.ribbons) {
+      expect(ribbon.width).toBeCloseTo(100 * RIBBON_SHARE[ribbon.heat])
+      expect(ribbon.x + ribbon.width / 2).toBeCloseTo(50)
+    }
+    const widths = (['off', 'low', 'medium', 'high', 'full'] as const).map((heat) => RIBBON_SHARE[heat])
+    expect(widths).toEqual([...widths].sort((a, b) => a - b))
+  })
+
+  test('labels never overlap, and rice is always named', () => {
+    const anyScore = fc.array(fc.integer({ min: 1, max: 40 }), { minLength: 1, maxLength: 20 }).map((durations) => {
+      let startS = 0
+      return durations.map((durationS, n): Step => {
+        const step = { ...steps[n % steps.length]!, id: `s-${n}`, startS, durationS }
+        startS += durationS
+        return step
+      })
+    })
+    fc.assert(
+      fc.property(anyScore, (list) => {
+        const drawn = scoreShapes(
+          scoreDrawing({ ...score, steps: list }, plannedSpans({ ...score, steps: list })),
+          geometry,
+        )
+        drawn.labels.slice(1).forEach((label, n) => expect(label.y - drawn.labels[n]!.y).toBeGreaterThanOrEqual(15))
+        expect(drawn.heightPx).toBe(list.reduce((sum, step) => sum + step.durationS, 0) * 2)
+      }),
+    )
+    expect(shapes.labels.find((label) => label.text === 'rice')?.isStrong).toBe(true)
+  })
+})
+
+test('labels are pushed down, never up, and keep their order', () => {
+  const label = fc.record({ y: fc.integer({ min: 0, max: 500 }), heightPx: fc.integer({ min: 10, max: 90 }) })
+  fc.assert(
+    fc.property(fc.array(label, { maxLength: 12 }), (labels) => {
+      const placed = placeLabels(labels, 0)
+      placed.forEach((one, n) => {
+        expect(one.labelY).toBeGreaterThanOrEqual(Math.max(0, one.y - 16))
+        const before = placed[n - 1]
+        if (before) expect(one.labelY).toBeGreaterThanOrEqual(before.labelY + before.heightPx)
+      })
+    }),
+  )
+})

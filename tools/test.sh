@@ -1,0 +1,12 @@
+#!/usr/bin/env bash
+# npm test: everything. First the check (types, lint, imports, format, units and API on a real MariaDB), then the browser.
+. "$(dirname "$0")/lib.sh"
+need_node
+need_packages mariadbd=mariadb-server units=units chromium=chromium
+need_modules
+bash tools/check.sh || exit 1
+need_web
+say 'Driving the interface in Chromium, phone and wide'
+rm -rf test-results
+node_modules/.bin/playwright test "$@" </dev/null || fail 'a browser test failed: see above; traces are in test-results/'
+say 'All tests passed'
