@@ -38,6 +38,7 @@ module.exports = {
       figure: ['40px', '42px'],
       action: ['56px', '56px'],
       clock: ['96px', '92px'],
+      'clock-wide': ['168px', '156px'],
     },
   },
 }

@@ -94,7 +94,7 @@ function AddTicket({ line }: { line: Line }) {
       <View className="gap-2 border-t border-edge bg-plate p-3">
         {fault && <Fault fault={fault} />}
         {effect && !fault && (
-          <View className="flex-row items-end justify-between gap-2">
+          <View className="w-full max-w-4xl flex-row items-end justify-between gap-2 self-center">
             <View className="min-w-0 flex-1">
               <Text weight="bold" size="step" stretch="slim" numberOfLines={1}>
                 {effect.joins

@@ -19,7 +19,7 @@ export function DishTap({ dish, count, onTap }: { dish: Dish; count: number; onT
         openSound()
         onTap()
       }}
-      className={`ring-focus min-h-16 w-1/2 flex-row items-center gap-3 border-b-[3px] px-4 active:bg-plate ${count > 0 ? 'border-rice bg-plate' : 'border-edge'}`}
+      className={`ring-focus min-h-16 w-1/2 flex-row md:w-1/4 items-center gap-3 border-b-[3px] px-4 active:bg-plate ${count > 0 ? 'border-rice bg-plate' : 'border-edge'}`}
     >
       {count > 0 && (
         <Text size="figure" weight="bold" stretch="narrow">

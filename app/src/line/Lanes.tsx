@@ -66,6 +66,17 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, o
           stroke={CELADON}
           strokeWidth={3.5}
         />
+        {stations.map((station, index) => (
+          <SvgLine
+            key={station.id}
+            x1={laneX(geometry, index)}
+            x2={laneX(geometry, index) + geometry.channelPx}
+            y1={geometry.nowLinePx}
+            y2={geometry.nowLinePx}
+            stroke="rgb(var(--now-in-channel))"
+            strokeWidth={3.5}
+          />
+        ))}
       </Svg>
       {line.runs.map((shown) => (
         <Target

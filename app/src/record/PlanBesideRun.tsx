@@ -127,12 +127,18 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
                     {words(step, run.score.steps[0]?.heat === 'high').title}
                   </Text>
                   {massG > 0 && (
-                    <Text tone="ash" stretch="narrow">
+                    <Text tone="ash" stretch="narrow" numberOfLines={1} className="shrink-0">
                       {formatMassG(massG)}
                     </Text>
                   )}
                 </View>
-                <Text weight={isLate ? 'bold' : 'normal'} tone={isLate ? 'rice' : 'ash'} stretch="narrow">
+                <Text
+                  weight={isLate ? 'bold' : 'normal'}
+                  tone={isLate ? 'rice' : 'ash'}
+                  stretch="narrow"
+                  numberOfLines={1}
+                  className="shrink-0"
+                >
                   {lateS === null || Math.abs(lateS) < 1 ? t('onTime') : formatLate(lateS)}
                 </Text>
               </View>

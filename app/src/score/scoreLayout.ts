@@ -11,7 +11,7 @@ export const RIBBON_SHARE: Readonly<Record<HeatLevel, number>> = {
 }
 
 const LABEL_PX = 15
-const LABEL_CHAR_PX = 5.6
+const LABEL_CHAR_PX = 5.2
 const THREAD_REACH_PX = 13
 
 export type ScoreGeometry = { channelPx: number; pxPerS: number; topS: number }

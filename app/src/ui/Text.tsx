@@ -11,6 +11,7 @@ const SIZES = {
   figure: 'text-figure',
   action: 'text-action',
   clock: 'text-clock',
+  clockWide: 'text-clock-wide',
 } as const
 const WEIGHTS = { normal: 'font-normal', medium: 'font-medium', semi: 'font-semibold', bold: 'font-bold' } as const
 const TONES = {

@@ -13,6 +13,7 @@ import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
 import { formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
+import { Countdown } from './Countdown'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
 import { OverPanel } from './OverPanel'
@@ -81,7 +82,7 @@ function CookRun({ run }: { run: Run }) {
             run={run}
             step={cook.step}
             words={wordsOf(cook.step)}
-            leftS={cook.leftS}
+            dueMs={cook.state.dueMs}
             isWaiting={cook.state.status === 'waiting'}
             lotName={lot ? t('head.lot', { lot: lot.name }) : t('head.noLot')}
             isWide={isWide}
@@ -149,7 +150,6 @@ function RunHead({ run, cook, stationName }: { run: Run; cook: Cook; stationName
     stationName,
     t('head.tickets', { count: numbers.length, list: numbers.join(', ') }),
   ]
-  const leftS = Math.max(0, (cook.state.upMs - cook.nowMs) / 1000)
   const isStopped = cook.state.status === 'stopped'
   return (
     <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
@@ -162,9 +162,7 @@ function RunHead({ run, cook, stationName }: { run: Run; cook: Cook; stationName
         </Text>
       </View>
       <View className="items-end">
-        <Text size="title" weight="bold" stretch="narrow">
-          {formatClock(leftS)}
-        </Text>
+        {cook.state.endedMs === null && <Countdown untilMs={cook.state.upMs} mayPass={false} size="title" />}
         <Text size="small" tone="ash" stretch="narrow">
           {isStopped ? t('head.stopped') : cook.state.endedMs === null ? t('head.toPickUp') : t('head.up')}
         </Text>

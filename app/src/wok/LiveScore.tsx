@@ -10,7 +10,7 @@ import { scoreShapes } from '../score/scoreLayout'
 
 const MINUTE_PX = 30
 const THREAD_PX = 26
-const CELADON = 'rgb(var(--celadon))'
+const CELADON = 'rgb(var(--now-in-channel))'
 
 export type LiveScoreProps = {
   run: Run

@@ -15,9 +15,10 @@ export function NextBar({ run, state, wordsOf }: { run: Run; state: RunState; wo
   if (!next) return <Text tone="ash">{t('last')}</Text>
   const atS = (state.dueMs - run.firedAtMs) / 1000
   const entries = next.entries.filter((entry) => entry.motion === 'in' || entry.motion === 'plate')
-  const detail = entries
-    .slice(0, 2)
-    .map((entry) => [formatMassG(entry.massG), measureWords(entry.measure)].filter(Boolean).join(' · '))
+  const detail = entries.slice(0, 2).map((entry) => {
+    const name = entries.length > 1 ? entry.name : null
+    return [name, formatMassG(entry.massG), measureWords(entry.measure)].filter(Boolean).join(' ')
+  })
   return (
     <View className="flex-row items-start gap-4">
       <View className="w-20">
@@ -33,7 +34,7 @@ export function NextBar({ run, state, wordsOf }: { run: Run; state: RunState; wo
           {wordsOf(next).title}
         </Text>
         <Text tone="ash" stretch="slim" numberOfLines={2}>
-          {detail.length > 0 ? detail.join(' + ') : wordsOf(next).how}
+          {detail.length > 0 ? detail.join(' · ') : wordsOf(next).how}
         </Text>
       </View>
     </View>

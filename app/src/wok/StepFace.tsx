@@ -3,25 +3,26 @@ import { View } from 'react-native'
 import { useMeasureWords } from '../ui/measureWords'
 import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
-import { formatClock, formatMassG } from '../words/format'
+import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
+import { Countdown } from './Countdown'
 import type { RunStep, StepWords } from './stepWords'
 
 export type StepFaceProps = {
   run: Run
   step: RunStep
   words: StepWords
-  leftS: number
+  dueMs: number
   isWaiting: boolean
   lotName: string | null
   isWide: boolean
 }
 
 /** What to do now, how much of it, until when and by which sign: read in one second at arm's length. */
-export function StepFace({ run, step, words, leftS, isWaiting, lotName, isWide }: StepFaceProps) {
+export function StepFace({ run, step, words, dueMs, isWaiting, lotName, isWide }: StepFaceProps) {
   const t = useWords('wok')
   return (
-    <View className="min-w-0 flex-1 px-2 pt-3">
+    <View className={`min-w-0 flex-1 pt-3 ${isWide ? 'px-6' : 'px-2'}`}>
       {run.allergies.length > 0 && <AllergyLine allergies={run.allergies} />}
       <HeatChip heat={step.heat} />
       <View aria-live="assertive">
@@ -40,11 +41,7 @@ export function StepFace({ run, step, words, leftS, isWaiting, lotName, isWide }
       <Text size="step" className="mt-1" stretch="slim">
         {words.check ?? words.how}
       </Text>
-      <View role="timer" aria-label={formatClock(leftS)}>
-        <Text size="clock" weight="bold" stretch="narrow" className={isWide ? 'mt-4' : 'mt-2'}>
-          {formatClock(leftS)}
-        </Text>
-      </View>
+      <Countdown untilMs={dueMs} mayPass size={isWide ? 'clockWide' : 'clock'} className={isWide ? 'mt-4' : 'mt-2'} />
       {isWaiting && <Notice kind="conflict" isSmall title={t('waits')} />}
       <View className="mt-2 border-t border-edge pt-2">
         <Text tone="ash">{t('readyWhen')}</Text>

@@ -30,7 +30,7 @@ export function StepList({ run, state, nowMs, wordsOf }: Props) {
           label={t('handsFreeSwitch')}
           isChosen={state.handsFree}
           onChoose={() => sayOfRun(run.id, { kind: 'handsFree', on: !state.handsFree })}
-          className="self-start px-0"
+          className="min-w-0 self-start px-0"
         />
       </View>
       <ScrollView tabIndex={0} className="flex-1 px-4 py-2">

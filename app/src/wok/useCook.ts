@@ -11,13 +11,13 @@ import type { RunStep } from './stepWords'
 /** A word said this soon after the score went on by itself [ms] was meant for the step before. */
 const MEANT_BEFORE_MS = 700
 const SOON_S = 5
+const LOOK_AGAIN_MS = 5000
+const MIN_LOOK_MS = 30
 
 export type Cook = {
   state: RunState
   step: RunStep
   nowMs: number
-  /** Seconds until the step is due; negative when it waits for the cook. */
-  leftS: number
   done: () => string
   later: () => string
   trouble: (trouble: Exclude<Trouble, 'forgot'>) => { eventId: string; addedS: number }
@@ -33,16 +33,13 @@ export function useCook(run: Run): Cook {
   const state = runState(run, run.events, nowMs)
   const step = run.score.steps[state.stepIndex]
   if (!step) throw new RangeError(`run ${run.id} has no step ${state.stepIndex}`)
-  const leftS = Math.ceil((state.dueMs - nowMs) / 1000 - 0.001)
 
   useEffect(() => {
     if (state.endedMs !== null) return
-    const now = kitchenNowMs()
-    const untilNextMs = (((state.dueMs - now) % 1000) + 1000) % 1000
-    const timer = setTimeout(() => setNowMs(kitchenNowMs()), Math.max(30, untilNextMs + 4))
+    const timer = setTimeout(() => setNowMs(kitchenNowMs()), nextLookMs(state.dueMs - kitchenNowMs()))
     return () => clearTimeout(timer)
   })
-  useRunSignals(state, step, leftS)
+  useRunSignals(state, step, nowMs)
 
   const say = (said: Parameters<typeof sayOfRun>[1]) => {
     const eventId = sayOfRun(run.id, said)
@@ -59,7 +56,6 @@ export function useCook(run: Run): Cook {
     state,
     step,
     nowMs,
-    leftS,
     done: () => say({ kind: 'done', stepId: meantStepId() }),
     later: () => say({ kind: 'later', stepId: step.id, delayS: 10 }),
     trouble: (trouble) => ({
@@ -76,17 +72,28 @@ export function useCook(run: Run): Cook {
   }
 }
 
-function useRunSignals(state: RunState, step: RunStep, leftS: number): void {
+/**
+ * How long until the run must be looked at again [ms]: shortly before it is due, when it is due, and each second while
+ * it waits; at most a few seconds, since the kitchen's time may be corrected. The countdown ticks by itself.
+ */
+function nextLookMs(untilDueMs: number): number {
+  const untilSoonMs = untilDueMs - SOON_S * 1000
+  const next = untilSoonMs > 0 ? untilSoonMs : untilDueMs > 0 ? untilDueMs : 1000
+  return Math.min(LOOK_AGAIN_MS, Math.max(MIN_LOOK_MS, next + 4))
+}
+
+function useRunSignals(state: RunState, step: RunStep, nowMs: number): void {
   const heard = useRef({ stepId: step.id, isOver: state.endedMs !== null, isWaiting: false, isSoon: false })
+  const untilDueMs = state.dueMs - nowMs
+  const isSoonNow = state.endedMs === null && untilDueMs <= SOON_S * 1000 && untilDueMs > 0
   useEffect(() => {
     const before = heard.current
     const isOver = state.endedMs !== null
     const isWaiting = state.status === 'waiting'
-    const isSoon = !isOver && leftS <= SOON_S && leftS > 0
     if (isOver && !before.isOver) give('over')
     else if (step.id !== before.stepId) give('next')
     else if (isWaiting && !before.isWaiting) give('check')
-    else if (isSoon && !before.isSoon) give('soon')
-    heard.current = { stepId: step.id, isOver, isWaiting, isSoon }
-  }, [state.endedMs, state.status, step.id, leftS])
+    else if (isSoonNow && !before.isSoon) give('soon')
+    heard.current = { stepId: step.id, isOver, isWaiting, isSoon: isSoonNow }
+  }, [state.endedMs, state.status, step.id, isSoonNow])
 }

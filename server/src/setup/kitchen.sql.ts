@@ -29,7 +29,7 @@ export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | 
   )
   const [lots] = await db.execute<RowDataPacket[]>(
     `SELECT id, name, grain, cooked_at_ms AS cookedAtMs, mass_g AS massG,
-            mass_g - COALESCE((SELECT SUM(run.rice_mass_g) FROM run
+            mass_g - COALESCE((SELECT SUM(run.rice_mass_g) FROM run FORCE INDEX (by_lot)
                                 WHERE run.kitchen_id = rice_lot.kitchen_id AND run.lot_id = rice_lot.id), 0) AS leftG
        FROM rice_lot WHERE kitchen_id = ? ORDER BY cooked_at_ms, id`,
     [kitchenId],

@@ -1,0 +1,10 @@
+#!/usr/bin/env bash
+# npm run bench [NAME ...]: the figures that the project aims at, measured on this machine.
+. "$(dirname "$0")/lib.sh"
+need_node
+need_packages mariadbd=mariadb-server chromium=chromium
+need_modules
+need_web
+read -r FOLDER PID SOCKET < <(bash tools/test-db.sh start)
+trap 'bash tools/test-db.sh stop "$FOLDER" "$PID" "$SOCKET"' EXIT
+OKAZU_TEST_DB="$FOLDER $PID $SOCKET" node --import tsx tools/bench/main.ts "$@" </dev/null

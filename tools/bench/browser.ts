@@ -1,0 +1,13 @@
+/** Debian's Chromium, quiet and without a network of its own. */
+export const LAUNCH = {
+  executablePath: process.env['OKAZU_CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+}

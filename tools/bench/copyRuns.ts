@@ -1,0 +1,39 @@
+import type { Pool } from 'mysql2/promise'
+
+const DAY_MS = 86_400_000
+
+/** Copies the sample history back in time, whole days at once with new ids, until there are this many past runs. */
+export async function copyRuns(pool: Pool, kitchenId: string, wanted: number): Promise<void> {
+  const id = (table: string, column: string) =>
+    `CAST(INSERT(CAST(${table}.${column} AS CHAR), 25, 6, LPAD(HEX(@copy), 6, '0')) AS UUID)`
+  const connection = await pool.getConnection()
+  const sql = async (text: string) => void (await connection.query(text, [kitchenId]))
+  const [[first]] = (await connection.query("SELECT COUNT(*) AS n FROM run WHERE state <> 'open'")) as unknown as [
+    [{ n: number }],
+  ]
+  for (const table of ['ticket', 'ticket_item', 'run', 'run_part', 'run_event']) {
+    await connection.query(`CREATE TEMPORARY TABLE old_${table} AS SELECT * FROM ${table} WHERE kitchen_id = ?`, [
+      kitchenId,
+    ])
+  }
+  for (let copy = 1; copy * first.n < wanted; copy += 1) {
+    await connection.query(`SET @copy = ${copy}, @ago = ${copy * DAY_MS}`)
+    await connection.beginTransaction()
+    await sql(`INSERT INTO ticket SELECT kitchen_id, ${id('old_ticket', 'id')}, number, source, kind, place, placed_at_ms - @ago,
+                 promised_at_ms - @ago, is_cancelled, FALSE FROM old_ticket WHERE kitchen_id = ? AND NOT is_open`)
+    await sql(`INSERT INTO ticket_item SELECT kitchen_id, ${id('old_ticket_item', 'id')}, ${id('old_ticket_item', 'ticket_id')}, position,
+                 dish_id, portions, modifiers, allergies FROM old_ticket_item
+                WHERE kitchen_id = ? AND ticket_id IN (SELECT id FROM old_ticket WHERE NOT is_open)`)
+    await sql(`INSERT INTO run SELECT kitchen_id, ${id('old_run', 'id')}, dish_id, dish_version, dish_name, station_id, cook_id, NULL,
+                 portions, rice_mass_g, planned_s, fired_at_ms - @ago, promised_at_ms - @ago, hands_free, is_unconfirmed,
+                 twice_portions, modifiers, allergies, ticket_numbers, score, engine, state, ended_at_ms - @ago
+                 FROM old_run WHERE kitchen_id = ? AND state <> 'open'`)
+    await sql(`INSERT INTO run_part SELECT kitchen_id, ${id('old_run_part', 'run_id')}, ${id('old_run_part', 'item_id')},
+                 ${id('old_run_part', 'ticket_id')}, portions FROM old_run_part WHERE kitchen_id = ?`)
+    await sql(`INSERT INTO run_event SELECT kitchen_id, ${id('old_run_event', 'id')}, ${id('old_run_event', 'run_id')}, device_id, kind,
+                 at_ms - @ago, counter, body, received_at_ms FROM old_run_event WHERE kitchen_id = ?`)
+    await connection.commit()
+  }
+  connection.release()
+  await pool.query('ANALYZE TABLE ticket, ticket_item, run, run_part, run_event')
+}

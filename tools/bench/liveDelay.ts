@@ -1,0 +1,45 @@
+import { chromium } from '@playwright/test'
+import { LAUNCH } from './browser'
+import { percentile, report } from './server'
+
+const TICKETS = 60
+
+/** Resolves to the page's time when one more number stands alone on a line, as a ticket's does. */
+const SEE_NEXT_NUMBER = `new Promise((resolve) => {
+  const numbers = () => (document.body.innerText.match(/^\\d+$/gm) ?? []).length
+  const before = numbers()
+  const observer = new MutationObserver(() => {
+    if (numbers() <= before) return
+    observer.disconnect()
+    resolve(Date.now())
+  })
+  observer.observe(document.body, { childList: true, subtree: true, characterData: true })
+})`
+
+/** From the post of a ticket to its place on another open screen, in the page's own clock. */
+export async function liveDelay(url: string): Promise<void> {
+  const browser = await chromium.launch(LAUNCH)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${url}/line`)
+  await page.getByRole('button', { name: 'Add ticket' }).first().waitFor()
+  await page.waitForTimeout(1500)
+  const delays: number[] = []
+  for (let n = 0; n < TICKETS; n += 1) {
+    const portions = 1 + (n % 4)
+    const seen = page.evaluate<number>(SEE_NEXT_NUMBER)
+    await page.waitForTimeout(40)
+    const sentMs = Date.now()
+    await fetch(`${url}/api/tickets`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ items: [{ dishId: 'plain', portions }], promisedAtMs: Date.now() + 1_200_000 }),
+    })
+    delays.push((await seen) - sentMs)
+  }
+  await browser.close()
+  report(
+    `ticket posted -> on another screen (${TICKETS})`,
+    `p50 ${percentile(delays, 0.5)} ms, p95 ${percentile(delays, 0.95)} ms`,
+    'p95 <= 300 ms',
+  )
+}
