@@ -20,7 +20,7 @@ beforeEach(() => {
   sent.length = 0
   jest.resetModules()
   global.fetch = jest.fn((path: string, init: RequestInit) => {
-    sent.push({ path, body: JSON.parse(String(init.body)) as unknown })
+    sent.push({ path, body: JSON.parse(init.body as string) as unknown })
     const answer = answers.shift()
     return answer ? Promise.resolve(answer()) : Promise.reject(new TypeError('no network'))
   }) as unknown as typeof fetch
