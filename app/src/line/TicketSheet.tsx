@@ -1,5 +1,5 @@
 import { View } from 'react-native'
-import { HoldButton } from '../ui/Button'
+import { HoldButton } from '../ui/HoldButton'
 import { Notice } from '../ui/Notice'
 import { Sheet } from '../ui/Sheet'
 import { Text } from '../ui/Text'

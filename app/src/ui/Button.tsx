@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { Pressable, View } from 'react-native'
 import { openSound } from '../device/signal'
 import { Text, type TextProps } from './Text'
@@ -21,7 +21,9 @@ export type ButtonProps = {
   onPress: () => void
 }
 
-const GROUND: Readonly<Record<ButtonKind, { rest: string; pressed: string; tone: NonNullable<TextProps['tone']> }>> = {
+export const GROUND: Readonly<
+  Record<ButtonKind, { rest: string; pressed: string; tone: NonNullable<TextProps['tone']> }>
+> = {
   main: { rest: 'bg-celadon border-celadon', pressed: 'bg-pressed border-pressed', tone: 'ink' },
   plain: { rest: 'bg-ground border-line', pressed: 'bg-plate border-rice', tone: 'rice' },
   inverse: { rest: 'bg-inverse border-inverse', pressed: 'bg-inverse border-line', tone: 'inverse' },
@@ -65,7 +67,7 @@ export function Button(props: ButtonProps) {
   )
 }
 
-function nameOf({ label, detail, disabledBecause }: ButtonProps): string {
+export function nameOf({ label, detail, disabledBecause }: ButtonProps): string {
   return [label, disabledBecause ?? detail].filter(Boolean).join(', ')
 }
 
@@ -93,62 +95,5 @@ function Face({
       )}
       {isBusy && <View className="busy-wave mt-1 h-2 w-16 text-ink" />}
     </>
-  )
-}
-
-const HOLD_MS = 1000
-const HOLD_STEP_MS = 100
-
-/** For what cannot be had by a slip of the knuckle: held for a second; a click by a screen reader counts as held. */
-export function HoldButton(props: Omit<ButtonProps, 'onPress'> & { onHeld: () => void }) {
-  const { kind = 'inverse', isTall = false, className = '', onHeld, label, detail } = props
-  const [heldMs, setHeldMs] = useState(0)
-  const timer = useRef<ReturnType<typeof setInterval> | null>(null)
-  const wasTouched = useRef(false)
-  const release = () => {
-    if (timer.current) clearInterval(timer.current)
-    timer.current = null
-    setHeldMs(0)
-  }
-  useEffect(() => release, [])
-  const begin = () => {
-    wasTouched.current = true
-    if (timer.current) return
-    const begunMs = performance.now()
-    timer.current = setInterval(() => {
-      const ms = performance.now() - begunMs
-      setHeldMs(ms)
-      if (ms < HOLD_MS) return
-      release()
-      onHeld()
-    }, HOLD_STEP_MS)
-  }
-  const { rest, tone } = GROUND[kind]
-  return (
-    <Pressable
-      role="button"
-      aria-label={nameOf({ label, detail, onPress: onHeld })}
-      onPressIn={begin}
-      onPressOut={release}
-      onPress={() => {
-        if (!wasTouched.current) onHeld()
-        wasTouched.current = false
-      }}
-      className={`ring-focus overflow-hidden rounded-lg border ${rest} ${isTall ? 'min-h-24' : 'min-h-14'} items-center justify-center ${className}`}
-    >
-      <View
-        className="absolute bottom-0 left-0 top-0 bg-line opacity-60"
-        style={{ width: `${Math.min(1, heldMs / HOLD_MS) * 100}%` }}
-      />
-      {props.icon}
-      <Text size={isTall ? 'title' : 'step'} weight="bold" tone={tone} className="text-center">
-        {label}
-      </Text>
-      {detail !== undefined && (
-        <Text size="body" tone={tone} stretch="narrow" className="text-center">
-          {detail}
-        </Text>
-      )}
-    </Pressable>
   )
 }

@@ -2,7 +2,7 @@ import { EventId } from 'contract/ids'
 import type { Run } from 'contract/run'
 import { runState, type RunState } from 'core/wok/run'
 import { TROUBLE_DELAY_S, type Trouble } from 'core/wok/runEvent'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useReducer, useRef } from 'react'
 import { kitchenNowMs } from '../device/clock'
 import { give } from '../device/signal'
 import { sayOfRun } from './useRuns'
@@ -29,21 +29,22 @@ export type Cook = {
 
 /** A run as it stands this second, and what its cook can say of it. Ear and hand are told when it moves. */
 export function useCook(run: Run): Cook {
-  const [nowMs, setNowMs] = useState(kitchenNowMs)
+  const [, lookAgain] = useReducer((looks: number) => looks + 1, 0)
+  const nowMs = kitchenNowMs()
   const state = runState(run, run.events, nowMs)
   const step = run.score.steps[state.stepIndex]
   if (!step) throw new RangeError(`run ${run.id} has no step ${state.stepIndex}`)
 
   useEffect(() => {
     if (state.endedMs !== null) return
-    const timer = setTimeout(() => setNowMs(kitchenNowMs()), nextLookMs(state.dueMs - kitchenNowMs()))
+    const timer = setTimeout(lookAgain, nextLookMs(state.dueMs - kitchenNowMs()))
     return () => clearTimeout(timer)
   })
   useRunSignals(state, step, nowMs)
 
   const say = (said: Parameters<typeof sayOfRun>[1]) => {
     const eventId = sayOfRun(run.id, said)
-    setNowMs(kitchenNowMs())
+    lookAgain()
     return eventId
   }
   const meantStepId = () => {
