@@ -1,17 +1,5 @@
 import { defineConfig } from '@playwright/test'
-
-const launchOptions = {
-  executablePath: process.env['OKAZU_CHROMIUM'] ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-}
+import { LAUNCH } from './e2e/launch'
 
 export default defineConfig({
   testDir: 'e2e',
@@ -23,7 +11,13 @@ export default defineConfig({
   reporter: [['list']],
   forbidOnly: true,
   globalSetup: './e2e/startDatabase.ts',
-  use: { launchOptions, trace: 'retain-on-failure', timezoneId: 'UTC', locale: 'en-GB', serviceWorkers: 'allow' },
+  use: {
+    launchOptions: LAUNCH,
+    trace: 'retain-on-failure',
+    timezoneId: 'UTC',
+    locale: 'en-GB',
+    serviceWorkers: 'allow',
+  },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true } },
     { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },

@@ -70,6 +70,18 @@ async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
   )
   return new Set((texts.join(' ').match(/[A-Za-z]+/g) ?? []).map((word) => word.toLowerCase()))
 }
+/** Roles and states stand in a CSV letter for letter, so the book shows them as they are typed. */
+async function wordsToType(kitchen: Kitchen): Promise<string[]> {
+  const document = await (await fetch(`${kitchen.url}/api/openapi.json`)).text()
+  const lists = [...document.matchAll(/"enum":\[([^\]]*)\]/g)].map((match) => match[1] ?? '')
+  return (
+    lists
+      .join(' ')
+      .match(/[A-Za-z]+/g)
+      ?.map((word) => word.toLowerCase()) ?? []
+  )
+}
+
 const UNITS = ['g', 'kg', 's', 'mL', 'tbsp', 'C', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Sept', 'Oct', 'Nov', 'Dec']
 
@@ -114,12 +126,13 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)
   const { runs } = (await (await fetch(`${kitchen.url}/api/record/runs`)).json()) as { runs: { id: string }[] }
-  const paths = [...SCREENS.filter((path) => path !== '/book'), `/record/${runs[0]!.id}`]
+  const paths = [...SCREENS, `/record/${runs[0]!.id}`]
   for (const path of paths) {
     await page.goto(kitchen.url + path)
     await expect(page.getByText(/~/).first()).toBeVisible()
     await page.waitForTimeout(400)
-    expect(await strangeWords(page, known), path).toEqual([])
+    const typed = path === '/book' ? await wordsToType(kitchen) : []
+    expect(await strangeWords(page, new Set([...known, ...typed])), path).toEqual([])
     expect(await clipped(page), path).toEqual([])
   }
   await page.goto(`${kitchen.url}/line`)

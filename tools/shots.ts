@@ -5,7 +5,7 @@ import { migrate } from '../server/src/db/migrate'
 import { openPool } from '../server/src/db/pool'
 import { testClock } from '../server/src/http/testClock'
 import { startServer } from '../server/src/server'
-import { LAUNCH } from './bench/browser'
+import { LAUNCH } from '../e2e/launch'
 
 const FOLDER = 'docs/screenshots'
 const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')

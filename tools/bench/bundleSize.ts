@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
-import { LAUNCH } from './browser'
+import { LAUNCH } from '../../e2e/launch'
 import { report } from './server'
 
 const EMPTY = '.okazu-build/empty-app'

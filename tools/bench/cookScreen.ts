@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test'
-import { LAUNCH } from './browser'
+import { LAUNCH } from '../../e2e/launch'
 import { report } from './server'
 
 const SLOWER = 4

@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test'
-import { LAUNCH } from './browser'
+import { LAUNCH } from '../../e2e/launch'
 import { percentile, report } from './server'
 
 const TICKETS = 60

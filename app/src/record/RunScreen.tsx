@@ -102,10 +102,7 @@ function RunPage({ run, csv }: { run: Run; csv: React.ReactNode }) {
               small={t('batch', { mass: t('portions', { count: portions }) })}
             />
             {afterPromiseS !== null && run.state === 'finished' && (
-              <Figure
-                big={formatLate(afterPromiseS)}
-                small={afterPromiseS > 0 ? t('after', { time: '' }).trim() : t('before', { time: '' }).trim()}
-              />
+              <Figure big={formatLate(afterPromiseS)} small={afterPromiseS > 0 ? t('after') : t('before')} />
             )}
           </View>
           <Said run={run} zone={zone} />
