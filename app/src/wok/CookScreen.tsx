@@ -1,5 +1,5 @@
 import type { Run } from 'contract/run'
-import { useKeepAwake } from 'expo-keep-awake'
+import { useAwake } from '../device/awake'
 import { useEffect, useEffectEvent, useState } from 'react'
 import { useWindowDimensions, View } from 'react-native'
 import { useIsReachable } from '../device/network'
@@ -33,7 +33,7 @@ export function CookScreen({ id }: { id: string }) {
 }
 
 function CookRun({ run }: { run: Run }) {
-  useKeepAwake()
+  useAwake()
   const t = useWords('wok')
   const cook = useCook(run)
   const kitchen = useKitchen().data

@@ -1,0 +1,118 @@
+import { render, screen } from '@testing-library/react'
+import { Run } from 'contract/run'
+import type { Dish } from 'contract/dish'
+import type { Kitchen } from 'contract/kitchen'
+import { DISH, TOOLS } from 'core/testing/kitchen'
+import { kitchenNowMs } from '../device/clock'
+import { startWords } from '../words/i18n'
+import { StepFace } from './StepFace'
+import { useStepWords } from './stepWords'
+import { localRun } from './useRuns'
+
+beforeAll(startWords)
+
+const kitchen = { tools: TOOLS, ruleSet: 'us' } as unknown as Kitchen
+const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
+const run = Run.parse(
+  localRun(
+    {
+      id: uuid(1),
+      dishId: 'everything',
+      dishVersion: 1,
+      stationId: 'ring-a',
+      cookId: null,
+      modifiers: [],
+      allergies: [],
+      parts: [{ itemId: uuid(2), ticketId: uuid(3), ticketNumber: 41, portions: 3, modifiers: [] }],
+      firedAtMs: 0,
+      promisedAtMs: 0,
+      handsFree: true,
+      deviceId: 'd',
+      isUnconfirmed: false,
+    } as never,
+    [DISH as Dish],
+    kitchen,
+  ),
+)
+
+function Face({
+  action,
+  allergies = [],
+  isWaiting = false,
+}: {
+  action: string
+  allergies?: Run['allergies']
+  isWaiting?: boolean
+}) {
+  const words = useStepWords()
+  const step = run.score.steps.find((one) => one.action === action)!
+  return (
+    <StepFace
+      run={{ ...run, allergies }}
+      step={step}
+      words={words(step, false)}
+      dueMs={kitchenNowMs() + 47_500}
+      isWaiting={isWaiting}
+      lotName="lot R-18"
+      isWide={false}
+    />
+  )
+}
+
+test('rice: what, how much, which lot, how long, which sign and why', () => {
+  render(<Face action="riceIn" />)
+  expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Rice in')
+  for (const text of [
+    'Full flame',
+    '660 g',
+    'lot R-18',
+    '0:48',
+    'grains jump, it hisses dry, no white lumps',
+    'Full flame on cold rice, or it steams.',
+  ]) {
+    expect(screen.getByText(text)).toBeTruthy()
+  }
+  expect(screen.getByText('A full wok is heavy: ladle under it, both hands.')).toBeTruthy()
+})
+
+test('a raw protein: its check with the limit, its source, and who decides', () => {
+  render(<Face action="proteinOut" isWaiting />)
+  expect(screen.getByText('Poultry cooked through, 74 °C?')).toBeTruthy()
+  expect(screen.getByText(/FDA Food Code 2022 §3-401\.11\. Your local code decides\./)).toBeTruthy()
+  expect(screen.getByText('waits for your word')).toBeTruthy()
+  expect(screen.getByText('Raw tools stay apart. Wash hands.')).toBeTruthy()
+})
+
+test('two seasonings: each by name, in grams and in what the cook measures with', () => {
+  render(<Face action="sauceIn" />)
+  expect(screen.getByText('20 g')).toBeTruthy()
+  expect(screen.getByText(/On the bare metal beside the rice/)).toBeTruthy()
+})
+
+test('an allergy run says so on every step', () => {
+  render(<Face action="oilIn" allergies={['egg']} />)
+  expect(screen.getByText('Full wash first, egg off')).toBeTruthy()
+})
+
+function Sentences() {
+  const words = useStepWords()
+  return run.score.steps.map((step) => {
+    const { title, how, cue, reason } = words(step, true)
+    return (
+      <ul key={step.id}>
+        {[title, how, cue, reason].map((sentence, n) => (
+          <li key={n}>{sentence}</li>
+        ))}
+      </ul>
+    )
+  })
+}
+
+test('no step of any dish is without a title, a way, a sign and a reason', () => {
+  render(<Sentences />)
+  const sentences = screen.getAllByRole('listitem').map((item) => item.textContent ?? '')
+  expect(sentences).toHaveLength(run.score.steps.length * 4)
+  for (const sentence of sentences) expect(sentence).toMatch(/^[^{}]{2,}$/)
+  const titles = sentences.filter((_, n) => n % 4 === 0)
+  for (const title of titles) expect(title.charAt(0)).toBe(title.charAt(0).toUpperCase())
+})

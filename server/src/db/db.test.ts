@@ -1,0 +1,124 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { TicketList } from 'contract/ticket'
+import { Kitchen } from 'contract/kitchen'
+import type { RowDataPacket } from 'mysql2'
+import { v7 as newId } from 'uuid'
+import { openTestKitchen, send, type TestKitchen } from './testing/testKitchen'
+import { prepareDemo } from './demo/prepareDemo'
+import { migrate } from './migrate'
+import { inTransaction, openPool } from './pool'
+
+const socketPath = () => (process.env['OKAZU_TEST_DB'] ?? '').split(' ')[2] ?? ''
+const HOUR_MS = 3_600_000
+
+describe('migrations', () => {
+  const address = () => ({ socketPath: socketPath(), user: 'root', database: `mig_${newId().replaceAll('-', '')}` })
+  let folder = ''
+  beforeEach(() => {
+    folder = mkdtempSync(join(tmpdir(), 'okazu-migrations-'))
+    writeFileSync(join(folder, '0001_a.sql'), 'CREATE TABLE a (n INT);\nINSERT INTO a VALUES (1);\n')
+  })
+  afterEach(() => rmSync(folder, { recursive: true }))
+  const url = () => pathToFileURL(`${folder}/`)
+
+  test('run in order, each once, whatever was there before', async () => {
+    const at = address()
+    expect(await migrate(at, url())).toEqual(['0001_a.sql'])
+    writeFileSync(join(folder, '0002_b.sql'), 'INSERT INTO a VALUES (2);\n')
+    expect(await migrate(at, url())).toEqual(['0002_b.sql'])
+    expect(await migrate(at, url())).toEqual([])
+    const pool = openPool(at)
+    const [rows] = await pool.query<RowDataPacket[]>('SELECT n FROM a ORDER BY n')
+    expect(rows.map((row) => Number(row['n']))).toEqual([1, 2])
+    await pool.query(`DROP DATABASE ${at.database}`)
+    await pool.end()
+  })
+
+  test('three servers that start at once migrate once', async () => {
+    const at = address()
+    const done = await Promise.all([1, 2, 3].map(() => migrate(at, url())))
+    expect(done.flat()).toEqual(['0001_a.sql'])
+  })
+})
+
+describe('transactions', () => {
+  let kitchen: TestKitchen
+  beforeAll(async () => void (kitchen = await openTestKitchen()))
+  afterAll(() => kitchen.close())
+
+  test('a connection is strict, in UTC, and reads what is committed', async () => {
+    const [rows] = await kitchen.pool.query<RowDataPacket[]>(
+      'SELECT @@sql_mode AS mode, @@time_zone AS zone, @@tx_isolation AS isolation',
+    )
+    expect(rows[0]).toMatchObject({ zone: '+00:00', isolation: 'READ-COMMITTED' })
+    expect(String(rows[0]!['mode'])).toContain('STRICT_ALL_TABLES')
+    await expect(kitchen.pool.query("UPDATE station SET cap_portions = 'many'")).rejects.toThrow(/Incorrect integer/)
+  })
+
+  test('a failure undoes all of it', async () => {
+    await expect(
+      inTransaction(kitchen.pool, async (connection) => {
+        await connection.query('UPDATE station SET cap_portions = 99')
+        throw new Error('power cut')
+      }),
+    ).rejects.toThrow('power cut')
+    const [rows] = await kitchen.pool.query<RowDataPacket[]>('SELECT MAX(cap_portions) AS most FROM station')
+    expect(Number(rows[0]!['most'])).toBe(4)
+  })
+
+  test('two that lock each other out both succeed: the one that InnoDB undid is tried again', async () => {
+    const cross = (first: string, second: string) =>
+      inTransaction(kitchen.pool, async (connection) => {
+        await connection.query('SELECT id FROM station WHERE id = ? FOR UPDATE', [first])
+        await new Promise((resolve) => setTimeout(resolve, 60))
+        await connection.query('UPDATE station SET position = position + 1 WHERE id = ?', [second])
+        return 'done'
+      })
+    expect(await Promise.all([cross('ring-a', 'ring-b'), cross('ring-b', 'ring-a')])).toEqual(['done', 'done'])
+  })
+
+  test('every table belongs to a kitchen', async () => {
+    const [rows] = await kitchen.pool.query<RowDataPacket[]>(
+      `SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name NOT IN ('migration', 'kitchen')
+         AND table_name NOT IN (SELECT table_name FROM information_schema.columns WHERE table_schema = DATABASE() AND column_name = 'kitchen_id')`,
+    )
+    expect(rows).toEqual([])
+  })
+})
+
+describe('the demo', () => {
+  let kitchen: TestKitchen
+  beforeEach(async () => void (kitchen = await openTestKitchen()))
+  afterEach(() => kitchen.close())
+  const tickets = async () => TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
+  const lots = async () => Kitchen.parse((await send(kitchen.app, 'GET', '/kitchen')).json).lots
+
+  test('is alive whenever it is started: promises ahead, an allergy, every kind of station', async () => {
+    const open = await tickets()
+    expect(open.length).toBeGreaterThanOrEqual(6)
+    for (const ticket of open) expect(ticket.promisedAtMs).toBeGreaterThan(kitchen.clock.now())
+    expect(open.flatMap((ticket) => ticket.items).some((item) => item.allergies.length > 0)).toBe(true)
+  })
+
+  test('started again at once, nothing changes', async () => {
+    const before = await tickets()
+    await prepareDemo(kitchen.pool, kitchen.clock.now() + 60_000)
+    expect(await tickets()).toEqual(before)
+  })
+
+  test('started again three days later, the old wave is gone, a fresh one waits, and there is rice', async () => {
+    const before = new Set((await tickets()).map((ticket) => ticket.id))
+    const later = kitchen.clock.now() + 72 * HOUR_MS
+    kitchen.clock.moveToMs(later)
+    await prepareDemo(kitchen.pool, later)
+    const open = await tickets()
+    expect(open.filter((ticket) => before.has(ticket.id))).toEqual([])
+    for (const ticket of open) expect(ticket.promisedAtMs).toBeGreaterThan(later)
+    const newest = (await lots()).at(-1)!
+    expect(newest.cookedAtMs).toBeGreaterThan(later - 48 * HOUR_MS)
+    expect(newest.name).toBe('R-20')
+  })
+})
