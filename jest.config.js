@@ -16,8 +16,8 @@ module.exports = {
     node('contract'),
     {
       ...node('server'),
-      globalSetup: '<rootDir>/src/db/testing/startTestDatabase.ts',
-      globalTeardown: '<rootDir>/src/db/testing/stopTestDatabase.ts',
+      globalSetup: '<rootDir>/src/db/test/startTestDatabase.ts',
+      globalTeardown: '<rootDir>/src/db/test/stopTestDatabase.ts',
     },
     node('tools'),
     {

@@ -1,5 +1,5 @@
 import { batchScore } from 'core/line/batchScore'
-import { DISH, TOOLS } from 'core/testing/kitchen'
+import { DISH, TOOLS } from 'core/test/kitchen'
 import { z } from 'zod'
 import { Dish, DishImportQuery } from './dish'
 import { Name, Slug } from './ids'

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DISH, EVERYTHING, TOOLS } from '../testing/kitchen'
+import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
 import type { Ingredient } from './ingredient'
 import { findIngredient, readCut, resolveLines, slugOf } from './resolve'
 import { batchAmounts, componentMassG, totalMassG } from './scale'

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DISH, TOOLS } from '../testing/kitchen'
+import { DISH, TOOLS } from '../test/kitchen'
 import type { Dish } from '../book/dish'
 import { proposeBatches, type WaitingItem } from './batches'
 import { batchScore } from './batchScore'

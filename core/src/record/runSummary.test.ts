@@ -1,4 +1,4 @@
-import { DISH, EVERYTHING, TOOLS } from '../testing/kitchen'
+import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
 import type { RunEvent } from '../wok/runEvent'
 import { sequence } from '../wok/sequence'
 import { runRecord } from './runSummary'

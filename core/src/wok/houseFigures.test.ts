@@ -1,4 +1,4 @@
-import { component, DISH, TOOLS } from '../testing/kitchen'
+import { component, DISH, TOOLS } from '../test/kitchen'
 import type { Component } from '../book/dish'
 import { BASE_S, HOUSE_S, RAW_PROTEIN_S, SCHOOL_HEAT } from './houseFigures'
 import { HEAT_LEVELS } from './score'

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DISH, EVERYTHING, TOOLS } from '../testing/kitchen'
+import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
 import { compareEvents, nextStamp, type Stamp } from './eventOrder'
 import { forgettable } from './forgot'
 import { projectedStartsMs, runState, type FiredRun } from './run'

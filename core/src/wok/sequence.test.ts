@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { component, DISH, EVERYTHING, TOOLS } from '../testing/kitchen'
+import { component, DISH, EVERYTHING, TOOLS } from '../test/kitchen'
 import { COOK_LIMITS } from '../safety/limits'
 import type { Component, EggSchool } from '../book/dish'
 import { isRawProtein } from './place'

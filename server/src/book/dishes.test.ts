@@ -1,7 +1,7 @@
 import { DishImported, DishList } from 'contract/dish'
 import type { ProblemDetails } from 'contract/problem'
 import { demoDishes } from '../db/demo/dishes'
-import { openTestKitchen, send, type TestKitchen } from '../db/testing/testKitchen'
+import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { readIngredients } from './ingredients.csv'
 
 let kitchen: TestKitchen

@@ -1,7 +1,7 @@
 import { createApp } from './app'
 import type { Pool } from 'mysql2/promise'
 import { LiveFollower } from '../live/follower'
-import { openTestKitchen, send, type TestKitchen } from '../db/testing/testKitchen'
+import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import pino from 'pino'
 
 let kitchen: TestKitchen

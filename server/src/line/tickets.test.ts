@@ -1,5 +1,5 @@
 import { Problem } from '../http/problems'
-import { newTicket, openTestKitchen, send, type TestKitchen } from '../db/testing/testKitchen'
+import { newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { Dish } from 'contract/dish'
 import type { ProblemDetails } from 'contract/problem'
 import { TicketList } from 'contract/ticket'

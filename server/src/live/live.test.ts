@@ -1,6 +1,6 @@
 import { TicketList } from 'contract/ticket'
 import type { RowDataPacket } from 'mysql2'
-import { newTicket, openTestKitchen, send, type TestKitchen } from '../db/testing/testKitchen'
+import { newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { announce, changesAfter, newestChangeNo } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 

@@ -1,6 +1,6 @@
 import { Run, RunPage } from 'contract/run'
 import { parse } from 'csv-parse/sync'
-import { openTestKitchen, send, type TestKitchen } from '../db/testing/testKitchen'
+import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { runCsv, runsCsv } from './runs.csv'
 
 let kitchen: TestKitchen

@@ -3,7 +3,7 @@ import { Run, type FireRun } from 'contract/run'
 import { TicketList, type Ticket } from 'contract/ticket'
 import type { RowDataPacket } from 'mysql2'
 import { v7 as newId } from 'uuid'
-import { eventOf, fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/testing/testKitchen'
+import { eventOf, fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { settleOpenRuns } from './settle'
 
 let kitchen: TestKitchen
