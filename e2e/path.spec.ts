@@ -117,7 +117,7 @@ test('trouble: the remedy is read at once, noted with a tap, taken back with und
   const stop = page.getByRole('button', { name: /^Stop/ })
   const box = await stop.boundingBox()
   await page.mouse.move(box!.x + 20, box!.y + 20)
-  await context.clock.pauseAt((await page.evaluate(() => Date.now())) + 50)
+  await context.clock.pauseAt((await page.evaluate(() => Date.now())) + 3000)
   await page.mouse.down()
   await context.clock.fastForward(300)
   await page.mouse.up()

@@ -150,6 +150,16 @@ describe('what was said and not yet sent', () => {
     expect(withParcels([ticket(3, 1)], [parcel('ticket', id(3), body)]).map((one) => one.number)).toEqual([3])
   })
 
+  test('what an older version of the page left behind is passed over', () => {
+    const stale = [
+      parcel('ticket', id(3), { table: 4 }),
+      parcel('runEvents', run().id, { words: [] }),
+      parcel('ticketEvents', id(1), null),
+    ]
+    expect(withParcels([ticket(1, 1)], stale).map((one) => one.number)).toEqual([1])
+    expect(withUnsent(run(), stale).events).toEqual([])
+  })
+
   test('a cancelled ticket is gone at once, and back with the later word', () => {
     const cancelled = { events: [{ id: id(40), kind: 'cancelled', atMs: 1, counter: 0 }] }
     const restored = { events: [{ id: id(41), kind: 'restored', atMs: 2, counter: 0 }] }

@@ -45,7 +45,10 @@ function useLocalRuns(): Run[] {
   const kitchen = useKitchen().data
   return useMemo(() => {
     const fired = parcels.filter((parcel) => parcel.kind === 'run' && parcel.refusal === null)
-    return fired.flatMap((parcel) => localRun(FireRun.parse(parcel.body), dishes ?? [], kitchen) ?? [])
+    return fired.flatMap((parcel) => {
+      const fire = FireRun.safeParse(parcel.body)
+      return (fire.success && localRun(fire.data, dishes ?? [], kitchen)) || []
+    })
   }, [parcels, dishes, kitchen])
 }
 
@@ -73,7 +76,10 @@ export function withUnsent(run: Run, parcels: readonly Parcel[]): Run {
     (parcel) => parcel.kind === 'runEvents' && parcel.subjectId === run.id && parcel.refusal === null,
   )
   if (said.length === 0) return run
-  return { ...run, events: [...run.events, ...said.flatMap((parcel) => RunEvents.parse(parcel.body).events)] }
+  return {
+    ...run,
+    events: [...run.events, ...said.flatMap((parcel) => RunEvents.safeParse(parcel.body).data?.events ?? [])],
+  }
 }
 
 type WithoutHead<T> = T extends unknown ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'> : never
