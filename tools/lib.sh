@@ -118,7 +118,7 @@ start_db() {
 end_orphan() {
   local pid
   pid=$(cat "$1" 2>/dev/null) || return 0
-  [ -n "$pid" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF -- "$2" || return 0
+  [ -n "$pid" ] && { tr '\0' ' ' <"/proc/$pid/cmdline"; } 2>/dev/null | grep -qF -- "$2" || return 0
   kill "$pid" 2>/dev/null
   local i
   for i in $(seq 1 100); do kill -0 "$pid" 2>/dev/null || return 0; sleep 0.1; done

@@ -35,7 +35,12 @@ stop_all() {
 trap 'stop_all; exit 0' INT TERM
 trap stop_all EXIT
 
-[ $FRESH = yes ] && say "Beginning again: $DATA/db is emptied" && rm -rf "$DATA/db"
+if [ $FRESH = yes ]; then
+  end_orphan "$DATA/db.pid" "$(cd "$DATA" && pwd)/db"
+  say "Beginning again: $DATA/db is emptied"
+  rm -rf "$DATA/db"
+fi
+say "Starting the database in $DATA and the server on port $PORT"
 start_db "$DATA"
 OKAZU_PORT=$PORT OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_LOG=${OKAZU_LOG:-warn} setsid node --import tsx server/src/main.ts </dev/null 9>&- &
 SERVER_PID=$!
