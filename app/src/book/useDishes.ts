@@ -3,4 +3,4 @@ import { DishList } from 'contract/dish'
 import { getJson } from '../device/http'
 
 export const useDishes = () =>
-  useQuery({ queryKey: ['book'], queryFn: ({ signal }) => getJson('/dishes', DishList, signal), staleTime: 60_000 })
+  useQuery({ queryKey: ['book'], queryFn: ({ signal }) => getJson('/dishes', DishList, signal) })

@@ -3,4 +3,4 @@ import { Kitchen } from 'contract/kitchen'
 import { getJson } from '../device/http'
 
 export const useKitchen = () =>
-  useQuery({ queryKey: ['kitchen'], queryFn: ({ signal }) => getJson('/kitchen', Kitchen, signal), staleTime: 60_000 })
+  useQuery({ queryKey: ['kitchen'], queryFn: ({ signal }) => getJson('/kitchen', Kitchen, signal) })
