@@ -2,7 +2,7 @@
 # npm run check: everything but the browser. Types, lint, import directions, format and units, on two cores.
 . "$(dirname "$0")/lib.sh"
 need_node
-need_packages mariadbd=mariadb-server units=units
+need_packages mariadbd=mariadb-server units=units pdftotext=poppler-utils python:scipy=python3-scipy python:iapws=python3-iapws
 need_modules
 
 LOGS=$(mktemp -d)

@@ -20,11 +20,18 @@ need_node() {
     fail "Node $(node -v) is too old: install 20.19 or newer"
 }
 
-# need_packages "command=package ..." installs the Debian packages whose commands are missing.
+# need_packages "command=package ..." installs the Debian packages whose commands are missing; python:NAME is a module
+# of Debian's own Python.
+has_command() {
+  case $1 in
+    python:*) /usr/bin/python3 -c "import ${1#python:}" >/dev/null 2>&1 ;;
+    *) command -v "$1" >/dev/null || [ -x "/usr/sbin/$1" ] ;;
+  esac
+}
 need_packages() {
   local missing=() pair root=()
   for pair in "$@"; do
-    command -v "${pair%%=*}" >/dev/null || [ -x "/usr/sbin/${pair%%=*}" ] || missing+=("${pair#*=}")
+    has_command "${pair%%=*}" || missing+=("${pair#*=}")
   done
   [ ${#missing[@]} -gt 0 ] || return 0
   command -v apt-get >/dev/null || fail "${missing[*]} is missing and this is no Debian: install it, then run this again"

@@ -4,14 +4,16 @@ import { convert } from 'core/measure/convert'
 import type { z } from 'zod'
 import { readIngredients } from '../server/src/book/ingredients.csv'
 import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
+import { RICE_MODELS } from './riceModels'
 
 export type Fault = { field: string; message: string }
 export type Answer = { kind: 'output'; output: unknown } | { kind: 'faults'; faults: Fault[] }
-type Model = { input: z.ZodType; output: z.ZodType; run: (input: unknown) => Answer }
+export type Model = { input: z.ZodType; output: z.ZodType; run: (input: unknown) => Answer }
 
 /** The models that the command line reaches, by name: the same functions and contracts as the app and the server. */
 export const MODELS: Readonly<Record<string, Model>> = {
   'measure.convert': { input: MeasureConvertInput, output: MeasureConvertOutput, run: measureConvert },
+  ...RICE_MODELS,
 }
 
 let table: ReturnType<typeof readIngredients> | null = null

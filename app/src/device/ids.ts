@@ -1,4 +1,4 @@
-import { nextStamp, type Stamp } from 'core/wok/eventOrder'
+import { nextStamp, type Stamp } from 'core/event/eventOrder'
 import { v7 } from 'uuid'
 import { kitchenNowMs } from './clock'
 import { keep, readKept } from './storage'

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { NewTicket, TicketEvents, TicketList, type NewTicketBody, type Ticket } from 'contract/ticket'
-import { compareEvents } from 'core/wok/eventOrder'
+import { compareEvents } from 'core/event/eventOrder'
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
 import { newId, stampNow } from '../device/ids'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
-import { compareEvents, nextStamp, type Stamp } from './eventOrder'
+import { compareEvents, nextStamp, type Stamp } from '../event/eventOrder'
 import { forgettable } from './forgot'
 import { projectedStartsMs, runState, type FiredRun } from './run'
 import type { RunEvent } from './runEvent'

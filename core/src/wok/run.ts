@@ -1,4 +1,4 @@
-import { inOrder } from './eventOrder'
+import { inOrder } from '../event/eventOrder'
 import { TROUBLE_DELAY_S, type RunEvent, type Trouble } from './runEvent'
 import type { Score, Step } from './score'
 

@@ -1,4 +1,4 @@
-import type { Stamped } from './eventOrder'
+import type { Stamped } from '../event/eventOrder'
 
 export const TROUBLES = ['burning', 'tooWet', 'sticking', 'forgot', 'hurt'] as const
 export type Trouble = (typeof TROUBLES)[number]

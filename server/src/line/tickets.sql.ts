@@ -1,4 +1,4 @@
-import { compareEvents } from 'core/wok/eventOrder'
+import { compareEvents } from 'core/event/eventOrder'
 import { Ticket, type TicketEvent } from 'contract/ticket'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'

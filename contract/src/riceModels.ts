@@ -1,0 +1,105 @@
+import { COOLING_PLACES } from 'core/rice/cooling/coolingPlace'
+import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
+import { RULE_SETS } from 'core/safety/limits'
+import { z } from 'zod'
+
+/** A day of a kitchen's calendar: 2026-11-26. */
+export const Day = z.iso.date()
+
+/** Input and output of the models `rice.water`, `rice.howMuch` and `rice.cool`; docs/core.md has an example of each. */
+export const RiceWaterInput = z
+  .strictObject({
+    dryMassG: z.number().positive().max(1_000_000),
+    targetWaterFraction: z.number().gt(0).lt(1),
+    evaporatedG: z.number().min(0).max(1_000_000),
+    dryWaterFraction: z.number().min(0).lt(1).optional(),
+  })
+  .refine((one) => one.targetWaterFraction > (one.dryWaterFraction ?? 0.125), {
+    path: ['targetWaterFraction'],
+    message: 'is no wetter than the dry rice: give more than dryWaterFraction (0.125 where none is given)',
+  })
+export const RiceWaterOutput = z.strictObject({ waterG: z.number(), cookedMassG: z.number(), yieldRatio: z.number() })
+
+export const ServicePortions = z.strictObject({
+  date: Day,
+  service: z.string().min(1).max(64),
+  portions: z.number().min(0).max(100_000),
+})
+export const RiceHowMuchInput = z.strictObject({
+  historyPortions: z.array(ServicePortions).max(20_000),
+  day: Day,
+  service: z.string().min(1).max(64),
+  shortageCost: z.number().positive(),
+  wasteCost: z.number().positive(),
+  usableG: z.number().min(0),
+  portionG: z.number().positive(),
+  /** Cooked and cooled rice by dry rice; where none is given, of long grain at 58 % water. */
+  yieldRatio: z.number().positive().max(5).optional(),
+})
+export const RiceHowMuchOutput = z.strictObject({
+  portionsExpected: z.number().nullable(),
+  portionsLow: z.number().nullable(),
+  portionsHigh: z.number().nullable(),
+  quantile: z.number(),
+  portions: z.int().nullable(),
+  cookedMassG: z.number().nullable(),
+  dryMassG: z.number().nullable(),
+  reason: z.string().nullable(),
+})
+
+export const CoolStage = z.strictObject({
+  durationS: z.number().positive().max(172_800),
+  place: z.enum(COOLING_PLACES),
+  covered: z.boolean(),
+  airTempC: z.number().min(-40).max(60).optional(),
+})
+const AnalysisFace = z.strictObject({
+  heatTransferWPerM2K: z.number().min(0).max(1e6),
+  tempC: z.number().min(-60).max(120),
+})
+const coolBase = {
+  depthM: z
+    .number()
+    .min(LEAST_DEPTH_M, `a layer under ${LEAST_DEPTH_M * 100} cm is no tray: give metres, 0.04 for 4 cm`)
+    .max(MOST_DEPTH_M, `deeper than ${MOST_DEPTH_M * 100} cm is a pot, no tray: give metres, 0.04 for 4 cm`),
+  startTempC: z.number().min(-10).max(100, 'hotter than boiling: give °C, 95 for rice from the steamer'),
+  ruleSet: z.enum(RULE_SETS),
+}
+export const RiceCoolInput = z.union([
+  z.strictObject({
+    ...coolBase,
+    stages: z.array(CoolStage).min(1).max(20),
+    waterFraction: z.number().min(0.4).max(0.8).optional(),
+  }),
+  z.strictObject({
+    ...coolBase,
+    durationS: z.number().positive().max(172_800),
+    top: AnalysisFace,
+    bottom: AnalysisFace,
+    conductivityWPerMK: z.number().positive().max(500),
+    heatCapacityJPerM3K: z.number().min(1e3).max(1e8),
+  }),
+])
+export type RiceCoolInput = z.infer<typeof RiceCoolInput>
+export const RiceCoolOutput = z.strictObject({
+  core: z.array(z.strictObject({ timeS: z.number(), tempC: z.number() })),
+  profileTempC: z.array(z.number()),
+  from57To21S: z.number().nullable(),
+  from57To5S: z.number().nullable(),
+  passes: z.boolean(),
+  /** The rule's own steps, where it is not 57, 21 and 5 °C. */
+  steps: z.array(
+    z.strictObject({
+      tempC: z.number(),
+      reachedS: z.number().nullable(),
+      limitS: z.number().nullable(),
+      passes: z.boolean(),
+    }),
+  ),
+  largestPassingDepthM: z.number(),
+  massLossFraction: z.number(),
+  energyResidual: z.number(),
+  waterResidual: z.number(),
+  bacillusCereusLog10: z.number(),
+  reasons: z.array(z.string()),
+})

@@ -1,0 +1,49 @@
+import type { Doubt } from './lotEvent'
+
+export type ReadingAsked = {
+  tempC: number
+  atMs: number
+  /** The last reading that counts, and the coldest thing around the tray [°C]. */
+  last: { tempC: number; atMs: number } | null
+  coldestC: number
+  /** What the model expects now, where it is known. */
+  expectedC: number | null
+  isOut: boolean
+}
+export type DoubtedReading = { doubt: Doubt; meantC: number | null }
+
+const HOTTEST_C = 101
+const CLOSE_K = 6
+const FAR_K = 15
+/** No tray of ours has cooled faster in its middle [K/min], and a probe may sit a little off. */
+const FASTEST_K_PER_MIN = 4
+const PROBE_SLACK_K = 3
+const BELOW_SURROUNDINGS_K = 2
+const MOST_RISE_K = 8
+
+export const celsiusOf = (fahrenheit: number): number => (fahrenheit - 32) / 1.8
+
+/** What is odd about a reading, so that it is asked about before it counts; null where nothing is. */
+export function doubtReading({ tempC, atMs, last, coldestC, expectedC, isOut }: ReadingAsked): DoubtedReading | null {
+  const meantC = celsiusOf(tempC)
+  const nearby = expectedC ?? last?.tempC ?? null
+  if (tempC > HOTTEST_C) return { doubt: 'unit', meantC: meantC <= HOTTEST_C ? meantC : null }
+  if (nearby !== null && Math.abs(meantC - nearby) < CLOSE_K && tempC - nearby > FAR_K) return { doubt: 'unit', meantC }
+  if (tempC < coldestC - BELOW_SURROUNDINGS_K) return { doubt: 'drop', meantC: null }
+  if (!last || atMs <= last.atMs) return null
+  const minutes = (atMs - last.atMs) / 60_000
+  if (last.tempC - tempC > PROBE_SLACK_K + FASTEST_K_PER_MIN * minutes) return { doubt: 'drop', meantC: null }
+  if (tempC - last.tempC > MOST_RISE_K && !isOut) return { doubt: 'rise', meantC: null }
+  return null
+}
+
+const STUCK_READINGS = 4
+const STUCK_WITHIN_K = 0.05
+const STUCK_MIN_CHANGE_K = 2
+
+/** A probe that says the same again and again while the rice must have cooled. */
+export function isStuck(readings: readonly { tempC: number }[], expectedChangeK: number): boolean {
+  const latest = readings.slice(-STUCK_READINGS)
+  if (latest.length < STUCK_READINGS || expectedChangeK < STUCK_MIN_CHANGE_K) return false
+  return latest.every((one) => Math.abs(one.tempC - latest[0]!.tempC) <= STUCK_WITHIN_K)
+}

@@ -1,0 +1,68 @@
+import type { RuleSet } from '../../safety/limits'
+import type { CoolingPlace } from '../cooling/coolingPlace'
+
+/** Where a lot may stand: a cooling place, out on the bench by the wok, or frozen. */
+export type LotPlace = CoolingPlace | 'bench' | 'freezer'
+
+export const LOT_ORIGINS = ['cooked', 'bought', 'table'] as const
+export type LotOrigin = (typeof LOT_ORIGINS)[number]
+
+export const DISCARD_REASONS = ['old', 'warm', 'wet', 'spilled', 'endOfDay', 'quality'] as const
+export type DiscardReason = (typeof DISCARD_REASONS)[number]
+export const REFUSE_REASONS = ['cooling', 'unknownAge', 'smell', 'delivery'] as const
+export type RefuseReason = (typeof REFUSE_REASONS)[number]
+export const DOUBTS = ['unit', 'drop', 'rise', 'stuck', 'late'] as const
+export type Doubt = (typeof DOUBTS)[number]
+
+type Base = { id: string; lotId: string; deviceId: string; atMs: number; counter: number }
+
+/**
+ * What is said of a lot. Nothing is edited: `undone` names the event it takes back. Masses are grams of cooked rice.
+ * - `spread`: the load has left the heat, was weighed and lies on trays: cooling begins;
+ * - `gave` and `took` are the two ends of a split or a merge; what was taken brings its age along;
+ * - `used` is written by the server for each run that drew on the lot;
+ * - `read` with a doubt is kept and shown, and counts only once it was confirmed.
+ */
+export type LotEvent = Base &
+  (
+    | {
+        kind: 'spread'
+        massG: number
+        tempC: number
+        depthM: number
+        trays: number
+        place: CoolingPlace
+        placeId: string | null
+        covered: boolean
+        airTempC: number | null
+      }
+    | {
+        kind: 'moved'
+        place: LotPlace
+        placeId: string | null
+        covered: boolean
+        depthM: number | null
+        airTempC: number | null
+      }
+    | { kind: 'read'; tempC: number; source: 'dial' | 'probe'; doubt: Doubt | null }
+    | { kind: 'confirmed'; eventId: string }
+    | { kind: 'counted'; massG: number }
+    | { kind: 'gave'; toLotId: string; massG: number }
+    | {
+        kind: 'took'
+        fromLotId: string
+        massG: number
+        cookedAtMs: number
+        outS: number
+        frozenMs: number
+        freezes: number
+      }
+    | { kind: 'used'; runId: string; massG: number }
+    | { kind: 'discarded'; massG: number | null; reason: DiscardReason }
+    | { kind: 'refused'; reason: RefuseReason }
+    | { kind: 'accepted'; reason: string; staffId: string | null }
+    | { kind: 'finished' }
+    | { kind: 'ruleSet'; from: RuleSet; to: RuleSet }
+    | { kind: 'undone'; eventId: string }
+  )
+export type LotEventKind = LotEvent['kind']

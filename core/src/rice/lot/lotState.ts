@@ -1,0 +1,85 @@
+import type { RuleSet } from '../../safety/limits'
+import type { CoolingLog, StepVerdict } from './judgeReadings'
+import type { DiscardReason, Doubt, LotEvent, LotOrigin, LotPlace, RefuseReason } from './lotEvent'
+
+export const LOT_STAGES = [
+  'cooking',
+  'cooling',
+  'chilling',
+  'ready',
+  'tempering',
+  'frozen',
+  'used',
+  'refused',
+  'discarded',
+] as const
+export type LotStage = (typeof LOT_STAGES)[number]
+
+/** What a lot was born with: never changes. Rice that came cold is ready, the rest begins with its `spread`. */
+export type BornLot = {
+  id: string
+  origin: LotOrigin
+  bornAtMs: number
+  /** When it left the heat; null until it does. For rice from elsewhere the age that was asked for. */
+  cookedAtMs: number | null
+  /** Known at once for rice from elsewhere; null for a load on the heat. */
+  massG: number | null
+  tempC: number | null
+  place: LotPlace | null
+  placeId: string | null
+  ruleSet: RuleSet
+}
+
+/** What the house holds tighter than the rule set. */
+export type HousePolicy = { timeZone: string; keepDays: number | null; outMin: number | null }
+
+export type ShownReading = {
+  eventId: string
+  atMs: number
+  tempC: number
+  source: 'dial' | 'probe'
+  doubt: Doubt | null
+}
+export type LotEnd = {
+  atMs: number
+  kind: 'used' | 'refused' | 'discarded'
+  reason: DiscardReason | RefuseReason | null
+}
+
+export type LotState = {
+  stage: LotStage
+  massG: number
+  /** What runs took beyond what was there: weigh what is left. */
+  overdrawnG: number
+  usedG: number
+  discardedG: number
+  place: LotPlace | null
+  placeId: string | null
+  covered: boolean
+  airTempC: number | null
+  depthM: number | null
+  trays: number
+  cookedAtMs: number | null
+  spreadAtMs: number | null
+  spreadMassG: number | null
+  /** Places since it was spread, for the cooling model. */
+  stages: { fromMs: number; place: LotPlace; covered: boolean; airTempC: number | null; depthM: number | null }[]
+  readings: ShownReading[]
+  lastTempC: number | null
+  /** One log for each rule set that was in force while it cooled. */
+  logs: { ruleSet: RuleSet; log: CoolingLog }[]
+  verdict: StepVerdict
+  isAccepted: boolean
+  useByMs: number | null
+  /** Out of the cold now, since; and in all [s]. */
+  outSinceMs: number | null
+  outS: number
+  /** When its time out of the cold is over; null while it is cold. */
+  outByMs: number | null
+  freezes: number
+  frozenMs: number
+  isUsable: boolean
+  end: LotEnd | null
+  /** Said after the end: kept, without effect. */
+  afterEnd: LotEvent[]
+}

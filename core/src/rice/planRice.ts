@@ -1,0 +1,111 @@
+import type { CoolingLimit } from '../safety/coolingLimits'
+import type { Blend, Wash } from './cookMethod'
+import { COOKED_BULK_KG_PER_L } from './cookMethod'
+import type { CoolStage } from './cooling/coolingPlace'
+import { coolsToS } from './cooling/judgeCurve'
+import { largestPassingDepthM, predictCooling, trayStages } from './cooling/predictCooling'
+import { cookedMassWantedG, portionsToCover, sufficientShare, type Margin } from './howMuch'
+import { planLoads, type LoadPlan, type Vessel } from './loads'
+
+/** The model lets an ordinary fridge pass five centimetres, but its air warms under a hot load: recommend no deeper [m]. */
+export const MOST_RECOMMENDED_DEPTH_M = 0.04
+const DEPTH_STEP_M = 0.002
+const LEAVES_HEAT_C = 95
+
+export type TraySize = { lengthM: number; widthM: number }
+export type RicePlanAsked = {
+  expected: number
+  spread: number
+  margin: Margin
+  portionG: number
+  usableG: number
+  vessel: Vessel
+  blend: Blend
+  wash: Wash
+  tray: TraySize
+  cooling: readonly CoolStage[]
+  limit: CoolingLimit
+  /** The last tray shall be cold by then, and nothing starts before `fromMs`. */
+  coldByMs: number
+  fromMs: number
+}
+
+export type LoadTime = { startMs: number; readyMs: number; coldMs: number | null }
+export type RicePlan = {
+  share: number
+  portions: number
+  /** Ready for the wok. */
+  wantedG: number
+  toCookG: number
+  loads: LoadPlan[]
+  times: LoadTime[]
+  coolingLossFraction: number
+  depthM: number
+  largestPassingDepthM: number
+  trays: number
+  /** From leaving the heat to cold storage temperature [s]; null where the place never gets there. */
+  coolS: number | null
+  latestStartMs: number | null
+}
+
+/**
+ * From an expectation to loads and trays: the portions that suffice on the margin's share of days, less what is in the
+ * house; the dry rice whose cooked and cooled mass is the rest; trays no deeper than the rule and good practice allow; and
+ * times by which each load leaves the heat so that the last is cold in time.
+ */
+export function planRice(asked: RicePlanAsked): RicePlan {
+  const share = sufficientShare(asked.margin)
+  const portions = Math.ceil(portionsToCover(asked.expected, asked.spread, share) - 1e-9)
+  const wantedG = portions * asked.portionG
+  const toCookG = cookedMassWantedG({ portions, portionG: asked.portionG, usableG: asked.usableG })
+  const stages = trayStages(asked.cooling)
+  const largest = largestPassingDepthM({ startTempC: LEAVES_HEAT_C }, stages, asked.limit)
+  const mostDepthM = Math.min(largest, MOST_RECOMMENDED_DEPTH_M)
+  const loss = (depthM: number) => predictCooling({ depthM, startTempC: LEAVES_HEAT_C }, stages, asked.limit)
+  const usualDepthM = Math.max(mostDepthM, 0.01)
+  const first = loss(usualDepthM)
+  const coolingLossFraction = first.cooling.massLossFraction
+  const loads = planLoads({ cookedMassG: toCookG / (1 - coolingLossFraction), ...asked })
+  const hotG = loads.reduce((sum, load) => sum + load.cookedMassG, 0)
+  const trayG = asked.tray.lengthM * asked.tray.widthM * usualDepthM * COOKED_BULK_KG_PER_L * 1_000_000
+  const trays = Math.ceil(hotG / trayG - 1e-9)
+  const depthM = trays === 0 ? usualDepthM : evenDepthM(hotG, trays, asked.tray)
+  const { cooling } = loss(Math.max(depthM, 0.005))
+  const coolS = coolsToS(cooling, asked.limit.steps.at(-1)!.tempC)
+  const { times, latestStartMs } = timeLoads(loads, asked, coolS)
+  return {
+    share,
+    portions,
+    wantedG,
+    toCookG,
+    loads,
+    times,
+    coolingLossFraction,
+    depthM,
+    largestPassingDepthM: largest,
+    trays,
+    coolS,
+    latestStartMs,
+  }
+}
+
+function evenDepthM(massG: number, trays: number, tray: TraySize): number {
+  const exact = massG / 1_000_000 / COOKED_BULK_KG_PER_L / (trays * tray.lengthM * tray.widthM)
+  return Math.ceil(exact / DEPTH_STEP_M - 1e-9) * DEPTH_STEP_M
+}
+
+/** Loads follow each other in the vessels there are, from now on; the latest start is the last that is cold in time. */
+function timeLoads(
+  loads: readonly LoadPlan[],
+  { fromMs, coldByMs, vessel }: Pick<RicePlanAsked, 'fromMs' | 'coldByMs' | 'vessel'>,
+  coolS: number | null,
+): { times: LoadTime[]; latestStartMs: number | null } {
+  const times: LoadTime[] = []
+  for (const [index, load] of loads.entries()) {
+    const startMs = index < vessel.count ? fromMs : times[index - vessel.count]!.readyMs
+    const readyMs = startMs + (load.cookS + load.restS) * 1000
+    times.push({ startMs, readyMs, coldMs: coolS === null ? null : readyMs + coolS * 1000 })
+  }
+  const lastColdMs = times.at(-1)?.coldMs ?? null
+  return { times, latestStartMs: lastColdMs === null ? null : fromMs + (coldByMs - lastColdMs) }
+}

@@ -1,0 +1,39 @@
+/** Water by mass of raw milled rice as bought, common practice. */
+export const DRY_RICE_WATER_FRACTION = 0.125
+/** A mass balance outside this is asked about: drier is half raw or dried, wetter is porridge. */
+export const LEAST_LIKELY_WATER_FRACTION = 0.5
+export const MOST_LIKELY_WATER_FRACTION = 0.7
+
+export type WaterAsked = {
+  dryMassG: number
+  targetWaterFraction: number
+  evaporatedG: number
+  dryWaterFraction?: number | undefined
+}
+export type WaterBalance = { waterG: number; cookedMassG: number; yieldRatio: number }
+
+/**
+ * Water to add [g] so that the cooked rice holds this share of water: dry matter stays, steam leaves. Exact mass balance;
+ * what it takes from practice is the steam of this vessel: weigh a load.
+ * @throws {RangeError} where the target is no wetter than the raw rice or is all water
+ */
+export function waterForTarget({
+  dryMassG,
+  targetWaterFraction,
+  evaporatedG,
+  dryWaterFraction = DRY_RICE_WATER_FRACTION,
+}: WaterAsked): WaterBalance {
+  if (!(targetWaterFraction > dryWaterFraction && targetWaterFraction < 1))
+    throw new RangeError(`targetWaterFraction ${targetWaterFraction} is outside (${dryWaterFraction}, 1)`)
+  const cookedMassG = (dryMassG * (1 - dryWaterFraction)) / (1 - targetWaterFraction)
+  return { waterG: cookedMassG - dryMassG + evaporatedG, cookedMassG, yieldRatio: cookedMassG / dryMassG }
+}
+
+/** Water by mass of rice that weighed `dryMassG` raw and weighs `cookedMassG` now. */
+export function waterFractionOf(
+  dryMassG: number,
+  cookedMassG: number,
+  dryWaterFraction = DRY_RICE_WATER_FRACTION,
+): number {
+  return 1 - (dryMassG * (1 - dryWaterFraction)) / cookedMassG
+}
