@@ -1,14 +1,10 @@
 import { MeasureConvertInput, MeasureConvertOutput } from 'contract/measure'
 import { findIngredient } from 'core/book/resolve'
 import { convert } from 'core/measure/convert'
-import type { z } from 'zod'
 import { readIngredients } from '../server/src/book/ingredients.csv'
 import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
+import type { Answer, Fault, Model } from './model'
 import { RICE_MODELS } from './riceModels'
-
-export type Fault = { field: string; message: string }
-export type Answer = { kind: 'output'; output: unknown } | { kind: 'faults'; faults: Fault[] }
-export type Model = { input: z.ZodType; output: z.ZodType; run: (input: unknown) => Answer }
 
 /** The models that the command line reaches, by name: the same functions and contracts as the app and the server. */
 export const MODELS: Readonly<Record<string, Model>> = {

@@ -14,7 +14,7 @@ import { forecastPortions } from 'core/rice/forecast'
 import { cookedMassWantedG, portionsToCover, sufficientShare } from 'core/rice/howMuch'
 import { waterForTarget } from 'core/rice/waterBalance'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
-import type { Answer, Model } from './models'
+import type { Answer, Model } from './model'
 
 const USUAL_READY_WATER_FRACTION = 0.58
 

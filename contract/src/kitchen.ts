@@ -15,16 +15,6 @@ export type Station = z.infer<typeof Station>
 
 export const Staff = z.strictObject({ id: Slug, name: Name, role: z.enum(['lead', 'cook', 'prep', 'trainee']) })
 
-/** A lot of cooked rice, as far as a run needs it. */
-export const RiceLot = z.strictObject({
-  id: Slug,
-  name: Name,
-  grain: z.string(),
-  cookedAtMs: InstantMs,
-  massG: z.number().min(0),
-  leftG: z.number(),
-})
-
 export const Kitchen = z.strictObject({
   id: Slug,
   name: Name,
@@ -35,7 +25,6 @@ export const Kitchen = z.strictObject({
   boatEveryMin: z.int().positive(),
   stations: z.array(Station),
   staff: z.array(Staff),
-  lots: z.array(RiceLot),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 

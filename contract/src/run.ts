@@ -98,9 +98,12 @@ export const FireRun = z.strictObject({
 })
 export type FireRun = z.infer<typeof FireRun>
 
+export const RunLot = z.strictObject({ id: Slug, name: z.string(), massG: z.number().min(0) })
+
 export const Run = FireRun.omit({ deviceId: true }).extend({
   dishName: z.string(),
-  lotId: Slug.nullable(),
+  /** The lots its rice came from, first drawn first. */
+  lots: z.array(RunLot),
   score: Score,
   state: z.enum(['open', 'finished', 'stopped']),
   endedAtMs: InstantMs.nullable(),
@@ -118,7 +121,8 @@ export const RunRow = z.strictObject({
   dishName: z.string(),
   stationId: Slug,
   cookId: Slug.nullable(),
-  lotId: Slug.nullable(),
+  /** Names of the lots its rice came from. */
+  lots: z.array(z.string()),
   portions: z.int(),
   tickets: z.array(z.int()),
   riceMassG: z.number(),
@@ -139,7 +143,7 @@ export type RunPage = z.infer<typeof RunPage>
 /** One change somewhere in the kitchen; an open screen asks again for what it shows of the topic. */
 export const LiveChange = z.strictObject({
   no: z.int().min(0),
-  topic: z.enum(['tickets', 'runs', 'book', 'kitchen', 'feed']),
+  topic: z.enum(['tickets', 'runs', 'book', 'kitchen', 'feed', 'rice']),
   key: z.string(),
 })
 export type LiveChange = z.infer<typeof LiveChange>

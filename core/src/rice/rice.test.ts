@@ -181,5 +181,11 @@ test('tonight: the first demand that the rice does not cover, and the start that
     neededG: 9000,
     shortG: 2500,
   })
+  const coming = [{ atMs: 3_000_000, massG: 2500 }]
+  expect(coverTonight(6500, boats, 900, coming).untilMs).toBeNull()
+  expect(coverTonight(6500, boats, null, [{ atMs: 3_700_000, massG: 9000 }])).toMatchObject({
+    untilMs: 3_600_000,
+    startByMs: null,
+  })
   expect(coverTonight(9000, boats, 900)).toMatchObject({ untilMs: null, shortG: 0 })
 })

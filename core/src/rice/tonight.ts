@@ -6,18 +6,28 @@ export type Cover = {
   /** When another load must start to be ready by then; may be past. */
   startByMs: number | null
   neededG: number
+  /** What is missing at that instant. */
   shortG: number
 }
 
-/** How long the rice in the house lasts, and when another load must start, given how long one takes to be ready. */
-export function coverTonight(usableG: number, demands: readonly RiceDemand[], leadS: number): Cover {
+/**
+ * How long the rice in the house lasts, and when another load must start, given how long one takes to be ready (null
+ * where it never is). Rice that is still cooling counts from when it will be cold.
+ */
+export function coverTonight(
+  usableG: number,
+  demands: readonly RiceDemand[],
+  leadS: number | null,
+  coming: readonly RiceDemand[] = [],
+): Cover {
   const sorted = [...demands].sort((a, b) => a.atMs - b.atMs)
   const neededG = sorted.reduce((sum, demand) => sum + demand.massG, 0)
-  let leftG = usableG
-  for (const demand of sorted) {
-    leftG -= demand.massG
-    if (leftG < -1e-6)
-      return { untilMs: demand.atMs, startByMs: demand.atMs - leadS * 1000, neededG, shortG: neededG - usableG }
+  let takenG = 0
+  for (const { atMs, massG } of sorted) {
+    takenG += massG
+    const cameG = coming.filter((one) => one.atMs <= atMs).reduce((sum, one) => sum + one.massG, 0)
+    const shortG = takenG - usableG - cameG
+    if (shortG > 1e-6) return { untilMs: atMs, startByMs: leadS === null ? null : atMs - leadS * 1000, neededG, shortG }
   }
   return { untilMs: null, startByMs: null, neededG, shortG: 0 }
 }

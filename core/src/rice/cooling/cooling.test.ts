@@ -115,7 +115,7 @@ test('rice in a fridge and on a bench cools as scipy finds on the same equations
 
 test('heat and water are neither made nor lost, whatever the tray', () => {
   const anyStage = fc.record({
-    place: fc.constantFrom('rack', 'fan', 'fridge', 'blast', 'ice-bath') as fc.Arbitrary<CoolStage['place']>,
+    place: fc.constantFrom<CoolStage['place'][]>('rack', 'fan', 'fridge', 'blast', 'ice-bath'),
     covered: fc.boolean(),
     durationS: fc.integer({ min: 60, max: 3 * HOUR_S }),
   })

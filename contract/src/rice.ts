@@ -1,0 +1,186 @@
+import { GRAINS, METHODS, WASHES } from 'core/rice/cookMethod'
+import { COOLING_PLACES } from 'core/rice/cooling/coolingPlace'
+import {
+  DISCARD_REASONS,
+  DOUBTS,
+  LOT_ORIGINS,
+  REFUSE_REASONS,
+  type LotEvent as CoreLotEvent,
+} from 'core/rice/lot/lotEvent'
+import { LOT_STAGES } from 'core/rice/lot/lotState'
+import { RULE_SETS } from 'core/safety/limits'
+import { z } from 'zod'
+import { EventId, InstantMs, Name, RunId, Slug } from './ids'
+
+/** A lot's id: a UUIDv7 made by the device that began it (older ones bear names such as r-17). */
+export const LotId = Slug
+export const LotPlace = z.enum([...COOLING_PLACES, 'bench', 'freezer'])
+export const Blend = z
+  .partialRecord(z.enum(GRAINS), z.number().min(0).max(1))
+  .refine((blend) => Math.abs(Object.values(blend).reduce((sum, share) => sum + share, 0) - 1) < 1e-6, {
+    message: 'shares of a blend sum to 1',
+  })
+
+const massG = z.number().min(0, 'a mass is not below 0').max(1_000_000, 'more than a tonne: give grams')
+/** Above boiling it is no °C; the doubt is asked about on the phone before it comes here. */
+const tempC = z.number().min(-40, 'colder than any freezer: give °C').max(250)
+
+/** What went into the vessel. */
+export const Load = z.strictObject({
+  vesselId: Slug,
+  method: z.enum(METHODS),
+  blend: Blend,
+  wash: z.enum(WASHES),
+  dryMassG: massG.positive(),
+  waterG: massG,
+  targetWaterFraction: z.number().gt(0).lt(1),
+})
+export type Load = z.infer<typeof Load>
+
+/** A lot as it begins: a load on the heat, or rice from elsewhere with its age, weight and temperature asked for. */
+export const NewLot = z.discriminatedUnion('origin', [
+  z.strictObject({ id: LotId, origin: z.literal('cooked'), atMs: InstantMs, load: Load }),
+  z.strictObject({
+    id: LotId,
+    origin: z.enum(LOT_ORIGINS).exclude(['cooked']),
+    atMs: InstantMs,
+    cookedAtMs: InstantMs,
+    massG: massG.positive(),
+    tempC,
+    place: LotPlace,
+    placeId: Slug.nullable(),
+    grain: z.enum(GRAINS),
+    /** It was cooled once and heated again: a second cooling is not taken. */
+    isReheated: z.boolean(),
+  }),
+])
+export type NewLot = z.infer<typeof NewLot>
+
+const base = {
+  id: EventId,
+  lotId: LotId,
+  deviceId: z.string().min(1).max(64),
+  atMs: InstantMs,
+  counter: z.int().min(0),
+}
+const standing = { placeId: Slug.nullable(), covered: z.boolean(), airTempC: z.number().min(-40).max(60).nullable() }
+const depthM = z.number().min(0).max(10)
+
+/** What a device may say of a lot. */
+export const SaidOfLot = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...base,
+    ...standing,
+    kind: z.literal('spread'),
+    massG: massG.positive(),
+    tempC,
+    depthM,
+    trays: z.int().min(1).max(200),
+    place: z.enum(COOLING_PLACES),
+  }),
+  z.strictObject({ ...base, ...standing, kind: z.literal('moved'), place: LotPlace, depthM: depthM.nullable() }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('read'),
+    tempC,
+    source: z.enum(['dial', 'probe']),
+    doubt: z.enum(DOUBTS).nullable(),
+  }),
+  z.strictObject({ ...base, kind: z.literal('confirmed'), eventId: EventId }),
+  z.strictObject({ ...base, kind: z.literal('counted'), massG }),
+  z.strictObject({ ...base, kind: z.literal('discarded'), massG: massG.nullable(), reason: z.enum(DISCARD_REASONS) }),
+  z.strictObject({ ...base, kind: z.literal('refused'), reason: z.enum(REFUSE_REASONS) }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('accepted'),
+    reason: z.string().trim().min(3, 'say why in a few words').max(200),
+    staffId: Slug.nullable(),
+  }),
+  z.strictObject({ ...base, kind: z.literal('finished') }),
+  z.strictObject({ ...base, kind: z.literal('undone'), eventId: EventId }),
+])
+export type SaidOfLot = z.infer<typeof SaidOfLot>
+export const SaidOfLots = z.strictObject({ events: z.array(SaidOfLot).min(1).max(200) })
+
+const ruleSet = z.enum(RULE_SETS)
+export const LotEvent = z.union([
+  ...SaidOfLot.options,
+  z.strictObject({ ...base, kind: z.literal('gave'), toLotId: LotId, massG }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('took'),
+    fromLotId: LotId,
+    massG,
+    cookedAtMs: InstantMs,
+    outS: z.number().min(0),
+    frozenMs: z.number().min(0),
+    freezes: z.int().min(0),
+  }),
+  z.strictObject({ ...base, kind: z.literal('used'), runId: RunId, massG }),
+  z.strictObject({ ...base, kind: z.literal('ruleSet'), from: ruleSet, to: ruleSet }),
+]) satisfies z.ZodType<CoreLotEvent>
+export type LotEvent = z.infer<typeof LotEvent>
+
+/** A lot: what it was born with and everything said of it since; `lotState` of core folds the two. */
+export const Lot = z.strictObject({
+  id: LotId,
+  name: Name,
+  number: z.int().min(0),
+  grain: z.string(),
+  origin: z.enum(LOT_ORIGINS),
+  bornAtMs: InstantMs,
+  cookedAtMs: InstantMs.nullable(),
+  massG: massG.nullable(),
+  tempC: z.number().nullable(),
+  place: LotPlace.nullable(),
+  placeId: Slug.nullable(),
+  ruleSet,
+  load: Load.nullable(),
+  events: z.array(LotEvent),
+})
+export type Lot = z.infer<typeof Lot>
+export const LotList = z.strictObject({ lots: z.array(Lot) })
+
+/** Part of a cold lot into a new lot, or one cold lot poured to another. */
+export const Portioning = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('split'), id: EventId, toLotId: LotId, massG: massG.positive(), atMs: InstantMs }),
+  z.strictObject({ kind: z.literal('merge'), id: EventId, toLotId: LotId, massG: massG.positive(), atMs: InstantMs }),
+])
+export type Portioning = z.infer<typeof Portioning>
+
+/** A past lot in a list. */
+export const LotRow = z.strictObject({
+  id: LotId,
+  name: Name,
+  grain: z.string(),
+  origin: z.enum(LOT_ORIGINS),
+  bornAtMs: InstantMs,
+  cookedAtMs: InstantMs.nullable(),
+  endedAtMs: InstantMs.nullable(),
+  stage: z.enum(LOT_STAGES),
+  reason: z.enum([...DISCARD_REASONS, ...REFUSE_REASONS]).nullable(),
+})
+export type LotRow = z.infer<typeof LotRow>
+export const LotPage = z.strictObject({ lots: z.array(LotRow), next: z.string().nullable() })
+
+/** Both ways: the tickets that got rice of a lot, or the lots that a ticket's rice came from. */
+export const TracedRun = z.strictObject({
+  runId: RunId,
+  lotId: LotId,
+  dishName: z.string(),
+  firedAtMs: InstantMs,
+  massG: z.number(),
+  tickets: z.array(z.strictObject({ number: z.int(), place: z.string(), portions: z.int() })),
+})
+export type TracedRun = z.infer<typeof TracedRun>
+export const Trace = z.strictObject({
+  lots: z.array(z.strictObject({ id: LotId, name: Name, stage: z.enum(LOT_STAGES), cookedAtMs: InstantMs.nullable() })),
+  runs: z.array(TracedRun),
+})
+export type Trace = z.infer<typeof Trace>
+
+/** The simulated probe: in which lot it stands, and how it is made to fail. */
+export const PROBE_FAULTS = ['none', 'silent', 'stuck', 'late', 'unit'] as const
+export const Probe = z.strictObject({ lotId: LotId.nullable(), fault: z.enum(PROBE_FAULTS) })
+export type Probe = z.infer<typeof Probe>
+export const ProbeNow = Probe.extend({ sinceMs: InstantMs.nullable(), readAtMs: InstantMs.nullable() })

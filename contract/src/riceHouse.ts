@@ -1,0 +1,114 @@
+import { METHODS, WASHES } from 'core/rice/cookMethod'
+import { z } from 'zod'
+import { InstantMs, Name, Slug } from './ids'
+import { Blend, LotPlace } from './rice'
+import { CoolStage, Day } from './riceModels'
+
+export const RiceVessel = z.strictObject({
+  id: Slug,
+  name: Name,
+  method: z.enum(METHODS),
+  volumeL: z.number().positive().max(500),
+  count: z.int().min(1).max(20),
+  steamGPerMin: z.number().min(0).max(1000),
+  /** Weighed loads that its steam was learnt from. */
+  loadsWeighed: z.int().min(0),
+})
+export type RiceVessel = z.infer<typeof RiceVessel>
+
+export const RicePlace = z.strictObject({
+  id: Slug,
+  name: Name,
+  kind: LotPlace,
+  airTempC: z.number().min(-40).max(60).nullable(),
+  trays: z.int().min(0).max(500),
+})
+export type RicePlace = z.infer<typeof RicePlace>
+
+const minute = z.int().min(0).max(1440)
+export const RiceService = z
+  .strictObject({ id: Slug, name: Name, fromMin: minute, toMin: minute })
+  .refine((service) => service.toMin > service.fromMin, { message: 'a service ends after it begins', path: ['toMin'] })
+export type RiceService = z.infer<typeof RiceService>
+
+/** How the house does its rice. It may hold rice shorter than the rule set, never longer. */
+export const RicePolicy = z.strictObject({
+  services: z.array(RiceService).min(1).max(8),
+  /** What a missed portion and one thrown away cost, in the kitchen's money. */
+  shortageCost: z.number().positive('give what a missed portion costs').max(1000),
+  wasteCost: z.number().positive('give what a portion thrown away costs').max(1000),
+  vesselId: Slug,
+  blend: Blend,
+  wash: z.enum(WASHES),
+  tray: z.strictObject({ name: Name, lengthM: z.number().min(0.05).max(2), widthM: z.number().min(0.05).max(2) }),
+  cooling: z.array(CoolStage).min(1).max(6),
+  /** The last tray is cold by then: someone must still be there to log it. */
+  closeMin: minute,
+  keepDays: z.int().min(1).max(7).nullable(),
+  outMin: z.int().min(15).max(360).nullable(),
+  serveFrom: z.enum(['fridge', 'tempered']),
+})
+export type RicePolicy = z.infer<typeof RicePolicy>
+
+export const RiceHouse = z.strictObject({
+  version: z.int().min(0),
+  policy: RicePolicy,
+  vessels: z.array(RiceVessel),
+  places: z.array(RicePlace),
+})
+export type RiceHouse = z.infer<typeof RiceHouse>
+export const PutRicePolicy = z.strictObject({ version: z.int().min(0), policy: RicePolicy })
+
+/** What a person knows better than the record: portions of a service, an event that adds or takes some. */
+export const RicePlanEdits = z.strictObject({
+  portions: z.record(Slug, z.number().min(0).max(5000)),
+  event: z.strictObject({ name: z.string().trim().min(1).max(80), percent: z.number().min(-100).max(400) }).nullable(),
+})
+export type RicePlanEdits = z.infer<typeof RicePlanEdits>
+export const PutRicePlan = z.strictObject({ version: z.int().min(0), edits: RicePlanEdits })
+
+export const ServiceForecast = z.strictObject({
+  serviceId: Slug,
+  /** Null before the first day on record. */
+  forecast: z
+    .strictObject({ expected: z.number(), low: z.number(), high: z.number(), spread: z.number(), days: z.int() })
+    .nullable(),
+  /** Shares of the expectation, by dish and by boat (minute of the day); each sums to 1. */
+  dishes: z.array(z.strictObject({ dishId: Slug, share: z.number() })),
+  boats: z.array(z.strictObject({ minute: z.int(), share: z.number() })),
+  /** Cooked rice a portion by the dishes' shares [g]. */
+  portionG: z.number(),
+})
+export type ServiceForecast = z.infer<typeof ServiceForecast>
+
+export const RicePlanDay = z.strictObject({
+  day: Day,
+  version: z.int().min(0),
+  edits: RicePlanEdits,
+  services: z.array(ServiceForecast),
+})
+export type RicePlanDay = z.infer<typeof RicePlanDay>
+
+/** What is still to be asked for tonight [g of cooked rice]: open tickets, and boats that the record expects. */
+export const Tonight = z.strictObject({
+  demands: z.array(
+    z.strictObject({
+      atMs: InstantMs,
+      massG: z.number().min(0),
+      portions: z.number().min(0),
+      source: z.enum(['tickets', 'forecast']),
+    }),
+  ),
+  /** From lighting the heat to a cold load [s]; null where the kitchen's cooling never gets there. */
+  leadS: z.number().nullable(),
+})
+export type Tonight = z.infer<typeof Tonight>
+
+/** Portions sold before Okazu, from a file. */
+export const DemandRow = z.strictObject({
+  day: Day,
+  minute: z.int().min(0).max(1439),
+  dishId: Slug,
+  portions: z.number().min(0).max(5000),
+})
+export type DemandRow = z.infer<typeof DemandRow>

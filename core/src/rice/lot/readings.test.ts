@@ -1,0 +1,77 @@
+import { COOLING_LIMITS } from '../../safety/coolingLimits'
+import { RULE_SETS } from '../../safety/limits'
+import { allocateRice, inOrderOfUse, type LotOnHand } from './allocate'
+import { doubtReading, isStuck } from './doubtReading'
+import { judgeReadings } from './judgeReadings'
+
+const HOUR_MS = 3_600_000
+const MIN_MS = 60_000
+const T0 = Date.parse('2026-11-25T14:00:00Z')
+
+describe('readings', () => {
+  const last = { tempC: 46, atMs: T0 }
+  const ask = (tempC: number, minutes: number, expectedC: number | null = null) =>
+    doubtReading({ tempC, atMs: T0 + minutes * MIN_MS, last, coldestC: 3, expectedC, isOut: false })
+  test('°F typed as °C, impossible drops and rises are asked about; what is likely is not', () => {
+    expect(doubtReading({ tempC: 185, atMs: T0, last: null, coldestC: 3, expectedC: null, isOut: false })).toEqual({
+      doubt: 'unit',
+      meantC: 85,
+    })
+    expect(ask(104, 20)).toMatchObject({ doubt: 'unit', meantC: 40 })
+    expect(ask(100, 20, 38)).toMatchObject({ doubt: 'unit' })
+    expect(ask(12, 2)!.doubt).toBe('drop')
+    expect(ask(-6, 600)!.doubt).toBe('drop')
+    expect(ask(58, 10)!.doubt).toBe('rise')
+    expect([ask(40, 10), ask(21, 60), ask(47, 5)]).toEqual([null, null, null])
+  })
+  test('a probe that repeats itself while the rice must have cooled is stuck', () => {
+    const same = [41.2, 41.2, 41.2, 41.2].map((tempC) => ({ tempC }))
+    expect([isStuck(same, 5), isStuck(same, 0.5), isStuck([...same, { tempC: 40 }], 5)]).toEqual([true, false, false])
+  })
+  test('every rule set passes at its boundary second and breaks one later', () => {
+    for (const ruleSet of RULE_SETS) {
+      const limit = COOLING_LIMITS[ruleSet]
+      let fromMs = 0
+      const readings = [{ atMs: 0, tempC: limit.startC }]
+      for (const step of limit.steps) {
+        const limitMs = (step.from === 'start' ? 0 : fromMs) + step.withinS * 1000
+        const verdictOf = (tempC: number, atMs: number) =>
+          judgeReadings([...readings, { atMs, tempC }], limit, 0, atMs).steps.find((one) => one.tempC === step.tempC)!
+        expect(verdictOf(step.tempC, limitMs)).toMatchObject({ verdict: 'met', limitMs })
+        expect(verdictOf(step.tempC + 0.1, limitMs).verdict).toBe('broken')
+        expect(verdictOf(step.tempC, limitMs + 1000).verdict).toBe('unproven')
+        fromMs = step.from === 'start' ? limitMs - 60_000 : limitMs
+        readings.push({ atMs: fromMs, tempC: step.tempC + 0.1 }, { atMs: fromMs + 1, tempC: step.tempC })
+      }
+    }
+  })
+})
+
+test('rice goes oldest first, what is out of the cold before the rest, and never more than there is', () => {
+  const lot = (id: string, massG: number, hour: number, stage: LotOnHand['stage'] = 'ready'): LotOnHand => ({
+    id,
+    name: id,
+    stage,
+    massG,
+    cookedAtMs: T0 + hour * HOUR_MS,
+    useByMs: T0 + (72 + hour) * HOUR_MS,
+  })
+  const lots = [lot('new', 4000, 9), lot('old', 500, 0), lot('out', 300, 12, 'tempering')]
+  expect(inOrderOfUse(lots).map((one) => one.id)).toEqual(['out', 'old', 'new'])
+  expect(allocateRice(lots, [600, 5000])).toEqual([
+    {
+      draws: [
+        { lotId: 'out', massG: 300 },
+        { lotId: 'old', massG: 300 },
+      ],
+      shortG: 0,
+    },
+    {
+      draws: [
+        { lotId: 'old', massG: 200 },
+        { lotId: 'new', massG: 4000 },
+      ],
+      shortG: 800,
+    },
+  ])
+})
