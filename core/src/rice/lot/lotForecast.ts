@@ -1,0 +1,151 @@
+import type { CoolingLimit } from '../../safety/coolingLimits'
+import { coolTray, type Tray } from '../cooling/coolTray'
+import type { CoolingPlace, CoolStage } from '../cooling/coolingPlace'
+import { fitCooling, tempAtC, type CoolingFit, type Reading } from '../cooling/fitCooling'
+import { growthLog10 } from '../cooling/growth'
+import { coolsToS, type Curve } from '../cooling/judgeCurve'
+import { trayStages, untilDecided } from '../cooling/predictCooling'
+import type { LotState } from './lotState'
+import { judgeReadings } from './judgeReadings'
+
+/** A lot on its trays as the model sees it: from when it was last spread to a depth, with what was read since. */
+export type LotOnTray = { fromMs: number; tray: Tray; stages: CoolStage[]; readings: Reading[] }
+export type StepForecast = {
+  tempC: number
+  limitMs: number | null
+  /** Read already, or predicted; null where it never gets there. */
+  reachedMs: number | null
+  isRead: boolean
+  /** As the fit's spread allows; null where the slow curve never gets there. */
+  soonestMs: number | null
+  latestMs: number | null
+}
+export type LotForecast = {
+  fromMs: number
+  curve: Curve
+  fast: Curve
+  slow: Curve
+  planned: Curve
+  fit: CoolingFit
+  steps: StepForecast[]
+  massLossFraction: number
+  growth: { bacillusCereus: number; clostridiumPerfringens: number }
+}
+
+const FOREVER_S = 12 * 3600
+const USUAL_DEPTH_M = 0.04
+
+/**
+ * The tray to compute with, or null for a lot that was never spread. Spreading to another depth mixes the rice: the model
+ * starts anew there, from the last temperature read (or, without one, from the first). What follows the place it stands
+ * in is taken from the kitchen's plan, as long as the lot has followed it.
+ */
+export function lotOnTray(state: LotState, plan: readonly CoolStage[], nowMs: number): LotOnTray | null {
+  const stages = state.stages.filter((stage) => stage.place !== 'bench' && stage.place !== 'freezer')
+  if (state.spreadAtMs === null || stages.length === 0) return null
+  let first = 0
+  stages.forEach((stage, i) => {
+    if (i > 0 && stage.depthM !== stages[i - 1]!.depthM) first = i
+  })
+  const counted = state.readings.filter((one) => one.doubt === null)
+  const fromMs = stages[first]!.fromMs
+  const before = counted.filter((one) => one.atMs <= fromMs).at(-1) ?? counted[0]
+  if (!before) return null
+  const tray: Tray = { depthM: stages[first]!.depthM ?? USUAL_DEPTH_M, startTempC: Math.min(before.tempC, 100) }
+  const own = stages.slice(first)
+  const last = own.at(-1)!
+  const lasting = ongoing(stages, plan, last.fromMs, nowMs)
+  return {
+    fromMs,
+    tray,
+    stages: own.flatMap((stage, i) => {
+      const next = own[i + 1]
+      const coolStage = {
+        place: stage.place as CoolingPlace,
+        covered: stage.covered,
+        airTempC: stage.airTempC ?? undefined,
+      }
+      if (next) return [{ ...coolStage, durationS: Math.max(1, (next.fromMs - stage.fromMs) / 1000) }]
+      return [{ ...coolStage, durationS: lasting.durationS }, ...lasting.after]
+    }),
+    readings: counted
+      .filter((one) => one.atMs > fromMs)
+      .map((one) => ({ timeS: (one.atMs - fromMs) / 1000, tempC: one.tempC })),
+  }
+}
+
+function ongoing(
+  stages: readonly LotState['stages'][number][],
+  plan: readonly CoolStage[],
+  lastMs: number,
+  nowMs: number,
+) {
+  const followed = stages.every((stage, i) => plan[i]?.place === stage.place)
+  const planned = plan[stages.length - 1]
+  if (!followed || !planned || stages.length === plan.length) return { durationS: FOREVER_S, after: [] }
+  return { durationS: Math.max(planned.durationS, (nowMs - lastMs) / 1000 + 1), after: plan.slice(stages.length) }
+}
+
+/** Where a lot's core goes, from the one fitted coefficient: the curve, its spread, and each step of the rule. */
+export function forecastLot(lot: LotOnTray, state: LotState, limit: CoolingLimit, nowMs: number): LotForecast {
+  const fit = fitCooling(lot.tray, lot.stages, lot.readings)
+  const stages = untilDecided(lot.stages)
+  const run = (factor: number) => coolTray(lot.tray, trayStages(stages, factor))
+  const middle = run(fit.surfaceFactor)
+  const fast = run(fit.surfaceFactor * Math.exp(fit.logSpread))
+  const slow = run(fit.surfaceFactor * Math.exp(-fit.logSpread))
+  const at = (curve: Curve, tempC: number, fromMs = 0) => {
+    const timeS = coolsToS(curve, tempC, Math.max(0, (fromMs - lot.fromMs) / 1000))
+    return timeS === null ? null : lot.fromMs + timeS * 1000
+  }
+  const counted = state.readings.filter((one) => one.doubt === null && one.atMs >= (state.spreadAtMs ?? 0))
+  const log = judgeReadings(counted, limit, state.spreadAtMs ?? lot.fromMs, nowMs)
+  const isStarted = counted.some((one) => one.tempC < limit.startC)
+  let clockMs: number | null = isStarted ? log.startMs : at(middle, limit.startC)
+  const startMs = clockMs
+  const steps = limit.steps.map((step, i): StepForecast => {
+    const logged = log.steps[i]!
+    const from = step.from === 'start' ? startMs : clockMs
+    const reachedMs = logged.reachedMs ?? at(middle, step.tempC, nowMs)
+    clockMs = reachedMs
+    return {
+      tempC: step.tempC,
+      limitMs: (isStarted ? logged.limitMs : null) ?? (from === null ? null : from + step.withinS * 1000),
+      reachedMs,
+      isRead: logged.reachedMs !== null,
+      soonestMs: logged.reachedMs ?? at(fast, step.tempC, nowMs),
+      latestMs: logged.reachedMs ?? at(slow, step.tempC, nowMs),
+    }
+  })
+  return {
+    fromMs: lot.fromMs,
+    curve: { timesS: middle.timesS, coreC: middle.coreC },
+    fast: { timesS: fast.timesS, coreC: fast.coreC },
+    slow: { timesS: slow.timesS, coreC: slow.coreC },
+    planned: plannedCurve(lot, stages),
+    fit,
+    steps,
+    massLossFraction: middle.massLossFraction,
+    growth: {
+      bacillusCereus: growthLog10('bacillusCereus', middle),
+      clostridiumPerfringens: growthLog10('clostridiumPerfringens', middle),
+    },
+  }
+}
+
+function plannedCurve({ tray }: LotOnTray, stages: readonly CoolStage[]): Curve {
+  const { timesS, coreC } = coolTray(tray, trayStages(stages))
+  return { timesS, coreC }
+}
+
+/** What the model expects of the core at an instant [°C]. */
+export function expectedC({ fromMs, curve }: Pick<LotForecast, 'fromMs' | 'curve'>, atMs: number): number {
+  return tempAtC(curve, Math.max(0, (atMs - fromMs) / 1000))
+}
+
+/** By how much more than wanted a lot is on its way to miss a step: the first one, or null where it makes them all. */
+export function stepAtRisk(steps: readonly StepForecast[]): StepForecast | null {
+  return (
+    steps.find((step) => !step.isRead && step.limitMs !== null && (step.reachedMs ?? Infinity) > step.limitMs) ?? null
+  )
+}
