@@ -28,6 +28,8 @@ export const Kitchen = z.strictObject({
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
+export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })
+
 export const Health = z.strictObject({ status: z.literal('ok'), database: z.literal('ok'), nowMs: InstantMs })
 
 /** The simulated ticket feed: the same seed sends the same tickets, boat by boat, from the moment it is switched on. */

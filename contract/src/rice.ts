@@ -184,3 +184,4 @@ export const PROBE_FAULTS = ['none', 'silent', 'stuck', 'late', 'unit'] as const
 export const Probe = z.strictObject({ lotId: LotId.nullable(), fault: z.enum(PROBE_FAULTS) })
 export type Probe = z.infer<typeof Probe>
 export const ProbeNow = Probe.extend({ sinceMs: InstantMs.nullable(), readAtMs: InstantMs.nullable() })
+export type ProbeNow = z.infer<typeof ProbeNow>

@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
 import { runFeed } from './device/runFeed'
+import { runProbe } from './device/runProbe'
 import { createApp } from './http/app'
 import { serveApp } from './http/static'
 import { mountTestClock, type TestClock } from './http/testClock'
@@ -23,7 +24,7 @@ export type ServerOptions = {
 }
 export type RunningServer = { port: number; stop: () => Promise<void> }
 
-/** Starts app and API on one loopback port, and the ticks that end runs by themselves and send the feed's tickets. */
+/** Starts app and API on one loopback port, and the ticks that end runs, send the feed's tickets and read the probe. */
 export async function startServer({
   pool,
   kitchenId,
@@ -42,7 +43,8 @@ export async function startServer({
   const tick = async () => {
     const ended = await settleOpenRuns(pool, kitchenId, now())
     const fed = await runFeed(pool, kitchenId, kitchen?.boatEveryMin ?? 20, now())
-    if (ended + fed > 0) follower.wake()
+    const probed = await runProbe(pool, kitchenId, now())
+    if (ended + fed + probed > 0) follower.wake()
   }
   let ticking: Promise<void> = Promise.resolve()
   const ticker = setInterval(() => {

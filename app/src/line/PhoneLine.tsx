@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Pressable, ScrollView, View } from 'react-native'
 import Svg, { Circle, Path } from 'react-native-svg'
 import { useNowMs } from '../device/clock'
+import { useOnHand } from '../rice/useLots'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
 import { Empty } from '../ui/states'
@@ -165,7 +166,7 @@ export function PhoneLineBar({ line, batch, fire }: LineView) {
   const router = useRouter()
   const words = useLineWords(line)
   const [isOpen, setIsOpen] = useState(false)
-  const lot = line.kitchen.lots.find((one) => batch && one.leftG >= batch.score.riceMassG)
+  const [lot] = useOnHand()
   return (
     <View className="gap-2">
       <FireNotices line={line} batch={batch} fire={fire} />
@@ -177,7 +178,7 @@ export function PhoneLineBar({ line, batch, fire }: LineView) {
           className="ring-focus min-h-14 justify-center rounded-lg border border-edge px-3 active:bg-ground"
         >
           <Text weight="bold" stretch="slim" numberOfLines={1}>
-            {`${formatMassG(batch.score.riceMassG)} ${lot ? t('riceLeft', { name: lot.name, grain: lot.grain }) : ''}`}
+            {`${formatMassG(batch.score.riceMassG)} ${lot ? t('riceFrom', { name: lot.name }) : ''}`}
           </Text>
           <Text tone="ash" stretch="slim" numberOfLines={1}>
             {`${t('amounts')} · ${words.tickets(batch)}`}

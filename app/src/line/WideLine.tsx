@@ -5,6 +5,7 @@ import { useNowMs } from '../device/clock'
 import { Button } from '../ui/Button'
 import { Empty } from '../ui/states'
 import { Text } from '../ui/Text'
+import { useOnHand } from '../rice/useLots'
 import { formatMassG, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
 import { BatchAmounts } from './BatchAmounts'
@@ -66,7 +67,7 @@ export function WideLine(view: LineView) {
               <BatchAmounts batch={batch} />
             </View>
           )}
-          <RiceLots {...view} />
+          <RiceLots />
         </ScrollView>
         <View className="gap-2 border-t border-edge p-3">
           <FireNotices line={line} batch={batch} fire={fire} />
@@ -167,24 +168,23 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
   )
 }
 
-function RiceLots({ line }: LineView) {
+function RiceLots() {
   const t = useWords('line')
+  const lots = useOnHand()
+  const mostG = Math.max(...lots.map((lot) => lot.massG), 1)
   return (
     <View className="mt-4 gap-2">
       <Text tone="ash">{t('rice')}</Text>
-      {line.kitchen.lots.map((lot) => (
+      {lots.map((lot) => (
         <View key={lot.id} className="gap-1">
           <View className="flex-row justify-between">
-            <Text stretch="slim">{t('riceLeft', { name: lot.name, grain: lot.grain })}</Text>
+            <Text stretch="slim">{lot.stage === 'tempering' ? t('riceOut', { name: lot.name }) : lot.name}</Text>
             <Text weight="bold" stretch="narrow">
-              {formatMassG(Math.max(0, lot.leftG))}
+              {formatMassG(lot.massG)}
             </Text>
           </View>
           <View className="h-2 bg-edge">
-            <View
-              className="h-2 bg-rice"
-              style={{ width: `${Math.max(0, Math.min(100, (lot.leftG / lot.massG) * 100))}%` }}
-            />
+            <View className="h-2 bg-rice" style={{ width: `${(lot.massG / mostG) * 100}%` }} />
           </View>
         </View>
       ))}

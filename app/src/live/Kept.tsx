@@ -1,11 +1,11 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister'
-import { QueryClient, useQueryClient } from '@tanstack/react-query'
+import { defaultShouldDehydrateQuery, QueryClient, useQueryClient, type Query } from '@tanstack/react-query'
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client'
 import { Run } from 'contract/run'
 import { del, get, set } from 'idb-keyval'
 import { useEffect, type ReactNode } from 'react'
 import { onReachable } from '../device/network'
-import { startOutbox } from '../device/outbox'
+import { startOutbox, type Parcel } from '../device/outbox'
 import { Refused } from '../device/http'
 
 const DAY_MS = 86_400_000
@@ -23,6 +23,16 @@ const client = new QueryClient({
   },
 })
 
+/** What to ask again for once a parcel was taken. */
+const TOPIC = {
+  ticket: 'tickets',
+  ticketEvents: 'tickets',
+  run: 'runs',
+  runEvents: 'runs',
+  lot: 'rice',
+  lotEvents: 'rice',
+} as const satisfies Record<Parcel['kind'], string>
+
 const persister = createAsyncStoragePersister({
   storage: {
     getItem: async (key) => (await get<string>(key)) ?? null,
@@ -33,10 +43,16 @@ const persister = createAsyncStoragePersister({
   throttleTime: 200,
 })
 
+/** What a worker here works out is worked out again rather than kept. */
+const shouldDehydrateQuery = (query: Query) => query.queryKey[0] !== 'worked' && defaultShouldDehydrateQuery(query)
+
 /** What was seen stays on this device, so that a reload without a network shows it; what was said is sent from here. */
 export function Kept({ children }: { children: ReactNode }) {
   return (
-    <PersistQueryClientProvider client={client} persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '1' }}>
+    <PersistQueryClientProvider
+      client={client}
+      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '2', dehydrateOptions: { shouldDehydrateQuery } }}
+    >
       <Sender />
       {children}
     </PersistQueryClientProvider>
@@ -50,7 +66,7 @@ function Sender() {
       if (parcel.kind === 'run' || parcel.kind === 'runEvents') {
         queries.setQueryData(['runs', 'one', parcel.subjectId], Run.parse(answer))
       }
-      void queries.invalidateQueries({ queryKey: [parcel.kind.startsWith('run') ? 'runs' : 'tickets'] })
+      void queries.invalidateQueries({ queryKey: [TOPIC[parcel.kind]] })
     })
     const stopReachable = onReachable(() => void queries.invalidateQueries())
     return () => {

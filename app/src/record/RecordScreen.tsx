@@ -108,7 +108,7 @@ function RunLine({ row, zone }: { row: RunRow; zone: string }) {
             {[
               t('portions', { count: row.portions }),
               t('tickets', { count: row.tickets.length, list: row.tickets.join(', ') }),
-              row.lotId?.toUpperCase(),
+              row.lots.join(' + '),
             ]
               .filter(Boolean)
               .join(' · ')}

@@ -50,7 +50,6 @@ function RunPage({ run, csv }: { run: Run; csv: React.ReactNode }) {
   const numbers = [...new Set(run.parts.map((part) => part.ticketNumber))]
   const station = kitchen?.stations.find((one) => one.id === run.stationId)?.name ?? run.stationId
   const cook = kitchen?.staff.find((one) => one.id === run.cookId)?.name ?? t('noCook')
-  const lot = kitchen?.lots.find((one) => one.id === run.lotId)
   const lateS = record.lateS
   const afterPromiseS = run.endedAtMs === null ? null : (run.endedAtMs - run.promisedAtMs) / 1000
   const about = [
@@ -94,8 +93,8 @@ function RunPage({ run, csv }: { run: Run; csv: React.ReactNode }) {
           <PlanBesideRun record={record} run={run} />
           <View className="flex-row flex-wrap gap-y-4 border-t border-edge p-4">
             <Figure
-              big={lot?.name ?? '–'}
-              small={lot ? `${t('rice', { mass: formatMassG(run.score.riceMassG) })}, ${lot.grain}` : t('noLot')}
+              big={run.lots.map((lot) => lot.name).join(' + ') || '–'}
+              small={run.lots.length > 0 ? t('rice', { mass: formatMassG(run.score.riceMassG) }) : t('noLot')}
             />
             <Figure
               big={formatMassG(run.score.batchMassG)}

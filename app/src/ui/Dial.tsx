@@ -1,6 +1,8 @@
+import { useEffect, useRef } from 'react'
 import { Pressable, View } from 'react-native'
 import { openSound } from '../device/signal'
 import { Text } from './Text'
+import { useTyped } from './useTyped'
 
 export type DialProps = {
   /** What is dialled, for those who hear it. */
@@ -15,12 +17,17 @@ export type DialProps = {
   onChange: (value: number) => void
 }
 
-/** A number for wet hands: two targets a knuckle hits, and the arrow keys. */
+const REPEAT_MS = 70
+const HUNDREDTHS = 100
+
+/** A number for wet hands: two targets a knuckle hits and may rest on, the arrow keys, and typed digits. */
 export function Dial({ name, value, least, most, step = 1, unit, lessLabel, moreLabel, onChange }: DialProps) {
-  const move = (by: number) => {
+  const set = (next: number) => {
     openSound()
-    onChange(Math.min(most, Math.max(least, value + by)))
+    onChange(Math.min(most, Math.max(least, Math.round(next * HUNDREDTHS) / HUNDREDTHS)))
   }
+  const move = (by: number) => set(value + by)
+  const typed = useTyped(set)
   const keys: Record<string, number> = {
     ArrowUp: step,
     ArrowRight: step,
@@ -44,9 +51,9 @@ export function Dial({ name, value, least, most, step = 1, unit, lessLabel, more
         {...{
           onKeyDown: (event: { key: string; preventDefault: () => void }) => {
             const by = keys[event.key]
-            if (by === undefined) return
+            if (by !== undefined) move(by)
+            else if (!typed(event.key)) return
             event.preventDefault()
-            move(by)
           },
         }}
       >
@@ -83,12 +90,22 @@ function Side({
   isAtEnd: boolean
   onPress: () => void
 }) {
+  const timer = useRef<ReturnType<typeof setInterval> | null>(null)
+  const latest = useRef(onPress)
+  useEffect(() => void (latest.current = onPress), [onPress])
+  const stop = () => {
+    if (timer.current) clearInterval(timer.current)
+    timer.current = null
+  }
+  useEffect(() => stop, [])
   return (
     <Pressable
       role="button"
       aria-label={label}
       disabled={isAtEnd}
       onPress={onPress}
+      onLongPress={() => (timer.current = setInterval(() => latest.current(), REPEAT_MS))}
+      onPressOut={stop}
       className={`ring-focus h-14 w-14 items-center justify-center rounded-lg border border-line bg-ground active:bg-plate ${isAtEnd ? 'dashed' : ''}`}
     >
       <Text size="amount" weight="semi" aria-hidden>

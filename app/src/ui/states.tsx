@@ -21,6 +21,11 @@ const NO_VALUES = {
   lines: '',
   most: '',
   line: '',
+  lot: '',
+  depthCm: '',
+  leastCm: '',
+  mostCm: '',
+  tempC: '',
 }
 
 export function Loading({ what }: { what: string }) {

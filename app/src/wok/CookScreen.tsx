@@ -43,7 +43,7 @@ function CookRun({ run }: { run: Run }) {
   const words = useStepWords()
   const station = kitchen?.stations.find((one) => one.id === run.stationId)
   const wordsOf = (step: RunStep) => words(step, station?.kind === 'griddle')
-  const lot = kitchen?.lots.find((one) => one.id === run.lotId)
+  const lot = run.lots.map((one) => one.name).join(' + ')
   const isOver = cook.state.endedMs !== null
   usePedal(() => {
     if (!isOver && !isTrouble) cook.done()
@@ -84,7 +84,7 @@ function CookRun({ run }: { run: Run }) {
             words={wordsOf(cook.step)}
             dueMs={cook.state.dueMs}
             isWaiting={cook.state.status === 'waiting'}
-            lotName={lot ? t('head.lot', { lot: lot.name }) : t('head.noLot')}
+            lotName={lot ? t('head.lot', { lot }) : t('head.noLot')}
             isWide={isWide}
           />
         )}

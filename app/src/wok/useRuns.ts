@@ -61,7 +61,7 @@ export function localRun(fire: FireRun, dishes: readonly Dish[], kitchen: Kitche
   const run = {
     ...rest,
     dishName: dish.name,
-    lotId: null,
+    lots: [],
     score: result.score,
     state: 'open',
     endedAtMs: null,

@@ -4,12 +4,13 @@ import { book } from '../book/words.en'
 import { currentSettings } from '../device/settings'
 import { line } from '../line/words.en'
 import { record } from '../record/words.en'
+import { rice } from '../rice/words.en'
 import { setup } from '../setup/words.en'
 import { ui } from '../ui/words.en'
 import { wok } from '../wok/words.en'
 import { pseudo } from './pseudo'
 
-const en = { ui, line, wok, record, book, setup }
+const en = { ui, rice, line, wok, record, book, setup }
 export type Catalogue = keyof typeof en
 
 declare module 'i18next' {

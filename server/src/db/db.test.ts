@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { TicketList } from 'contract/ticket'
-import { Kitchen } from 'contract/kitchen'
+import { LotList } from 'contract/rice'
 import type { RowDataPacket } from 'mysql2'
 import { v7 as newId } from 'uuid'
 import { openTestKitchen, send, type TestKitchen } from './test/testKitchen'
@@ -94,7 +94,7 @@ describe('the demo', () => {
   beforeEach(async () => void (kitchen = await openTestKitchen()))
   afterEach(() => kitchen.close())
   const tickets = async () => TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
-  const lots = async () => Kitchen.parse((await send(kitchen.app, 'GET', '/kitchen')).json).lots
+  const lots = async () => LotList.parse((await send(kitchen.app, 'GET', '/rice/lots')).json).lots
 
   test('is alive whenever it is started: promises ahead, an allergy, every kind of station', async () => {
     const open = await tickets()
@@ -118,7 +118,7 @@ describe('the demo', () => {
     expect(open.filter((ticket) => before.has(ticket.id))).toEqual([])
     for (const ticket of open) expect(ticket.promisedAtMs).toBeGreaterThan(later)
     const newest = (await lots()).at(-1)!
-    expect(newest.cookedAtMs).toBeGreaterThan(later - 48 * HOUR_MS)
-    expect(newest.name).toBe('R-20')
+    expect(newest.bornAtMs).toBeGreaterThan(later - 48 * HOUR_MS)
+    expect(newest.name).toBe('R-19')
   })
 })

@@ -6,10 +6,14 @@ import { secureHeaders } from 'hono/secure-headers'
 import type { Logger } from 'pino'
 import { dishRoutes } from '../book/dishes.route'
 import { feedRoutes } from '../device/feed.route'
+import { probeRoutes } from '../device/probe.route'
 import { ticketRoutes } from '../line/tickets.route'
 import type { LiveFollower } from '../live/follower'
 import { liveRoutes } from '../live/live.route'
 import { recordRoutes } from '../record/record.route'
+import { lotRoutes } from '../rice/lots.route'
+import { planRoutes } from '../rice/plan.route'
+import { printRoutes } from '../rice/print/print.route'
 import { healthRoutes } from '../setup/health.route'
 import { kitchenRoutes } from '../setup/kitchen.route'
 import { runRoutes } from '../wok/runs.route'
@@ -69,6 +73,10 @@ export function createApp(services: Services, follower: LiveFollower, log: Logge
   app.route('/api', healthRoutes(services))
   app.route('/api', kitchenRoutes(services))
   app.route('/api', dishRoutes(services))
+  app.route('/api', printRoutes(services))
+  app.route('/api', lotRoutes(services))
+  app.route('/api', planRoutes(services))
+  app.route('/api', probeRoutes(services))
   app.route('/api', ticketRoutes(services))
   app.route('/api', runRoutes(services))
   app.route('/api', recordRoutes(services))

@@ -1,8 +1,9 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { RunPage, type RunRow } from 'contract/run'
+import { csvAttachment } from '../http/attachment'
 import { json, newRouter, type Services } from '../http/context'
 import { listPastRuns, type PageKey } from './record.sql'
-import { csvAttachment, runsCsv } from './runs.csv'
+import { runsCsv } from './runs.csv'
 
 const PAGE_SIZE = 40
 const CSV_MOST = 20_000

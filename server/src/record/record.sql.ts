@@ -3,7 +3,10 @@ import type { RowDataPacket } from 'mysql2'
 import type { Db } from '../db/pool'
 
 const ROW = `
-  SELECT id, dish_id AS dishId, dish_name AS dishName, station_id AS stationId, cook_id AS cookId, lot_id AS lotId, portions,
+  SELECT id, dish_id AS dishId, dish_name AS dishName, station_id AS stationId, cook_id AS cookId, portions,
+         (SELECT JSON_ARRAYAGG(lot.name ORDER BY lot.number) FROM run_lot
+            JOIN rice_lot AS lot ON lot.kitchen_id = run_lot.kitchen_id AND lot.id = run_lot.lot_id
+           WHERE run_lot.kitchen_id = run.kitchen_id AND run_lot.run_id = run.id) AS lots,
          ticket_numbers AS tickets, rice_mass_g AS riceMassG, fired_at_ms AS firedAtMs, ended_at_ms AS endedAtMs, state,
          planned_s AS plannedS, promised_at_ms AS promisedAtMs, allergies FROM run`
 
@@ -26,13 +29,19 @@ export async function listPastRuns(
 }
 
 function toRow(row: RowDataPacket): RunRow {
-  const { promisedAtMs, allergies, ...rest } = row
+  const { promisedAtMs, allergies, lots, ...rest } = row
   const endedAtMs = row['endedAtMs'] as number | null
   const isFinished = row['state'] === 'finished' && endedAtMs !== null
   return RunRow.parse({
     ...rest,
+    lots: lotNames(lots),
     actualS: endedAtMs === null ? null : (endedAtMs - Number(row['firedAtMs'])) / 1000,
     afterPromiseS: isFinished ? Math.round((endedAtMs - Number(promisedAtMs)) / 1000) : null,
     hasAllergy: (allergies as string[]).length > 0,
   })
+}
+
+/** MariaDB answers an aggregated array as text, and as null where there is nothing in it. */
+function lotNames(lots: unknown): unknown {
+  return typeof lots === 'string' ? JSON.parse(lots) : (lots ?? [])
 }

@@ -20,7 +20,7 @@ export function runsCsv(rows: readonly RunRow[]): string {
       row.tickets.join(' '),
       row.stationId,
       row.cookId ?? '',
-      row.lotId ?? '',
+      row.lots.map(text).join(' '),
       row.riceMassG,
       row.plannedS,
       row.actualS ?? '',
@@ -40,7 +40,7 @@ export function runsCsv(rows: readonly RunRow[]): string {
         'tickets',
         'station',
         'cook',
-        'lot',
+        'lots',
         'riceMassG',
         'plannedS',
         'actualS',
@@ -90,8 +90,3 @@ export function runCsv(run: Run, nowMs: number): string {
     ],
   })
 }
-
-export const csvAttachment = (name: string) => ({
-  'content-type': 'text/csv; charset=utf-8',
-  'content-disposition': `attachment; filename="${name}"`,
-})

@@ -1,8 +1,11 @@
 import { createRoute } from '@hono/zod-openapi'
-import { Kitchen } from 'contract/kitchen'
+import { Kitchen, PutRuleSet } from 'contract/kitchen'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
 import { json, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
-import { findKitchen } from './kitchen.sql'
+import { changeRuleSetOfLots } from '../rice/changeRuleSet'
+import { findKitchen, saveRuleSet } from './kitchen.sql'
 
 const getKitchen = createRoute({
   method: 'get',
@@ -10,9 +13,34 @@ const getKitchen = createRoute({
   responses: { 200: json(Kitchen, 'Stations, staff, measures and rice of the kitchen') },
 })
 
-export const kitchenRoutes = ({ pool, kitchenId }: Services) =>
-  newRouter().openapi(getKitchen, async (c) => {
+const putRuleSet = createRoute({
+  method: 'put',
+  path: '/kitchen/rule-set',
+  request: { body: { required: true, content: { 'application/json': { schema: PutRuleSet } } } },
+  responses: { 200: json(Kitchen, 'The rule set is changed; rice that is cooling keeps the old one as well') },
+})
+
+export const kitchenRoutes = ({ pool, kitchenId, now, changed }: Services) => {
+  const found = async () => {
     const kitchen = await findKitchen(pool, kitchenId)
     if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}: start with npm start -- --fresh` })
-    return c.json(kitchen, 200)
-  })
+    return kitchen
+  }
+  return newRouter()
+    .openapi(getKitchen, async (c) => c.json(await found(), 200))
+    .openapi(putRuleSet, async (c) => {
+      const { ruleSet } = c.req.valid('json')
+      const kitchen = await found()
+      if (kitchen.ruleSet === ruleSet) return c.json(kitchen, 200)
+      await inTransaction(pool, async (connection) => {
+        const lots = await changeRuleSetOfLots(connection, kitchen, ruleSet, now())
+        await saveRuleSet(connection, kitchenId, ruleSet)
+        await announce(connection, kitchenId, now(), [
+          { topic: 'kitchen', key: '' },
+          ...lots.map((key) => ({ topic: 'rice' as const, key })),
+        ])
+      })
+      changed()
+      return c.json(await found(), 200)
+    })
+}

@@ -1,5 +1,7 @@
 import { Kitchen } from 'contract/kitchen'
+import type { RuleSet } from 'core/safety/limits'
 import type { RowDataPacket } from 'mysql2'
+import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 
 export async function isDatabaseUp(db: Db): Promise<boolean> {
@@ -11,7 +13,7 @@ export async function isDatabaseUp(db: Db): Promise<boolean> {
   }
 }
 
-/** The kitchen with its stations, staff and rice lots, or null. What is left of a lot is its mass less what runs took. */
+/** The kitchen with its stations and staff, or null. */
 export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | null> {
   const [kitchens] = await db.execute<RowDataPacket[]>(
     `SELECT id, name, time_zone AS timeZone, locale, rule_set AS ruleSet, tools, boat_every_min AS boatEveryMin
@@ -27,12 +29,9 @@ export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | 
     'SELECT id, name, role FROM staff WHERE kitchen_id = ? ORDER BY position',
     [kitchenId],
   )
-  const [lots] = await db.execute<RowDataPacket[]>(
-    `SELECT id, name, grain, cooked_at_ms AS cookedAtMs, mass_g AS massG,
-            mass_g - COALESCE((SELECT SUM(run.rice_mass_g) FROM run FORCE INDEX (by_lot)
-                                WHERE run.kitchen_id = rice_lot.kitchen_id AND run.lot_id = rice_lot.id), 0) AS leftG
-       FROM rice_lot WHERE kitchen_id = ? ORDER BY cooked_at_ms, id`,
-    [kitchenId],
-  )
-  return Kitchen.parse({ ...kitchens[0], stations, staff, lots })
+  return Kitchen.parse({ ...kitchens[0], stations, staff })
+}
+
+export async function saveRuleSet(connection: PoolConnection, kitchenId: string, ruleSet: RuleSet): Promise<void> {
+  await connection.execute('UPDATE kitchen SET rule_set = ? WHERE id = ?', [ruleSet, kitchenId])
 }

@@ -5,22 +5,21 @@ import { batchScore } from 'core/line/batchScore'
 import { isLateModifier } from 'core/book/vary'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
+import { refuseFuture } from '../http/clockAhead'
 import { Problem } from '../http/problems'
+import { drawRice } from '../rice/drawRice'
 import {
   findDishVersion,
   findRun,
   insertRun,
+  insertRunLots,
   lockItems,
   lockRun,
   lockStation,
-  oldestLotWith,
   openRunIdAt,
   type LockedItem,
 } from './runs.sql'
 import { changesOfRun, settleRun } from './settle'
-
-/** A device's corrected clock may be ahead of the server's by this much [ms]. */
-export const CLOCK_AHEAD_MS = 30_000
 
 /**
  * Fires a batch: checks it against tickets, station and book, works the score out and keeps both. Sent twice, it is the
@@ -81,23 +80,17 @@ export async function fireRun(
     modifiers,
     allergies,
     dishName: dish.name,
-    lotId: await oldestLotWith(connection, kitchen.id, result.score.riceMassG, nowMs),
     score: result.score,
     twicePortions,
   }
   await insertRun(connection, kitchen.id, run)
-  await announce(connection, kitchen.id, nowMs, [...changesOfRun(run), { topic: 'kitchen', key: run.lotId ?? '' }])
+  const lots = await drawRice(connection, kitchen, run, result.score.riceMassG, nowMs)
+  await insertRunLots(connection, kitchen.id, run.id, lots)
+  const riceChanges = lots.map(({ id }) => ({ topic: 'rice' as const, key: id }))
+  await announce(connection, kitchen.id, nowMs, [...changesOfRun(run), ...riceChanges])
   const saved = await findRun(connection, kitchen.id, run.id)
   if (!saved) throw new Error(`run ${run.id} was not saved`)
   return saved
-}
-
-export function refuseFuture(atMs: number, nowMs: number): void {
-  if (atMs <= nowMs + CLOCK_AHEAD_MS) return
-  throw new Problem('clock-ahead', {
-    detail: `this device's time is ${Math.round((atMs - nowMs) / 1000)} s ahead of the kitchen's: reload the page, it then takes the kitchen's time`,
-    values: { aheadS: Math.round((atMs - nowMs) / 1000) },
-  })
 }
 
 type LockedStation = NonNullable<Awaited<ReturnType<typeof lockStation>>>

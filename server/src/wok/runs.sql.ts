@@ -7,7 +7,7 @@ import type { Db } from '../db/pool'
 
 const RUN = `
   SELECT id, dish_id AS dishId, dish_version AS dishVersion, dish_name AS dishName, station_id AS stationId,
-         cook_id AS cookId, lot_id AS lotId, fired_at_ms AS firedAtMs, promised_at_ms AS promisedAtMs,
+         cook_id AS cookId, fired_at_ms AS firedAtMs, promised_at_ms AS promisedAtMs,
          hands_free AS handsFree, is_unconfirmed AS isUnconfirmed, twice_portions AS twicePortions, modifiers, allergies,
          score, state, ended_at_ms AS endedAtMs FROM run`
 
@@ -41,9 +41,16 @@ async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDataPacket
     'SELECT run_id AS runId, body FROM run_event WHERE kitchen_id = ? AND run_id IN (?) ORDER BY at_ms, counter, id',
     [kitchenId, ids],
   )
+  const [lots] = await db.query<RowDataPacket[]>(
+    `SELECT run_lot.run_id AS runId, lot.id, lot.name, run_lot.mass_g AS massG FROM run_lot
+       JOIN rice_lot AS lot ON lot.kitchen_id = run_lot.kitchen_id AND lot.id = run_lot.lot_id
+      WHERE run_lot.kitchen_id = ? AND run_lot.run_id IN (?) ORDER BY lot.number`,
+    [kitchenId, ids],
+  )
   return rows.map((row) =>
     Run.parse({
       ...row,
+      lots: lots.filter((lot) => lot['runId'] === row['id']).map(({ runId: _runId, ...lot }) => lot),
       handsFree: Boolean(row['handsFree']),
       isUnconfirmed: Boolean(row['isUnconfirmed']),
       parts: parts.filter((part) => part['runId'] === row['id']).map(({ runId: _runId, ...part }) => part),
@@ -135,33 +142,14 @@ export async function lockItems(
   })
 }
 
-const LOT_USABLE_MS = 7 * 86_400_000
-
-/** The oldest lot with this much rice left [g], cooked at most seven days ago; null where there is none. */
-export async function oldestLotWith(
-  db: Db,
-  kitchenId: string,
-  riceMassG: number,
-  nowMs: number,
-): Promise<string | null> {
-  const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT lot.id FROM rice_lot AS lot
-      WHERE lot.kitchen_id = ? AND lot.cooked_at_ms > ?
-        AND lot.mass_g - COALESCE((SELECT SUM(rice_mass_g) FROM run WHERE run.kitchen_id = lot.kitchen_id AND run.lot_id = lot.id), 0) >= ?
-      ORDER BY lot.cooked_at_ms, lot.id LIMIT 1`,
-    [kitchenId, nowMs - LOT_USABLE_MS, riceMassG],
-  )
-  return rows[0] ? String(rows[0]['id']) : null
-}
-
-export type RunToInsert = Omit<Run, 'state' | 'endedAtMs' | 'events' | 'score'> & { score: Score }
+export type RunToInsert = Omit<Run, 'state' | 'endedAtMs' | 'events' | 'score' | 'lots'> & { score: Score }
 
 export async function insertRun(connection: PoolConnection, kitchenId: string, run: RunToInsert): Promise<void> {
   await connection.execute(
-    `INSERT INTO run (kitchen_id, id, dish_id, dish_version, dish_name, station_id, cook_id, lot_id, portions, rice_mass_g,
+    `INSERT INTO run (kitchen_id, id, dish_id, dish_version, dish_name, station_id, cook_id, portions, rice_mass_g,
                       planned_s, fired_at_ms, promised_at_ms, hands_free, is_unconfirmed, twice_portions, modifiers,
                       allergies, ticket_numbers, score, engine)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       kitchenId,
       run.id,
@@ -170,7 +158,6 @@ export async function insertRun(connection: PoolConnection, kitchenId: string, r
       run.dishName,
       run.stationId,
       run.cookId,
-      run.lotId,
       run.parts.reduce((sum, part) => sum + part.portions, 0),
       run.score.riceMassG,
       run.score.totalS,
@@ -191,6 +178,23 @@ export async function insertRun(connection: PoolConnection, kitchenId: string, r
       'INSERT INTO run_part (kitchen_id, run_id, item_id, ticket_id, portions) VALUES (?, ?, ?, ?, ?)',
       [kitchenId, run.id, part.itemId, part.ticketId, part.portions],
     )
+  }
+}
+
+/** What a run drew from which lot. */
+export async function insertRunLots(
+  connection: PoolConnection,
+  kitchenId: string,
+  runId: string,
+  lots: Run['lots'],
+): Promise<void> {
+  for (const { id, massG } of lots) {
+    await connection.execute('INSERT INTO run_lot (kitchen_id, run_id, lot_id, mass_g) VALUES (?, ?, ?, ?)', [
+      kitchenId,
+      runId,
+      id,
+      massG,
+    ])
   }
 }
 

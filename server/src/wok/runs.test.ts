@@ -42,7 +42,12 @@ async function cookThrough(run: Run): Promise<number> {
 
 test('a batch fired has its score, its lot and its portions taken from the tickets', async () => {
   const { ticket, run } = await fired('duck', 3)
-  expect(run).toMatchObject({ dishName: 'Duck and pickled greens', lotId: 'r-17', state: 'open', events: [] })
+  expect(run).toMatchObject({
+    dishName: 'Duck and pickled greens',
+    lots: [{ name: 'R-17', massG: 660 }],
+    state: 'open',
+    events: [],
+  })
   expect(run.score.riceMassG).toBe(660)
   expect(run.score.steps.map((step) => step.action)).toEqual(
     expect.arrayContaining(['eggIn', 'riceIn', 'sauceIn', 'finishOff']),

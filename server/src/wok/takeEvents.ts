@@ -3,7 +3,7 @@ import { runState } from 'core/wok/run'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { Problem } from '../http/problems'
-import { refuseFuture } from './fireRun'
+import { refuseFuture } from '../http/clockAhead'
 import { findRun, insertEvent, keepRefused, lockRun, openRunIdAt } from './runs.sql'
 import { changesOfRun, settleRun } from './settle'
 

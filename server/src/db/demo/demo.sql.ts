@@ -1,9 +1,10 @@
 import type { Kitchen } from 'contract/kitchen'
+import type { RicePlace, RicePolicy, RiceVessel } from 'contract/riceHouse'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../pool'
 
-export type KitchenHead = Omit<Kitchen, 'stations' | 'staff' | 'lots'>
+export type KitchenHead = Omit<Kitchen, 'stations' | 'staff'>
 
 export async function hasKitchen(db: Db, kitchenId: string): Promise<boolean> {
   const [rows] = await db.execute<RowDataPacket[]>('SELECT id FROM kitchen WHERE id = ?', [kitchenId])
@@ -37,29 +38,32 @@ export async function insertKitchen(
   }
 }
 
-export type NewLot = { id: string; name: string; grain: string; cookedAtMs: number; massG: number }
-
-export async function insertLots(
+/** Vessels, places and policy; `firstLotNumber` null keeps the kitchen's numbering. */
+export async function insertRiceHouse(
   connection: PoolConnection,
   kitchenId: string,
-  lots: readonly NewLot[],
+  firstLotNumber: number | null,
+  policy: RicePolicy,
+  vessels: readonly RiceVessel[],
+  places: readonly RicePlace[],
 ): Promise<void> {
-  for (const lot of lots) {
+  await connection.execute(
+    'UPDATE kitchen SET rice_policy = ?, next_lot_number = COALESCE(?, next_lot_number) WHERE id = ?',
+    [JSON.stringify(policy), firstLotNumber, kitchenId],
+  )
+  for (const [position, one] of vessels.entries()) {
     await connection.execute(
-      'INSERT INTO rice_lot (kitchen_id, id, name, grain, cooked_at_ms, mass_g) VALUES (?, ?, ?, ?, ?, ?)',
-      [kitchenId, lot.id, lot.name, lot.grain, lot.cookedAtMs, lot.massG],
+      `INSERT INTO rice_vessel (kitchen_id, id, name, method, volume_l, count, steam_g_per_min, loads_weighed, position)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      [kitchenId, one.id, one.name, one.method, one.volumeL, one.count, one.steamGPerMin, one.loadsWeighed, position],
     )
   }
-}
-
-/** When the newest lot was cooked, and the highest number among names such as R-19. */
-export async function newestLot(db: Db, kitchenId: string): Promise<{ cookedAtMs: number; number: number }> {
-  const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT COALESCE(MAX(cooked_at_ms), 0) AS cookedAtMs, COALESCE(MAX(CAST(SUBSTRING(id, 3) AS INT)), 0) AS number
-       FROM rice_lot WHERE kitchen_id = ?`,
-    [kitchenId],
-  )
-  return { cookedAtMs: Number(rows[0]?.['cookedAtMs']), number: Number(rows[0]?.['number']) }
+  for (const [position, one] of places.entries()) {
+    await connection.execute(
+      'INSERT INTO rice_place (kitchen_id, id, name, kind, air_temp_c, trays, position) VALUES (?, ?, ?, ?, ?, ?, ?)',
+      [kitchenId, one.id, one.name, one.kind, one.airTempC, one.trays, position],
+    )
+  }
 }
 
 /** Open tickets of the demo whose promise passed before an instant and that nobody has fired. */

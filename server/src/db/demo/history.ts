@@ -12,6 +12,7 @@ import { boatWave } from '../../device/boatWave'
 import { placeTickets, withIds } from '../../line/placeTickets'
 import { fireRun } from '../../wok/fireRun'
 import { takeEvents } from '../../wok/takeEvents'
+import { lcg } from './chance'
 import { DEMO_COOK_AT } from './kitchen'
 
 const MIN_MS = 60_000
@@ -125,13 +126,4 @@ function cooksWords(run: Run, random: () => number): { events: RunEvent[]; endsA
     nowMs = Math.round(nowMs + lastsMs)
   }
   return { events, endsAtMs: nowMs }
-}
-
-/** Repeatable chance in 0–1 (linear congruence, constants of Numerical Recipes). */
-function lcg(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0
-    return state / 4_294_967_296
-  }
 }

@@ -2,8 +2,6 @@ import type { Kitchen } from 'contract/kitchen'
 
 export const DEMO_KITCHEN_ID = 'low-tide'
 
-const HOUR_MS = 3_600_000
-
 /** The sample kitchen, invented: Low Tide Rice Counter on a river-ferry landing. */
 export const DEMO_KITCHEN = {
   id: DEMO_KITCHEN_ID,
@@ -37,10 +35,3 @@ export const DEMO_STAFF = [
 ] as const
 
 export const DEMO_COOK_AT: Readonly<Record<string, string>> = { 'ring-a': 'bram', 'ring-b': 'wen', griddle: 'wen' }
-
-/** Rice as it stands on the shelf when the demo starts, by how long ago it was cooked. */
-export const DEMO_LOTS = [
-  { number: 17, grain: 'long', cookedAgoMs: 54 * HOUR_MS, massG: 26_000 },
-  { number: 18, grain: 'long', cookedAgoMs: 30 * HOUR_MS, massG: 24_000 },
-  { number: 19, grain: 'long', cookedAgoMs: 26 * HOUR_MS, massG: 9_000 },
-] as const

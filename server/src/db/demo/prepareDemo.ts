@@ -7,12 +7,15 @@ import { saveDish } from '../../book/dishes.sql'
 import { readIngredients } from '../../book/ingredients.csv'
 import { placeTickets, withIds } from '../../line/placeTickets'
 import { addTicketEvents } from '../../line/tickets.sql'
+import { findRiceHouse } from '../../rice/house.sql'
 import { findKitchen } from '../../setup/kitchen.sql'
 import { inTransaction } from '../pool'
-import { countOpenTickets, hasKitchen, insertKitchen, insertLots, newestLot, staleDemoTickets } from './demo.sql'
+import { countOpenTickets, hasKitchen, insertKitchen, insertRiceHouse, staleDemoTickets } from './demo.sql'
 import { demoDishes } from './dishes'
 import { cookPastBoats } from './history'
-import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_LOTS, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
+import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
+import { bringRiceUpToDate, cookPastRice, DEMO_POLICY, FIRST_DEMO_LOT, setOutRice } from './rice'
+import { DEMO_PLACES, DEMO_VESSELS } from './riceHouse'
 import { demoWave } from './tickets'
 
 const HOUR_MS = 3_600_000
@@ -33,24 +36,25 @@ export async function prepareDemo(pool: Pool, nowMs: number, evenings = 2): Prom
 async function create(connection: PoolConnection, nowMs: number, evenings: number): Promise<void> {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
   await insertKitchen(connection, { ...DEMO_KITCHEN, timeZone }, DEMO_STATIONS, DEMO_STAFF)
-  const lots = DEMO_LOTS.map(({ number, cookedAgoMs, ...lot }) => ({
-    ...lot,
-    id: `r-${number}`,
-    name: `R-${number}`,
-    cookedAtMs: nowMs - cookedAgoMs,
-  }))
-  await insertLots(connection, DEMO_KITCHEN_ID, lots)
   const dishes: Dish[] = []
   for (const [index, draft] of demoDishes(readIngredients()).entries()) {
     const parsed = Dish.omit({ version: true }).parse(draft)
     dishes.push(await saveDish(connection, DEMO_KITCHEN_ID, parsed, nowMs - 30 * 24 * HOUR_MS + index))
   }
-  const kitchen = await findKitchen(connection, DEMO_KITCHEN_ID)
-  if (!kitchen) throw new Error('the sample kitchen was not saved')
+  await insertRiceHouse(connection, DEMO_KITCHEN_ID, FIRST_DEMO_LOT, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)
+  const { kitchen, house } = await saved(connection)
+  await cookPastRice(connection, kitchen, house, nowMs)
   for (let ago = evenings - 1; ago >= 0; ago -= 1) {
     const firstBoatAtMs = nowMs - ago * 24 * HOUR_MS - 3.4 * HOUR_MS
     await cookPastBoats(connection, kitchen, dishes, Math.round(firstBoatAtMs), BOATS_AN_EVENING, 11 + ago * 100)
   }
+  if (evenings > 0) await setOutRice(connection, kitchen, house, nowMs)
+}
+
+async function saved(connection: PoolConnection) {
+  const kitchen = await findKitchen(connection, DEMO_KITCHEN_ID)
+  if (!kitchen) throw new Error('the sample kitchen was not saved')
+  return { kitchen, house: await findRiceHouse(connection, DEMO_KITCHEN_ID) }
 }
 
 async function refresh(connection: PoolConnection, nowMs: number): Promise<void> {
@@ -58,12 +62,10 @@ async function refresh(connection: PoolConnection, nowMs: number): Promise<void>
     const event = { id: EventId.parse(newId()), kind: 'cancelled' as const, atMs: nowMs, counter: 0 }
     await addTicketEvents(connection, DEMO_KITCHEN_ID, id, [event], nowMs)
   }
-  const newest = await newestLot(connection, DEMO_KITCHEN_ID)
-  if (newest.cookedAtMs < nowMs - 48 * HOUR_MS) {
-    const id = `r-${newest.number + 1}`
-    const lot = { id, name: id.toUpperCase(), grain: 'long', cookedAtMs: nowMs - 20 * HOUR_MS, massG: 24_000 }
-    await insertLots(connection, DEMO_KITCHEN_ID, [lot])
-  }
+  const { kitchen, house } = await saved(connection)
+  if (house.vessels.length === 0)
+    await insertRiceHouse(connection, DEMO_KITCHEN_ID, null, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)
+  await bringRiceUpToDate(connection, kitchen, await findRiceHouse(connection, DEMO_KITCHEN_ID), nowMs)
   if ((await countOpenTickets(connection, DEMO_KITCHEN_ID)) > 0) return
   const wave = demoWave(nowMs).map((ticket) => ({ ...withIds(NewTicket.parse(ticket)), source: 'demo' as const }))
   await placeTickets(connection, DEMO_KITCHEN_ID, wave, nowMs)

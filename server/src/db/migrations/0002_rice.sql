@@ -126,3 +126,14 @@ CREATE TABLE probe (
   read_at_ms BIGINT NULL,
   FOREIGN KEY (kitchen_id) REFERENCES kitchen (id)
 );
+
+-- What was said of a lot and could not be taken: refused with a message, and kept.
+CREATE TABLE rice_refused_event (
+  kitchen_id VARCHAR(64) NOT NULL,
+  id UUID NOT NULL,
+  lot_id VARCHAR(64) NOT NULL,
+  reason VARCHAR(32) NOT NULL,
+  body JSON NOT NULL,
+  received_at_ms BIGINT NOT NULL,
+  PRIMARY KEY (kitchen_id, id)
+);

@@ -1,4 +1,4 @@
-import { weekdayOf } from '../time/localTime'
+import { weekdayOf } from '../../time/localTime'
 import { normalQuantile } from './normal'
 
 /** Portions that one service sold on one day: `day` as 2026-11-26. */

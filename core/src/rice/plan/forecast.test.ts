@@ -1,4 +1,4 @@
-import { dayAfter, weekdayOf } from '../time/localTime'
+import { dayAfter, weekdayOf } from '../../time/localTime'
 import { forecastPortions, type ServiceDay } from './forecast'
 
 function chanceOf(seed: number): () => number {

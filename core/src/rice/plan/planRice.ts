@@ -1,11 +1,11 @@
-import type { CoolingLimit } from '../safety/coolingLimits'
-import type { Blend, Wash } from './cookMethod'
-import { COOKED_BULK_KG_PER_L } from './cookMethod'
-import type { CoolStage } from './cooling/coolingPlace'
-import { coolsToS } from './cooling/judgeCurve'
-import { largestPassingDepthM, predictCooling, trayStages } from './cooling/predictCooling'
+import type { CoolingLimit } from '../../safety/coolingLimits'
+import type { Blend, Wash } from '../cookMethod'
+import { COOKED_BULK_KG_PER_L } from '../cookMethod'
+import type { CoolStage } from '../cooling/coolingPlace'
+import { coolsToS } from '../cooling/judgeCurve'
+import { largestPassingDepthM, predictCooling, trayStages } from '../cooling/predictCooling'
 import { cookedMassWantedG, portionsToCover, sufficientShare, type Margin } from './howMuch'
-import { planLoads, type LoadPlan, type Vessel } from './loads'
+import { planLoads, type LoadPlan, type Vessel } from '../loads'
 
 /** The model lets an ordinary fridge pass five centimetres, but its air warms under a hot load: recommend no deeper [m]. */
 export const MOST_RECOMMENDED_DEPTH_M = 0.04

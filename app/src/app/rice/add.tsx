@@ -1,0 +1,1 @@
+export { AddRiceScreen as default } from '../../rice/AddRiceScreen'

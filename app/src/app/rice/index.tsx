@@ -1,0 +1,1 @@
+export { RiceScreen as default } from '../../rice/RiceScreen'

@@ -1,0 +1,1 @@
+export { PastRiceScreen as default } from '../../rice/PastRiceScreen'

@@ -1,0 +1,1 @@
+export { TomorrowScreen as default } from '../../rice/tomorrow/TomorrowScreen'

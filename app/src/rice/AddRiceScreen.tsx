@@ -1,0 +1,204 @@
+import { GRAINS, type Grain } from 'core/rice/cookMethod'
+import { useByMs } from 'core/rice/lot/lotHolding'
+import { COOLING_LIMITS, HOLDING_LIMITS } from 'core/safety/coolingLimits'
+import type { Kitchen } from 'contract/kitchen'
+import type { RiceHouse } from 'contract/riceHouse'
+import { useRouter } from 'expo-router'
+import { useState } from 'react'
+import { ScrollView, View } from 'react-native'
+import { kitchenNowMs } from '../device/clock'
+import { newId } from '../device/ids'
+import { useKitchen } from '../setup/useKitchen'
+import { Button } from '../ui/Button'
+import { Choice } from '../ui/Choice'
+import { Dial } from '../ui/Dial'
+import { Frame } from '../ui/Frame'
+import { Notice } from '../ui/Notice'
+import { Loading } from '../ui/states'
+import { Text } from '../ui/Text'
+import { useIsWide } from '../ui/useIsWide'
+import { formatDay } from '../words/format'
+import { useWords } from '../words/i18n'
+import { kilos } from './lotWords'
+import { beginLot, useRiceHouse } from './useLots'
+
+const HOUR_MS = 3_600_000
+
+export function AddRiceScreen() {
+  const t = useWords('rice')
+  const kitchen = useKitchen().data
+  const house = useRiceHouse().data
+  if (!kitchen || !house) {
+    return (
+      <Frame stage="rice">
+        <Loading what={t('loading')} />
+      </Frame>
+    )
+  }
+  return <AddRice kitchen={kitchen} house={house} />
+}
+
+/** Rice that came cooked: its age, weight and temperature are asked for before it may stand on the shelf. */
+function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
+  const t = useWords('rice')
+  const router = useRouter()
+  const isWide = useIsWide()
+  const [origin, setOrigin] = useState<'bought' | 'table'>('bought')
+  const [hours, setHours] = useState<number | null>(12)
+  const [massG, setMassG] = useState(3000)
+  const [tempC, setTempC] = useState(4)
+  const [grain, setGrain] = useState<Grain>('long')
+  const [isReheated, setIsReheated] = useState(false)
+  const places = house.places.filter((one) => one.kind === 'fridge' || one.kind === 'freezer')
+  const [placeId, setPlaceId] = useState(places[0]?.id ?? null)
+  const place = places.find((one) => one.id === placeId)
+  const { coldC } = HOLDING_LIMITS[kitchen.ruleSet]
+  const { startC } = COOLING_LIMITS[kitchen.ruleSet]
+  const isHot = tempC >= startC
+  const nowMs = kitchenNowMs()
+  const cookedAtMs = Math.round(nowMs - (hours ?? 0) * HOUR_MS)
+  const endsMs = useByMs([kitchen.ruleSet], { timeZone: kitchen.timeZone, ...house.policy }, cookedAtMs)
+  const refusal =
+    hours === null
+      ? t('add.ageUnknownDetail')
+      : isReheated
+        ? t('add.isReheated')
+        : endsMs < nowMs
+          ? t('add.tooOld')
+          : !isHot && tempC > coldC
+            ? t('add.between', { tempC, coldC, startC })
+            : null
+  const take = () => {
+    const id = newId()
+    beginLot({
+      id,
+      origin,
+      atMs: Math.round(kitchenNowMs()),
+      cookedAtMs,
+      massG,
+      tempC,
+      place: place?.kind ?? 'fridge',
+      placeId: place?.id ?? null,
+      grain,
+      isReheated,
+    })
+    router.push(isHot ? `/rice/${id}` : '/rice')
+  }
+  const button = (
+    <Button
+      kind="main"
+      isTall
+      label={t('add.take', { kg: kilos(massG) })}
+      detail={isHot ? t('add.hot') : t('add.takeDetail', { day: formatDay(endsMs, kitchen.timeZone) })}
+      disabledBecause={refusal ?? undefined}
+      onPress={take}
+    />
+  )
+  const dial = (what: string) => ({ name: what, lessLabel: t('less', { what }), moreLabel: t('moreOf', { what }) })
+  return (
+    <Frame stage="rice" bar={button}>
+      <View className="border-b border-edge bg-plate px-4 py-2">
+        <Text role="heading" aria-level={1} weight="bold">
+          {t('add.title')}
+        </Text>
+        <Text size="small" tone="ash" stretch="slim">
+          {t('add.detail')}
+        </Text>
+      </View>
+      <ScrollView tabIndex={0} className="min-h-0 flex-1">
+        <View className="w-full max-w-2xl gap-3 self-center p-4">
+          {refusal && <Notice kind="hazard" title={refusal} />}
+          <Row title={t('add.from')}>
+            {(['bought', 'table'] as const).map((one) => (
+              <Choice
+                key={one}
+                role="radio"
+                label={t(`add.${one}`)}
+                isChosen={one === origin}
+                onChoose={() => setOrigin(one)}
+              />
+            ))}
+          </Row>
+          <Text tone="ash">{t('add.age')}</Text>
+          <Dial
+            {...dial(t('add.age'))}
+            value={hours ?? 0}
+            least={0}
+            most={240}
+            unit={hours === null ? '?' : t('add.hours')}
+            onChange={setHours}
+          />
+          <Choice
+            role="checkbox"
+            label={t('add.ageUnknown')}
+            isChosen={hours === null}
+            onChoose={() => setHours(hours === null ? 12 : null)}
+            className="self-start"
+          />
+          <Text tone="ash">{t('add.mass')}</Text>
+          <Dial
+            {...dial(t('add.mass'))}
+            value={Number(kilos(massG, 2))}
+            least={0.1}
+            most={60}
+            step={0.1}
+            unit={t('kilograms')}
+            onChange={(kg) => setMassG(Math.round(kg * 1000))}
+          />
+          <Text tone="ash">{t('add.temp')}</Text>
+          <Dial {...dial(t('add.temp'))} value={tempC} least={-30} most={100} unit={t('celsius')} onChange={setTempC} />
+          <Row title={t('add.grain')}>
+            {GRAINS.map((one) => (
+              <Choice
+                key={one}
+                role="radio"
+                label={t(`grains.${one}`)}
+                isChosen={one === grain}
+                onChoose={() => setGrain(one)}
+              />
+            ))}
+          </Row>
+          {!isHot && (
+            <Row title={t('add.place')}>
+              {places.map((one) => (
+                <Choice
+                  key={one.id}
+                  role="radio"
+                  label={one.name}
+                  isChosen={one.id === placeId}
+                  onChoose={() => setPlaceId(one.id)}
+                />
+              ))}
+            </Row>
+          )}
+          <Row title={t('add.reheated')}>
+            {[false, true].map((one) => (
+              <Choice
+                key={String(one)}
+                role="radio"
+                label={one ? t('add.yes') : t('add.no')}
+                isChosen={one === isReheated}
+                onChoose={() => setIsReheated(one)}
+              />
+            ))}
+          </Row>
+          {isWide && button}
+          <Text size="small" tone="ash">
+            {t('local')}
+          </Text>
+        </View>
+      </ScrollView>
+    </Frame>
+  )
+}
+
+function Row({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <View>
+      <Text tone="ash">{title}</Text>
+      <View role="radiogroup" aria-label={title} className="-ml-3 flex-row flex-wrap">
+        {children}
+      </View>
+    </View>
+  )
+}

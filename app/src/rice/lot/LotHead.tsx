@@ -1,0 +1,41 @@
+import { useRouter } from 'expo-router'
+import { Pressable, View } from 'react-native'
+import { Chevron } from '../../ui/icons'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+
+/** A lot's name and what it is, the way back, and what counts most at the right. */
+export function LotHead({ title, about, big, small }: { title: string; about: string; big: string; small: string }) {
+  const t = useWords('ui')
+  const router = useRouter()
+  return (
+    <View className="flex-row items-center gap-1 border-b border-edge bg-plate pr-4">
+      <Pressable
+        role="link"
+        aria-label={t('back')}
+        onPress={() => router.push('/rice')}
+        className="ring-focus h-16 w-14 items-center justify-center"
+      >
+        <View style={{ transform: [{ rotate: '180deg' }] }}>
+          <Chevron sizePx={24} />
+        </View>
+      </Pressable>
+      <View className="min-w-0 flex-1">
+        <Text role="heading" aria-level={1} weight="bold" numberOfLines={1}>
+          {title}
+        </Text>
+        <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
+          {about}
+        </Text>
+      </View>
+      <View className="items-end">
+        <Text size="title" weight="bold" stretch="narrow">
+          {big}
+        </Text>
+        <Text size="small" tone="ash" stretch="narrow">
+          {small}
+        </Text>
+      </View>
+    </View>
+  )
+}

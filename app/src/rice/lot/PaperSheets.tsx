@@ -1,0 +1,110 @@
+import { useQuery } from '@tanstack/react-query'
+import { Trace } from 'contract/rice'
+import { View } from 'react-native'
+import { getJson } from '../../device/http'
+import { download } from '../../record/download'
+import { Button } from '../../ui/Button'
+import { Sheet } from '../../ui/Sheet'
+import { Text } from '../../ui/Text'
+import { formatDay, formatMassG, formatTime } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { useLotSays } from './lotSays'
+import type { LotPage } from './lotPage'
+
+type SheetProps = LotPage & { onClose: () => void }
+
+/** The label for each tray, on its own paper or on a sheet. */
+export function LabelSheet({ shown, onClose }: SheetProps) {
+  const t = useWords('rice')
+  const { id, name } = shown.lot
+  const path = `/api/rice/lots/${id}/label`
+  const copies = Math.max(1, shown.state.trays)
+  return (
+    <Sheet title={t('lot.labelTitle', { name })} isOpen onClose={onClose}>
+      <View className="gap-3">
+        <Button
+          kind="main"
+          isTall
+          label={t('lot.labelPdf')}
+          detail={`× ${copies}`}
+          onPress={() => download(`${path}.pdf?size=60x40&copies=${copies}`, `${name}-label.pdf`)}
+        />
+        <Button
+          label={t('lot.labelA4')}
+          detail={`× ${copies}`}
+          onPress={() => download(`${path}.pdf?size=a4&copies=${copies}`, `${name}-labels.pdf`)}
+        />
+        <Button label={t('lot.labelPng')} onPress={() => download(`${path}.png`, `${name}-label.png`)} />
+      </View>
+    </Sheet>
+  )
+}
+
+/** From the lot to the tickets: who got rice of it. */
+export function TraceSheet({ shown, kitchen, onClose }: SheetProps) {
+  const t = useWords('rice')
+  const { id, name } = shown.lot
+  const trace = useQuery({
+    queryKey: ['rice', 'trace', id],
+    queryFn: ({ signal }) => getJson(`/rice/lots/${id}/trace`, Trace, signal),
+  }).data
+  return (
+    <Sheet title={t('lot.traceTitle', { name })} isOpen onClose={onClose}>
+      <View className="gap-2">
+        {trace?.runs.length === 0 && <Text>{t('lot.traceNone')}</Text>}
+        <TracedRuns runs={trace?.runs ?? []} timeZone={kitchen.timeZone} />
+      </View>
+    </Sheet>
+  )
+}
+
+export function TracedRuns({ runs, timeZone }: { runs: Trace['runs']; timeZone: string }) {
+  const t = useWords('rice')
+  return (
+    <View role="list" className="gap-2">
+      {runs.map((run) => (
+        <View key={`${run.runId} ${run.lotId}`} role="listitem">
+          <Text weight="bold" stretch="slim">
+            {t('lot.traceRun', {
+              time: `${formatDay(run.firedAtMs, timeZone)} ${formatTime(run.firedAtMs, timeZone)}`,
+              dish: run.dishName,
+              g: formatMassG(run.massG),
+            })}
+          </Text>
+          <Text tone="ash" stretch="slim">
+            {t('lot.traceTickets', {
+              count: run.tickets.length,
+              list: run.tickets.map((one) => [one.number, one.place].filter(Boolean).join(' ')).join(', '),
+            })}
+          </Text>
+        </View>
+      ))}
+    </View>
+  )
+}
+
+/** Everything said of a lot, the latest first. */
+export function LogSheet(props: SheetProps) {
+  const { shown, kitchen, onClose } = props
+  const t = useWords('rice')
+  const says = useLotSays(props)
+  const { name, events } = shown.lot
+  return (
+    <Sheet title={t('lot.logTitle', { name })} isOpen onClose={onClose}>
+      <View role="list" className="gap-1">
+        {[...events]
+          .sort((a, b) => b.atMs - a.atMs)
+          .map((event) => (
+            <View key={event.id} role="listitem" className="flex-row gap-3">
+              <Text weight="bold" stretch="narrow">
+                {`${formatDay(event.atMs, kitchen.timeZone)} ${formatTime(event.atMs, kitchen.timeZone)}`}
+              </Text>
+              <Text stretch="slim" className="flex-1">
+                {says(event)}
+              </Text>
+            </View>
+          ))}
+      </View>
+    </Sheet>
+  )
+}

@@ -1,0 +1,49 @@
+import { useState } from 'react'
+import { TextInput, View } from 'react-native'
+import { useSettings } from '../../device/settings'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { useWords } from '../../words/i18n'
+import { sayOfLot } from '../useLots'
+import type { LotPage } from './lotPage'
+
+const LEAST_LETTERS = 3
+
+/** Cold, but the log does not prove that it was in time: the lead accepts it with a reason, or it is refused. */
+export function UnprovenLot({ shown }: LotPage) {
+  const t = useWords('rice')
+  const { cookId } = useSettings()
+  const [why, setWhy] = useState('')
+  const { lot, state } = shown
+  if (state.isAccepted || state.end) return null
+  return (
+    <View className="gap-2">
+      <Notice kind="hazard" isSmall title={t('cool.unproven')}>
+        {t('cool.unprovenDetail')}
+      </Notice>
+      <TextInput
+        aria-label={t('cool.acceptWhy')}
+        placeholder={t('cool.acceptWhy')}
+        value={why}
+        onChangeText={setWhy}
+        maxLength={200}
+        className="ring-focus min-h-14 rounded-lg border border-line bg-ground px-3 font-sans text-body text-rice"
+      />
+      <View className="flex-row gap-2">
+        <Button
+          label={t('cool.accept')}
+          size="body"
+          className="flex-1"
+          disabledBecause={why.trim().length < LEAST_LETTERS ? t('cool.acceptWhy') : undefined}
+          onPress={() => sayOfLot(lot.id, { kind: 'accepted', reason: why.trim(), staffId: cookId })}
+        />
+        <Button
+          label={t('cool.refuse')}
+          size="body"
+          className="flex-1"
+          onPress={() => sayOfLot(lot.id, { kind: 'refused', reason: 'cooling' })}
+        />
+      </View>
+    </View>
+  )
+}

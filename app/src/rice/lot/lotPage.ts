@@ -1,0 +1,22 @@
+import type { Kitchen } from 'contract/kitchen'
+import type { RiceHouse } from 'contract/riceHouse'
+import type { ShownLot } from '../useLots'
+
+/** What every part of a lot's page works with. */
+export type LotPage = { shown: ShownLot; kitchen: Kitchen; house: RiceHouse; nowMs: number }
+
+/** What can be opened over a lot's page. */
+export const LOT_SHEETS = [
+  'move',
+  'read',
+  'count',
+  'split',
+  'merge',
+  'label',
+  'trace',
+  'log',
+  'probe',
+  'throw',
+  'more',
+] as const
+export type LotSheet = (typeof LOT_SHEETS)[number]

@@ -1,0 +1,42 @@
+import type { LotEvent } from 'contract/rice'
+import { useWords } from '../../words/i18n'
+import { centimetres, kilos, useLotWords } from '../lotWords'
+import type { LotPage } from './lotPage'
+
+/** What was said of a lot, in a sentence. */
+export function useLotSays({ kitchen, house }: LotPage): (event: LotEvent) => string {
+  const t = useWords('rice')
+  const words = useLotWords(kitchen, house)
+  return (event) => {
+    switch (event.kind) {
+      case 'spread':
+        return t('lot.says.spread', {
+          kg: kilos(event.massG, 2),
+          tempC: event.tempC,
+          cm: centimetres(event.depthM),
+        })
+      case 'moved':
+        return t('lot.says.moved', { place: words.placeName(event) })
+      case 'read': {
+        const read = t('lot.says.read', { tempC: event.tempC })
+        return event.doubt ? `${read}, ${t(`cool.doubts.${event.doubt}`)}` : read
+      }
+      case 'counted':
+      case 'gave':
+      case 'took':
+      case 'used':
+        return t(`lot.says.${event.kind}`, { kg: kilos(event.massG, 2) })
+      case 'discarded':
+      case 'refused':
+        return t(`lot.says.${event.kind}`, { reason: t(`lot.reasons.${event.reason}`) })
+      case 'accepted':
+        return t('lot.says.accepted', { why: event.reason })
+      case 'ruleSet':
+        return t('lot.says.ruleSet', { to: event.to.toUpperCase() })
+      case 'confirmed':
+      case 'finished':
+      case 'undone':
+        return t(`lot.says.${event.kind}`)
+    }
+  }
+}

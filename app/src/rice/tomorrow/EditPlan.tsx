@@ -1,0 +1,98 @@
+import type { RicePlanDay, RicePlanEdits, ServiceForecast } from 'contract/riceHouse'
+import { plannedService } from 'core/rice/plan/planDay'
+import { useState } from 'react'
+import { TextInput, View } from 'react-native'
+import { Button } from '../../ui/Button'
+import { Dial } from '../../ui/Dial'
+import { Sheet } from '../../ui/Sheet'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+
+type EditProps = { plan: RicePlanDay; onKeep: (edits: RicePlanEdits) => void; onClose: () => void }
+
+/** A person knows better than the record: portions of one service. */
+export function EditService({ service, plan, onKeep, onClose }: EditProps & { service: ServiceForecast }) {
+  const t = useWords('rice')
+  const { serviceId, forecast, dishes } = service
+  const [portions, setPortions] = useState(Math.round(plannedService(service, plan.edits).portions))
+  const { [serviceId]: _own, ...others } = plan.edits.portions
+  const what = t('tomorrow.expected', { n: '' }).trim()
+  return (
+    <Sheet title={`${serviceId}`} isOpen onClose={onClose}>
+      <View className="gap-4">
+        <Dial
+          name={what}
+          lessLabel={t('less', { what })}
+          moreLabel={t('moreOf', { what })}
+          value={portions}
+          least={0}
+          most={5000}
+          unit={what}
+          onChange={setPortions}
+        />
+        <Text tone="ash">
+          {forecast
+            ? `${t('tomorrow.record', { n: Math.round(forecast.expected) })}, ${t('tomorrow.range', { low: Math.round(forecast.low), high: Math.round(forecast.high) })}`
+            : t('tomorrow.noRecord')}
+        </Text>
+        <Text stretch="slim">
+          {dishes.map(({ dishId, share }) => `${dishId} ${Math.round(share * portions)}`).join(' · ')}
+        </Text>
+        <Button
+          kind="main"
+          isTall
+          label={t('tomorrow.save')}
+          onPress={() => onKeep({ ...plan.edits, portions: { ...others, [serviceId]: portions } })}
+        />
+        {serviceId in plan.edits.portions && forecast && (
+          <Button label={t('tomorrow.reset')} onPress={() => onKeep({ ...plan.edits, portions: others })} />
+        )}
+      </View>
+    </Sheet>
+  )
+}
+
+const STEP_PERCENT = 5
+
+/** A regatta, a storm: by how much it moves what the record expects. */
+export function EditEvent({ plan, onKeep, onClose }: EditProps) {
+  const t = useWords('rice')
+  const [name, setName] = useState(plan.edits.event?.name ?? '')
+  const [percent, setPercent] = useState(plan.edits.event?.percent ?? 20)
+  return (
+    <Sheet title={t('tomorrow.event')} isOpen onClose={onClose}>
+      <View className="gap-4">
+        <TextInput
+          aria-label={t('tomorrow.eventName')}
+          placeholder={t('tomorrow.eventName')}
+          value={name}
+          onChangeText={setName}
+          maxLength={80}
+          className="ring-focus min-h-14 rounded-lg border border-line bg-ground px-3 font-sans text-body text-rice"
+        />
+        <Text tone="ash">{t('tomorrow.eventBy')}</Text>
+        <Dial
+          name={t('tomorrow.eventBy')}
+          lessLabel={t('less', { what: t('percent') })}
+          moreLabel={t('moreOf', { what: t('percent') })}
+          value={percent}
+          least={-100}
+          most={400}
+          step={STEP_PERCENT}
+          unit={t('percent')}
+          onChange={setPercent}
+        />
+        <Button
+          kind="main"
+          isTall
+          label={t('tomorrow.save')}
+          disabledBecause={name.trim() === '' ? t('tomorrow.eventName') : undefined}
+          onPress={() => onKeep({ ...plan.edits, event: { name: name.trim(), percent } })}
+        />
+        {plan.edits.event && (
+          <Button label={t('tomorrow.reset')} onPress={() => onKeep({ ...plan.edits, event: null })} />
+        )}
+      </View>
+    </Sheet>
+  )
+}

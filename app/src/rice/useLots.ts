@@ -1,0 +1,146 @@
+import { useQuery } from '@tanstack/react-query'
+import type { Kitchen } from 'contract/kitchen'
+import { Lot, LotList, NewLot, SaidOfLots, type LotEvent, type SaidOfLot } from 'contract/rice'
+import { RiceHouse } from 'contract/riceHouse'
+import { COOLING_LIMITS } from 'core/safety/coolingLimits'
+import { inOrderOfUse, type LotOnHand } from 'core/rice/lot/allocate'
+import { lotState } from 'core/rice/lot/lot'
+import type { LotState } from 'core/rice/lot/lotState'
+import { useMemo } from 'react'
+import { useNowMs } from '../device/clock'
+import { getJson } from '../device/http'
+import { deviceId, newId, stampNow } from '../device/ids'
+import { post, useOutbox, type Parcel } from '../device/outbox'
+import { useKitchen } from '../setup/useKitchen'
+
+/** A lot with what it comes to now; one that the kitchen has not numbered yet is waiting. */
+export type ShownLot = { lot: Lot; state: LotState; isUnsent: boolean }
+
+const FOLD_MS = 5000
+
+export const useRiceHouse = () =>
+  useQuery({ queryKey: ['rice', 'house'], queryFn: ({ signal }) => getJson('/rice/house', RiceHouse, signal) })
+
+/** Lots that are not over, folded to now, with what this device has said and not yet sent. */
+export function useLots() {
+  const query = useQuery({
+    queryKey: ['rice', 'lots'],
+    queryFn: ({ signal }) => getJson('/rice/lots', LotList, signal),
+  })
+  const kitchen = useKitchen().data
+  const house = useRiceHouse()
+  const parcels = useOutbox()
+  const nowMs = useNowMs(FOLD_MS)
+  const lots = useMemo(
+    () => (kitchen && house.data ? shownLots(query.data?.lots ?? [], parcels, kitchen, house.data, nowMs) : []),
+    [query.data, parcels, kitchen, house.data, nowMs],
+  )
+  return { ...query, error: query.error ?? house.error, isReady: Boolean(query.data && kitchen && house.data), lots }
+}
+
+/** One lot, open or over. */
+export function useLot(id: string) {
+  const query = useQuery({
+    queryKey: ['rice', 'lot', id],
+    queryFn: ({ signal }) => getJson(`/rice/lots/${id}`, Lot, signal),
+  })
+  const open = useLots()
+  const kitchen = useKitchen().data
+  const house = useRiceHouse().data
+  const parcels = useOutbox()
+  const nowMs = useNowMs(FOLD_MS)
+  const found = useMemo(() => {
+    const known = query.data ?? open.lots.find(({ lot }) => lot.id === id)?.lot
+    if (!known || !kitchen || !house) return undefined
+    return shownLots([known], parcels, kitchen, house, nowMs).find(({ lot }) => lot.id === id)
+  }, [query.data, open.lots, kitchen, house, parcels, nowMs, id])
+  return { ...query, found, kitchen, house, nowMs }
+}
+
+/** Lots that a batch may draw on, in the order in which it does. */
+export function useOnHand(): LotOnHand[] {
+  const { lots } = useLots()
+  return useMemo(() => inOrderOfUse(lots.flatMap(onHandOf)), [lots])
+}
+
+export function onHandOf({ lot, state }: ShownLot): LotOnHand[] {
+  const { stage, massG, useByMs, cookedAtMs, isUsable } = state
+  if (!isUsable || (stage !== 'ready' && stage !== 'tempering')) return []
+  return [{ id: lot.id, name: lot.name, stage, massG, useByMs: useByMs ?? Infinity, cookedAtMs: cookedAtMs ?? 0 }]
+}
+
+export function shownLots(
+  known: readonly Lot[],
+  parcels: readonly Parcel[],
+  kitchen: Kitchen,
+  house: RiceHouse,
+  nowMs: number,
+): ShownLot[] {
+  const policy = { timeZone: kitchen.timeZone, ...house.policy }
+  const waiting = parcels.filter((parcel) => parcel.refusal === null)
+  const begun = waiting.filter((parcel) => parcel.kind === 'lot' && !known.some((lot) => lot.id === parcel.subjectId))
+  const all = [
+    ...known.map((lot) => ({ lot, isUnsent: false })),
+    ...begun.flatMap((parcel) => localLot(parcel, kitchen).map((lot) => ({ lot, isUnsent: true }))),
+  ]
+  return all.map(({ lot, isUnsent }) => {
+    const said = waiting.filter((parcel) => parcel.kind === 'lotEvents' && parcel.subjectId === lot.id)
+    const events: LotEvent[] = [
+      ...lot.events,
+      ...said.flatMap((parcel) => SaidOfLots.safeParse(parcel.body).data?.events ?? []),
+    ]
+    const shown = { ...lot, events }
+    return { lot: shown, state: lotState(shown, events, policy, Math.max(nowMs, latestMs(events))), isUnsent }
+  })
+}
+
+const latestMs = (events: readonly LotEvent[]) => events.reduce((ms, event) => Math.max(ms, event.atMs), 0)
+
+/** A lot begun here that the kitchen does not know yet. */
+function localLot(parcel: Parcel, kitchen: Kitchen): Lot[] {
+  const begun = NewLot.safeParse(parcel.body)
+  if (!begun.success) return []
+  const { data } = begun
+  const head = {
+    id: data.id,
+    name: '…',
+    number: 0,
+    origin: data.origin,
+    bornAtMs: data.atMs,
+    ruleSet: kitchen.ruleSet,
+    events: [],
+  }
+  const nothing = { cookedAtMs: null, massG: null, tempC: null, place: null, placeId: null }
+  if (data.origin === 'cooked') return [{ ...head, ...nothing, grain: 'long', load: data.load }]
+  const { grain, cookedAtMs, massG, tempC, place, placeId } = data
+  const isHot = tempC >= COOLING_LIMITS[kitchen.ruleSet].startC
+  return [
+    {
+      ...head,
+      grain,
+      load: null,
+      ...(isHot ? { ...nothing, cookedAtMs } : { cookedAtMs, massG, tempC, place, placeId }),
+    },
+  ]
+}
+
+/** Begins a lot: kept here first, then sent. */
+export function beginLot(lot: NewLot): void {
+  post({ kind: 'lot', subjectId: lot.id, path: '/rice/lots', body: lot })
+}
+
+type WithoutHead<T> = T extends unknown ? Omit<T, 'id' | 'lotId' | 'deviceId' | 'atMs' | 'counter'> : never
+export type SaidHere = WithoutHead<SaidOfLot>
+
+/** Says something of a lot, or several things at once: kept here first, then sent. Returns the ids, to take them back. */
+export function sayOfLot(lotId: string, ...said: (SaidHere | ((ids: string[]) => SaidHere))[]): string[] {
+  const ids: string[] = []
+  const events = said.map((one) => {
+    const words = typeof one === 'function' ? one(ids) : one
+    const id = newId()
+    ids.push(id)
+    return { id, lotId, deviceId: deviceId(), ...stampNow(), ...words }
+  })
+  post({ kind: 'lotEvents', subjectId: lotId, path: `/rice/lots/${lotId}/events`, body: { events } })
+  return ids
+}

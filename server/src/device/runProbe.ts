@@ -1,0 +1,53 @@
+import { EventId } from 'contract/ids'
+import type { SaidOfLot } from 'contract/rice'
+import { isStuck } from 'core/rice/lot/doubtReading'
+import { lotOnTray, type LotOnTray } from 'core/rice/lot/lotForecast'
+import type { LotState } from 'core/rice/lot/lotState'
+import type { Pool } from 'mysql2/promise'
+import { v7 as newId } from 'uuid'
+import { inTransaction } from '../db/pool'
+import { probedLot, takeReading } from '../rice/probedLot'
+import { findProbe, saveProbe } from './probe.sql'
+import { simulatedProbe } from './simulatedProbe'
+
+export const READ_EVERY_MS = 120_000
+const LATE_FROM_MS = 600_000
+const USUAL_FALL_K_PER_MIN = 0.25
+
+/** Takes the probe's next reading when it is due; the row's lock keeps two servers from taking it twice. */
+export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Promise<number> {
+  const { lotId, readAtMs } = await findProbe(pool, kitchenId)
+  if (lotId === null || nowMs - (readAtMs ?? 0) < READ_EVERY_MS) return 0
+  return inTransaction(pool, async (connection) => {
+    const probe = await findProbe(connection, kitchenId, true)
+    if (probe.lotId === null || nowMs - (probe.readAtMs ?? 0) < READ_EVERY_MS) return 0
+    const probed = await probedLot(connection, kitchenId, probe.lotId, nowMs)
+    const tray = probed && !probed.state.end ? lotOnTray(probed.state, probed.house.policy.cooling, nowMs) : null
+    await saveProbe(connection, kitchenId, { ...probe, readAtMs: nowMs, ...(tray ? {} : { lotId: null }) })
+    if (!probed || !tray) return 0
+    const adapter = simulatedProbe({ ...probe, sinceMs: probe.sinceMs ?? nowMs }, tray)
+    const reading = adapter.read(nowMs)
+    if (!reading) return 0
+    const event: SaidOfLot = {
+      id: EventId.parse(newId()),
+      lotId: probe.lotId,
+      deviceId: 'probe',
+      counter: 0,
+      kind: 'read',
+      source: 'probe',
+      tempC: reading.tempC,
+      atMs: reading.atMs,
+      doubt: doubtOf(reading, probed.state, tray, nowMs),
+    }
+    await takeReading(connection, probed, event, nowMs)
+    return 1
+  })
+}
+
+/** What only shows over time: a probe that sends late, or the same again and again while the tray must have cooled. */
+function doubtOf(reading: { tempC: number; atMs: number }, state: LotState, tray: LotOnTray, nowMs: number) {
+  if (nowMs - reading.atMs > LATE_FROM_MS) return 'late' as const
+  const own = state.readings.filter((one) => one.source === 'probe' && one.atMs >= tray.fromMs).slice(-3)
+  const minutes = own[0] ? (reading.atMs - own[0].atMs) / 60_000 : 0
+  return isStuck([...own, reading], minutes * USUAL_FALL_K_PER_MIN) ? ('stuck' as const) : null
+}

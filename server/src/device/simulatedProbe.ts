@@ -1,0 +1,55 @@
+import type { Probe } from 'contract/rice'
+import { coolTray } from 'core/rice/cooling/coolTray'
+import { tempAtC } from 'core/rice/cooling/fitCooling'
+import { trayStages } from 'core/rice/cooling/predictCooling'
+import type { LotOnTray } from 'core/rice/lot/lotForecast'
+
+/** What a probe sends: a temperature as it believes it, and when it was taken. */
+export type ProbeReading = { tempC: number; atMs: number }
+/** A probe in a tray, whatever it is made of: what it has to say at an instant, or nothing. */
+export type ProbeAdapter = { read: (nowMs: number) => ProbeReading | null }
+
+export type SimulatedProbe = { fault: Probe['fault']; seed: number; sinceMs: number }
+
+const NOISE_K = 0.25
+const LATE_MS = 15 * 60_000
+
+/**
+ * The stand-in that ships: it follows the model of the tray with a hidden factor of its own and noise, both from its
+ * seed, and fails as it is told: silent says nothing; stuck repeats what it read when it was put in; late sends what it
+ * read a quarter of an hour ago; unit sends °F as if they were °C.
+ */
+export function simulatedProbe({ fault, seed, sinceMs }: SimulatedProbe, lot: LotOnTray): ProbeAdapter {
+  const factor = Math.exp(0.5 * (chance(seed, 0) - 0.5))
+  const curve = coolTray(lot.tray, trayStages(lot.stages, factor))
+  const coreC = (atMs: number) => {
+    const noise = (chance(seed, Math.round(atMs / 1000)) - 0.5) * 2 * NOISE_K
+    return Math.round((tempAtC(curve, Math.max(0, (atMs - lot.fromMs) / 1000)) + noise) * 10) / 10
+  }
+  return {
+    read: (nowMs) => {
+      switch (fault) {
+        case 'silent':
+          return null
+        case 'stuck':
+          return { tempC: coreC(sinceMs), atMs: nowMs }
+        case 'late':
+          return { tempC: coreC(nowMs - LATE_MS), atMs: Math.max(lot.fromMs, nowMs - LATE_MS) }
+        case 'unit':
+          return { tempC: Math.round((coreC(nowMs) * 1.8 + 32) * 10) / 10, atMs: nowMs }
+        case 'none':
+          return { tempC: coreC(nowMs), atMs: nowMs }
+      }
+    },
+  }
+}
+
+/** Repeatable chance in 0–1 for a seed and a number (integer mixing by Wang). */
+function chance(seed: number, n: number): number {
+  let x = (Math.imul(seed + 1, 0x9e3779b1) ^ n) >>> 0
+  x = (x ^ 61 ^ (x >>> 16)) >>> 0
+  x = (x + (x << 3)) >>> 0
+  x = (x ^ (x >>> 4)) >>> 0
+  x = Math.imul(x, 0x27d4eb2d) >>> 0
+  return ((x ^ (x >>> 15)) >>> 0) / 4_294_967_296
+}

@@ -1,0 +1,113 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { PutRicePlan, PutRicePolicy, RiceHouse, RicePlanDay, Tonight, type RicePolicy } from 'contract/riceHouse'
+import { Day } from 'contract/riceModels'
+import { listDishes } from '../book/dishes.sql'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
+import { json, newRouter, type Services } from '../http/context'
+import { Problem } from '../http/problems'
+import { readDemandCsv } from './demand.csv'
+import { findRiceHouse, saveRicePolicy } from './house.sql'
+import { planOfDay, riceKitchen, tonightOf } from './riceKitchen'
+import { findPlan, saveDemand, savePlan } from './plan.sql'
+
+const params = z.object({ day: Day })
+const body = <T extends z.ZodType>(schema: T) => ({
+  body: { required: true as const, content: { 'application/json': { schema } } },
+})
+
+const getHouse = createRoute({
+  method: 'get',
+  path: '/rice/house',
+  responses: { 200: json(RiceHouse, 'Vessels, places and how the house does its rice') },
+})
+const putPolicy = createRoute({
+  method: 'put',
+  path: '/rice/house',
+  request: body(PutRicePolicy),
+  responses: { 200: json(RiceHouse, 'Changed, if nobody else did meanwhile') },
+})
+const getPlan = createRoute({
+  method: 'get',
+  path: '/rice/plan/{day}',
+  request: { params },
+  responses: { 200: json(RicePlanDay, 'What the record expects of a day, and what a person knows better') },
+})
+const putPlan = createRoute({
+  method: 'put',
+  path: '/rice/plan/{day}',
+  request: { params, ...body(PutRicePlan) },
+  responses: { 200: json(RicePlanDay, 'Changed, if nobody else did meanwhile') },
+})
+const getTonight = createRoute({
+  method: 'get',
+  path: '/rice/tonight',
+  responses: { 200: json(Tonight, 'Rice still to be asked for tonight') },
+})
+const postDemand = createRoute({
+  method: 'post',
+  path: '/rice/demand',
+  request: { body: { required: true, content: { 'text/csv': { schema: z.string() } } } },
+  responses: { 200: json(z.strictObject({ rows: z.int() }), 'Past portions taken into the record') },
+})
+
+export const planRoutes = ({ pool, kitchenId, now, changed }: Services) => {
+  const planDay = async (day: string) => {
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    return planOfDay(pool, kitchen, house, day, now())
+  }
+  const say = (connection: Parameters<typeof announce>[0]) =>
+    announce(connection, kitchenId, now(), [{ topic: 'rice', key: '' }])
+  return newRouter()
+    .openapi(getHouse, async (c) => c.json(await findRiceHouse(pool, kitchenId), 200))
+    .openapi(putPolicy, async (c) => {
+      const { version, policy } = c.req.valid('json')
+      checkVessel(policy, await findRiceHouse(pool, kitchenId))
+      await inTransaction(pool, async (connection) => {
+        if (!(await saveRicePolicy(connection, kitchenId, version, policy))) throw editedMeanwhile()
+        await say(connection)
+      })
+      changed()
+      return c.json(await findRiceHouse(pool, kitchenId), 200)
+    })
+    .openapi(getPlan, async (c) => c.json(await planDay(c.req.valid('param').day), 200))
+    .openapi(putPlan, async (c) => {
+      const { day } = c.req.valid('param')
+      const { version, edits } = c.req.valid('json')
+      await inTransaction(pool, async (connection) => {
+        const before = await findPlan(connection, kitchenId, day, true)
+        if (before.version !== version) throw editedMeanwhile()
+        await savePlan(connection, kitchenId, day, version + 1, edits)
+        await say(connection)
+      })
+      changed()
+      return c.json(await planDay(day), 200)
+    })
+    .openapi(getTonight, async (c) => {
+      const { kitchen, house } = await riceKitchen(pool, kitchenId)
+      return c.json(await tonightOf(pool, kitchen, house, now()), 200)
+    })
+    .openapi(postDemand, async (c) => {
+      const dishes = await listDishes(pool, kitchenId)
+      const rows = readDemandCsv(
+        await c.req.text(),
+        dishes.map((dish) => dish.id),
+      )
+      await inTransaction(pool, async (connection) => {
+        await saveDemand(connection, kitchenId, rows, 'file')
+        await say(connection)
+      })
+      changed()
+      return c.json({ rows: rows.length }, 200)
+    })
+}
+
+function checkVessel(policy: RicePolicy, { vessels }: RiceHouse): void {
+  if (vessels.some((vessel) => vessel.id === policy.vesselId)) return
+  throw new Problem('unknown-place', {
+    detail: `no vessel "${policy.vesselId}": use one of ${vessels.map((vessel) => vessel.id).join(', ')}`,
+  })
+}
+
+const editedMeanwhile = () =>
+  new Problem('edited-meanwhile', { detail: 'somebody else changed this meanwhile: look at it again, then change it' })

@@ -1,0 +1,51 @@
+import fontkit from '@pdf-lib/fontkit'
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { PDFDocument, type PDFFont } from 'pdf-lib'
+
+const requireHere = createRequire(import.meta.url)
+const bytesOf = (weight: 400 | 700) =>
+  readFileSync(requireHere.resolve(`@fontsource/archivo/files/archivo-latin-${weight}-normal.woff`))
+
+type Glyphs = { path: { toSVG: () => string }; advanceWidth: number }
+type Font = {
+  unitsPerEm: number
+  hasGlyphForCodePoint: (point: number) => boolean
+  layout: (text: string) => { glyphs: Glyphs[]; positions: { xAdvance: number }[] }
+}
+const files = { 400: bytesOf(400), 700: bytesOf(700) }
+const fonts = { 400: fontkit.create(files[400]) as unknown as Font, 700: fontkit.create(files[700]) as unknown as Font }
+
+/** What the shipped font cannot draw becomes a question mark: a label must never fail to print. */
+export function printable(text: string): string {
+  return [...text.normalize('NFC')]
+    .map((one) => (fonts[400].hasGlyphForCodePoint(one.codePointAt(0)!) ? one : '?'))
+    .join('')
+}
+
+/** Text as an SVG path, `size` high, with its baseline at the point. */
+export function textPath(text: string, bold: boolean, x: number, y: number, size: number): string {
+  const font = fonts[bold ? 700 : 400]
+  const scale = size / font.unitsPerEm
+  const { glyphs, positions } = font.layout(printable(text))
+  let at = 0
+  const paths = glyphs.map((glyph, i) => {
+    const path = `<path transform="translate(${x + at * scale} ${y}) scale(${scale} ${-scale})" d="${glyph.path.toSVG()}"/>`
+    at += positions[i]?.xAdvance ?? glyph.advanceWidth
+    return path
+  })
+  return paths.join('')
+}
+
+export type PdfFonts = { regular: PDFFont; bold: PDFFont }
+
+/** A new document with the product's own fonts in it. */
+export async function newPdf(title: string): Promise<{ pdf: PDFDocument; fonts: PdfFonts }> {
+  const pdf = await PDFDocument.create()
+  pdf.registerFontkit(fontkit)
+  pdf.setTitle(title)
+  pdf.setProducer('Okazu')
+  const regular = await pdf.embedFont(files[400], { subset: true })
+  const bold = await pdf.embedFont(files[700], { subset: true })
+  return { pdf, fonts: { regular, bold } }
+}

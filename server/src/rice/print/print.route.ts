@@ -1,0 +1,111 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { LotId } from 'contract/rice'
+import { Day } from 'contract/riceModels'
+import { dayAfter, instantOf, localDay } from 'core/time/localTime'
+import { attachment, csvAttachment } from '../../http/attachment'
+import { newRouter, type Services } from '../../http/context'
+import { Problem } from '../../http/problems'
+import { dayRicePlan } from '../dayRicePlan'
+import { foldLot, policyOf } from '../foldLot'
+import { findLot, listLotsBetween, listOpenLots } from '../lots.sql'
+import { planOfDay, riceKitchen, tonightOf } from '../riceKitchen'
+import { unknownLot } from '../takeLotEvents'
+import { coolingLogCsv, loggedLots } from './coolingLog'
+import { coolingDaySheet } from './daySheet'
+import { labelPdf, labelPng, labelText } from './label'
+import { planIcs } from './plan.ics'
+
+const LOG_DAYS = 31
+const file = (type: string, description: string) => ({
+  200: { content: { [type]: { schema: z.string() } }, description },
+})
+const lotParams = z.object({ id: LotId })
+const copies = z.coerce.number().int().min(1).max(200).default(1)
+
+const getLabelPdf = createRoute({
+  method: 'get',
+  path: '/rice/lots/{id}/label.pdf',
+  request: { params: lotParams, query: z.object({ size: z.enum(['60x40', 'a4']).default('60x40'), copies }) },
+  responses: file('application/pdf', 'Labels, one a page of 60 × 40 mm or a sheet of A4'),
+})
+const getLabelPng = createRoute({
+  method: 'get',
+  path: '/rice/lots/{id}/label.png',
+  request: { params: lotParams },
+  responses: file('image/png', 'The label as a picture, 12 dots a millimetre'),
+})
+const getLogCsv = createRoute({
+  method: 'get',
+  path: '/rice/log.csv',
+  request: { query: z.object({ from: Day.optional(), to: Day.optional() }) },
+  responses: file('text/csv', 'The cooling log, a line a reading; the last 31 days unless said otherwise'),
+})
+const getLogPdf = createRoute({
+  method: 'get',
+  path: '/rice/log.pdf',
+  request: { query: z.object({ day: Day.optional() }) },
+  responses: file('application/pdf', 'The cooling log of a day, with lines to sign'),
+})
+const getPlanIcs = createRoute({
+  method: 'get',
+  path: '/rice/plan/{day}/plan.ics',
+  request: { params: z.object({ day: Day }) },
+  responses: file('text/calendar', 'The loads of a day as a calendar'),
+})
+
+export const printRoutes = ({ pool, kitchenId, now }: Services) => {
+  const labelOf = async (id: string, url: string) => {
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    const lot = await findLot(pool, kitchenId, id)
+    if (!lot) throw unknownLot(id)
+    const state = foldLot(lot, policyOf(kitchen, house), now())
+    return labelText(lot, state, kitchen, new URL(url).origin)
+  }
+  return newRouter()
+    .openapi(getLabelPdf, async (c) => {
+      const { size, copies: wanted } = c.req.valid('query')
+      const text = await labelOf(c.req.valid('param').id, c.req.url)
+      return c.body(
+        bytes(await labelPdf(text, size, wanted)),
+        200,
+        attachment('application/pdf', `${text.name}-label.pdf`),
+      )
+    })
+    .openapi(getLabelPng, async (c) => {
+      const text = await labelOf(c.req.valid('param').id, c.req.url)
+      return c.body(bytes(labelPng(text)), 200, attachment('image/png', `${text.name}-label.png`))
+    })
+    .openapi(getLogCsv, async (c) => {
+      const { kitchen, house } = await riceKitchen(pool, kitchenId)
+      const today = localDay(now(), kitchen.timeZone)
+      const { from = dayAfter(today, 1 - LOG_DAYS), to = today } = c.req.valid('query')
+      const lots = await listLotsBetween(pool, kitchenId, ...spanMs(from, to, kitchen.timeZone))
+      const csv = coolingLogCsv(loggedLots(lots, kitchen, house, now()))
+      return c.text(csv, 200, csvAttachment(`okazu-cooling-${from}-${to}.csv`))
+    })
+    .openapi(getLogPdf, async (c) => {
+      const { kitchen, house } = await riceKitchen(pool, kitchenId)
+      const { day = localDay(now(), kitchen.timeZone) } = c.req.valid('query')
+      const lots = await listLotsBetween(pool, kitchenId, ...spanMs(day, day, kitchen.timeZone))
+      const pdf = await coolingDaySheet(day, loggedLots(lots, kitchen, house, now()), kitchen)
+      return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-cooling-${day}.pdf`))
+    })
+    .openapi(getPlanIcs, async (c) => {
+      const { day } = c.req.valid('param')
+      const { kitchen, house } = await riceKitchen(pool, kitchenId)
+      const plan = await planOfDay(pool, kitchen, house, day, now())
+      const { demands } = await tonightOf(pool, kitchen, house, now())
+      const made = dayRicePlan(plan, await listOpenLots(pool, kitchenId), demands, kitchen, house, now())
+      if (!made)
+        throw new Problem('unknown-place', { detail: 'the kitchen has no vessel for rice: add one in the set-up' })
+      const headers = attachment('text/calendar; charset=utf-8', `okazu-rice-${day}.ics`)
+      return c.body(planIcs(day, made, kitchen, now()), 200, headers)
+    })
+}
+
+/** Bytes as the answer takes them. */
+const bytes = (made: Uint8Array) => new Uint8Array(made)
+
+function spanMs(fromDay: string, toDay: string, timeZone: string): [number, number] {
+  return [instantOf(fromDay, 0, timeZone), instantOf(dayAfter(toDay), 0, timeZone)]
+}

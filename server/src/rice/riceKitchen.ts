@@ -1,0 +1,52 @@
+import type { Kitchen } from 'contract/kitchen'
+import type { RiceHouse, RicePlanDay, Tonight } from 'contract/riceHouse'
+import { dayAfter, localDay } from 'core/time/localTime'
+import type { Pool } from 'mysql2/promise'
+import { listDishes } from '../book/dishes.sql'
+import { inTransaction } from '../db/pool'
+import { Problem } from '../http/problems'
+import { findKitchen } from '../setup/kitchen.sql'
+import { demandOf, HISTORY_DAYS, recordDemand } from './demandRecord'
+import { findRiceHouse } from './house.sql'
+import { findPlan, listAsked, listDemand, listUnfired } from './plan.sql'
+import { forecastServices, leadS, tonightDemands } from './planDay'
+
+const DAY_MS = 86_400_000
+
+/** The kitchen and how it does its rice. */
+export async function riceKitchen(pool: Pool, kitchenId: string): Promise<{ kitchen: Kitchen; house: RiceHouse }> {
+  const kitchen = await findKitchen(pool, kitchenId)
+  if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
+  return { kitchen, house: await findRiceHouse(pool, kitchenId) }
+}
+
+/** What the record expects of a day, with what people changed. */
+export async function planOfDay(
+  pool: Pool,
+  kitchen: Kitchen,
+  house: RiceHouse,
+  day: string,
+  nowMs: number,
+): Promise<RicePlanDay> {
+  await inTransaction(pool, (connection) => recordDemand(connection, kitchen, nowMs))
+  const demand = await listDemand(pool, kitchen.id, dayAfter(day, -HISTORY_DAYS), day)
+  const services = forecastServices(demand, house, await listDishes(pool, kitchen.id), day)
+  return { day, ...(await findPlan(pool, kitchen.id, day)), services }
+}
+
+/** What is still to be asked for tonight. */
+export async function tonightOf(pool: Pool, kitchen: Kitchen, house: RiceHouse, nowMs: number): Promise<Tonight> {
+  const { timeZone, ruleSet } = kitchen
+  const today = localDay(nowMs, timeZone)
+  const plan = await planOfDay(pool, kitchen, house, today, nowMs)
+  const asked = await listAsked(pool, kitchen.id, nowMs - DAY_MS, nowMs + DAY_MS)
+  const demands = tonightDemands({
+    unfired: await listUnfired(pool, kitchen.id),
+    placed: demandOf(asked, timeZone).filter((one) => one.day === today),
+    plan,
+    dishes: await listDishes(pool, kitchen.id),
+    timeZone,
+    nowMs,
+  })
+  return { demands, leadS: leadS(house, ruleSet) }
+}
