@@ -101,7 +101,7 @@ test('a portion of rice in an import query is a number in words or nothing', () 
 test('a run is what was fired and what came of it; the device stays behind', () => {
   expect(Object.keys(FireRun.shape)).toContain('deviceId')
   expect(Object.keys(Run.shape)).not.toContain('deviceId')
-  expect(Object.keys(Run.shape)).toEqual(expect.arrayContaining(['score', 'events', 'lotId', 'twicePortions']))
+  expect(Object.keys(Run.shape)).toEqual(expect.arrayContaining(['score', 'events', 'lots', 'twicePortions']))
 })
 
 test('every problem code fits a problem', () => {

@@ -10,6 +10,7 @@ import { Dial } from '../ui/Dial'
 import { Frame } from '../ui/Frame'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
+import { RuleSetSection } from './RuleSetSection'
 import { useKitchen } from './useKitchen'
 
 const THEMES = ['auto', 'steel', 'paper'] as const
@@ -158,11 +159,7 @@ function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
           t('scale', { g: kitchen.tools.scaleResolutionG }),
         ].join(' · ')}
       </Text>
-      <Text tone="ash" className="mt-2">
-        {t('ruleSet')}
-      </Text>
-      <Text>{t(`ruleSets.${kitchen.ruleSet}`)}</Text>
-      <Text tone="ash">{t('ruleSetDetail')}</Text>
+      <RuleSetSection kitchen={kitchen} />
     </Section>
   )
 }

@@ -26,6 +26,10 @@ export const setup = {
   ruleSet: 'Rule set',
   ruleSets: { us: 'US model code', uk: 'UK guidance', au: 'Australia and New Zealand' },
   ruleSetDetail: 'Figures are from memory of the published text. Your local code and inspector decide.',
+  ruleSetChange: 'Change to {{name}}?',
+  ruleSetCooling:
+    'Rice that is cooling now must keep the old rule set and the new one; its log shows both. Rice that is cold is held by both.',
+  ruleSetDo: 'Change to {{name}}',
   measures: 'Measures',
   systems: {
     us: 'US customary',

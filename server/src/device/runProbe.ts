@@ -1,5 +1,8 @@
 import { EventId } from 'contract/ids'
 import type { SaidOfLot } from 'contract/rice'
+import { coolTray } from 'core/rice/cooling/coolTray'
+import { tempAtC } from 'core/rice/cooling/fitCooling'
+import { trayStages } from 'core/rice/cooling/predictCooling'
 import { isStuck } from 'core/rice/lot/doubtReading'
 import { lotOnTray, type LotOnTray } from 'core/rice/lot/lotForecast'
 import type { LotState } from 'core/rice/lot/lotState'
@@ -12,7 +15,6 @@ import { simulatedProbe } from './simulatedProbe'
 
 export const READ_EVERY_MS = 120_000
 const LATE_FROM_MS = 600_000
-const USUAL_FALL_K_PER_MIN = 0.25
 
 /** Takes the probe's next reading when it is due; the row's lock keeps two servers from taking it twice. */
 export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Promise<number> {
@@ -47,7 +49,8 @@ export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Pr
 /** What only shows over time: a probe that sends late, or the same again and again while the tray must have cooled. */
 function doubtOf(reading: { tempC: number; atMs: number }, state: LotState, tray: LotOnTray, nowMs: number) {
   if (nowMs - reading.atMs > LATE_FROM_MS) return 'late' as const
-  const own = state.readings.filter((one) => one.source === 'probe' && one.atMs >= tray.fromMs).slice(-3)
-  const minutes = own[0] ? (reading.atMs - own[0].atMs) / 60_000 : 0
-  return isStuck([...own, reading], minutes * USUAL_FALL_K_PER_MIN) ? ('stuck' as const) : null
+  const own = state.readings.filter((one) => one.source === 'probe' && one.atMs >= tray.fromMs)
+  const curve = coolTray(tray.tray, trayStages(tray.stages))
+  const expectedC = (atMs: number) => tempAtC(curve, (atMs - tray.fromMs) / 1000)
+  return isStuck([...own, reading], expectedC) ? ('stuck' as const) : null
 }

@@ -9,8 +9,8 @@ import { findRiceHouse } from './house.sql'
 import { insertLotEvent, listOpenLots, lockLots, saveLotState } from './lots.sql'
 
 /**
- * A rule set changed while rice cools: the lots keep the old one and must keep the new one as well, and their log shows
- * both. Returns the lots that it touched; the caller says that they changed.
+ * Tells every open lot of a changed rule set: rice that is cooling must keep both, and its log shows both; rice that is
+ * cold is held by both. Returns the lots; the caller says that they changed.
  */
 export async function changeRuleSetOfLots(
   connection: PoolConnection,
@@ -20,8 +20,7 @@ export async function changeRuleSetOfLots(
 ): Promise<string[]> {
   const policy = policyOf(kitchen, await findRiceHouse(connection, kitchen.id))
   const open = await listOpenLots(connection, kitchen.id)
-  const cooling = open.filter((lot) => ['cooking', 'cooling', 'chilling'].includes(foldLot(lot, policy, nowMs).stage))
-  const ids = cooling.map((lot) => lot.id)
+  const ids = open.map((lot) => lot.id)
   for (const lot of await lockLots(connection, kitchen.id, ids)) {
     const event: LotEvent = {
       id: EventId.parse(newId()),

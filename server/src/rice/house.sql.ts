@@ -1,4 +1,4 @@
-import type { RicePolicy} from 'contract/riceHouse';
+import type { RicePolicy } from 'contract/riceHouse'
 import { RiceHouse, RicePlace, RiceVessel } from 'contract/riceHouse'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'

@@ -1,4 +1,4 @@
-import type { TracedRun } from 'contract/rice';
+import type { TracedRun } from 'contract/rice'
 import { Trace } from 'contract/rice'
 import type { RowDataPacket } from 'mysql2'
 import type { Db } from '../db/pool'

@@ -41,9 +41,15 @@ const STUCK_READINGS = 4
 const STUCK_WITHIN_K = 0.05
 const STUCK_MIN_CHANGE_K = 2
 
-/** A probe that says the same again and again while the rice must have cooled. */
-export function isStuck(readings: readonly { tempC: number }[], expectedChangeK: number): boolean {
-  const latest = readings.slice(-STUCK_READINGS)
-  if (latest.length < STUCK_READINGS || expectedChangeK < STUCK_MIN_CHANGE_K) return false
-  return latest.every((one) => Math.abs(one.tempC - latest[0]!.tempC) <= STUCK_WITHIN_K)
+/** A probe that says the same again and again while the rice must have cooled, by what the model expects at an instant. */
+export function isStuck(
+  readings: readonly { tempC: number; atMs: number }[],
+  expectedC: (atMs: number) => number,
+): boolean {
+  const latest = readings.at(-1)
+  if (!latest) return false
+  const other = readings.findLastIndex((one) => Math.abs(one.tempC - latest.tempC) > STUCK_WITHIN_K)
+  const same = readings.slice(other + 1)
+  if (same.length < STUCK_READINGS) return false
+  return expectedC(same[0]!.atMs) - expectedC(latest.atMs) >= STUCK_MIN_CHANGE_K
 }

@@ -120,6 +120,13 @@ describe('a lot', () => {
     expect(state).toMatchObject({ stage: 'refused', verdict: 'broken' })
   })
 
+  test('a rule set changed once it is cold: it has cooled, and both hold it from here on', () => {
+    const changed = [...COLD, say(T0 + 6 * HOUR_MS, { kind: 'ruleSet', from: 'us', to: 'uk' })]
+    const state = at(changed, T0 + 7 * HOUR_MS)
+    expect(state.logs.map((one) => one.ruleSet)).toEqual(['us'])
+    expect(state).toMatchObject({ stage: 'ready', useByMs: T0 + 24.5 * HOUR_MS })
+  })
+
   test('a doubtful reading counts only once it was confirmed', () => {
     const odd = say(T0 + 1.2 * HOUR_MS, { kind: 'read', tempC: 3, source: 'probe', doubt: 'drop' })
     expect(at([...COLD.slice(0, 2), odd], T0 + 1.3 * HOUR_MS).lastTempC).toBe(57)

@@ -42,7 +42,9 @@ class Fold {
   private readonly stages: LotState['stages'] = []
   private readonly readings: ShownReading[] = []
   private readonly confirmed: ReadonlySet<string>
-  private readonly ruleSets: RuleSet[]
+  /** Rule sets that its cooling must keep, and those that hold it: a lot that was cold when the rule set changed has cooled. */
+  private readonly coolingSets: RuleSet[]
+  private readonly holdingSets: RuleSet[]
   private isAccepted = false
   private outSinceMs: number | null = null
   private outMs = 0
@@ -61,7 +63,8 @@ class Fold {
     this.massG = born.massG ?? 0
     this.standing = { place: born.place, placeId: born.placeId, covered: false, airTempC: null, depthM: null }
     this.cookedAtMs = born.cookedAtMs
-    this.ruleSets = [born.ruleSet]
+    this.coolingSets = [born.ruleSet]
+    this.holdingSets = [born.ruleSet]
     this.wasCold = born.tempC !== null && born.tempC <= heldColdC([born.ruleSet])
     if (born.tempC !== null)
       this.note({ eventId: born.id, atMs: born.bornAtMs, tempC: born.tempC, source: 'dial', doubt: null })
@@ -116,7 +119,7 @@ class Fold {
         this.end = { atMs: event.atMs, kind: 'used', reason: null }
         return
       case 'ruleSet':
-        if (!this.ruleSets.includes(event.to)) this.ruleSets.push(event.to)
+        this.changeRuleSet(event.to, event.atMs)
         return
       case 'confirmed':
       case 'undone':
@@ -178,7 +181,7 @@ class Fold {
     const before = this.lastReading()
     this.note({ eventId: event.id, atMs: event.atMs, tempC: event.tempC, source: event.source, doubt })
     if (doubt !== null) return
-    const coldC = heldColdC(this.ruleSets)
+    const coldC = heldColdC(this.holdingSets)
     if (event.tempC <= coldC) {
       this.wasCold = true
       if (this.standing.place !== 'bench') this.comeIn(event.atMs)
@@ -209,11 +212,18 @@ class Fold {
     if (this.spreadAtMs === null) return { logs: [], verdict: this.born.massG === null ? 'open' : 'met' }
     const spreadAtMs = this.spreadAtMs
     const counted = this.readings.filter((reading) => reading.doubt === null && reading.atMs >= spreadAtMs)
-    const logs = this.ruleSets.map((ruleSet) => ({
+    const logs = this.coolingSets.map((ruleSet) => ({
       ruleSet,
       log: judgeReadings(counted, COOLING_LIMITS[ruleSet], spreadAtMs, nowMs),
     }))
     return { logs, verdict: worstVerdict(logs.map(({ log }) => log)) }
+  }
+
+  private changeRuleSet(to: RuleSet, atMs: number): void {
+    const { verdict } = this.judge(atMs)
+    const hasCooled = this.hasMass() && verdict === 'met'
+    if (!hasCooled && !this.coolingSets.includes(to)) this.coolingSets.push(to)
+    if (!this.holdingSets.includes(to)) this.holdingSets.push(to)
   }
 
   private frozenMsAt(nowMs: number): number {
@@ -234,10 +244,11 @@ class Fold {
     const { logs, verdict } = this.judge(nowMs)
     const stage = this.stage(verdict, logs)
     const outMs = this.outMs + (this.outSinceMs === null || this.end ? 0 : nowMs - this.outSinceMs)
-    const mostOutMs = outLimitMs(this.ruleSets, this.house)
+    const mostOutMs = outLimitMs(this.holdingSets, this.house)
     const outByMs = this.outSinceMs === null ? null : nowMs + mostOutMs - outMs
     const frozenMs = this.frozenMsAt(nowMs)
-    const keptUntilMs = this.cookedAtMs === null ? null : useByMs(this.ruleSets, this.house, this.cookedAtMs) + frozenMs
+    const keptUntilMs =
+      this.cookedAtMs === null ? null : useByMs(this.holdingSets, this.house, this.cookedAtMs) + frozenMs
     const isInTime = (keptUntilMs === null || keptUntilMs >= nowMs) && outMs <= mostOutMs
     return {
       stage,

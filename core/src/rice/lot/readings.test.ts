@@ -25,8 +25,16 @@ describe('readings', () => {
     expect([ask(40, 10), ask(21, 60), ask(47, 5)]).toEqual([null, null, null])
   })
   test('a probe that repeats itself while the rice must have cooled is stuck', () => {
-    const same = [41.2, 41.2, 41.2, 41.2].map((tempC) => ({ tempC }))
-    expect([isStuck(same, 5), isStuck(same, 0.5), isStuck([...same, { tempC: 40 }], 5)]).toEqual([true, false, false])
+    const every2 = (tempsC: number[]) => tempsC.map((tempC, i) => ({ tempC, atMs: T0 + i * 2 * MIN_MS }))
+    const falling = (kPerMin: number) => (atMs: number) => 60 - (kPerMin * (atMs - T0)) / MIN_MS
+    const same = every2([44, 41.2, 41.2, 41.2, 41.2])
+    expect([isStuck(same, falling(0.5)), isStuck(same, falling(0.1)), isStuck(same.slice(0, 4), falling(2))]).toEqual([
+      true,
+      false,
+      false,
+    ])
+    expect(isStuck(every2([41.2, 41.2, 41.2, 41.2, 40]), falling(0.5))).toBe(false)
+    expect(isStuck(every2(Array(20).fill(9)), falling(0.06))).toBe(true)
   })
   test('every rule set passes at its boundary second and breaks one later', () => {
     for (const ruleSet of RULE_SETS) {

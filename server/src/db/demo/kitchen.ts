@@ -6,7 +6,7 @@ export const DEMO_KITCHEN_ID = 'low-tide'
 export const DEMO_KITCHEN = {
   id: DEMO_KITCHEN_ID,
   name: 'Low Tide Rice Counter',
-  locale: 'en',
+  locale: 'en-GB',
   ruleSet: 'us',
   boatEveryMin: 20,
   tools: {

@@ -23,6 +23,13 @@ export function printable(text: string): string {
     .join('')
 }
 
+/** How wide text is at size 1. */
+export function textWidth(text: string, bold: boolean): number {
+  const font = fonts[bold ? 700 : 400]
+  const { positions } = font.layout(printable(text))
+  return positions.reduce((sum, one) => sum + one.xAdvance, 0) / font.unitsPerEm
+}
+
 /** Text as an SVG path, `size` high, with its baseline at the point. */
 export function textPath(text: string, bold: boolean, x: number, y: number, size: number): string {
   const font = fonts[bold ? 700 : 400]

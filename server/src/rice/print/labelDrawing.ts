@@ -1,4 +1,5 @@
 import { encode } from 'uqr'
+import { textWidth } from './fonts'
 
 /** A label as marks in millimetres from its top left corner: the same for paper and picture. */
 export type LabelMark =
@@ -10,25 +11,33 @@ export type LabelText = { name: string; grain: string; cooked: string; useBy: st
 
 const MARGIN_MM = 3
 const QR_MM = 21
+const FULL_MM = LABEL_MM.width - 2 * MARGIN_MM
+const BESIDE_QR_MM = FULL_MM - QR_MM
 /** White around the code, in modules, as ISO/IEC 18004 asks (from memory). */
 const QUIET = 4
 
-/** Name large, use-by in a box that reads at arm's length, the code at the right. */
+/** Every line as large as its room allows: name large, use-by in a box that reads at arm's length, the code at the right. */
 export function labelMarks({ name, grain, cooked, useBy, mass, url }: LabelText): LabelMark[] {
-  const text = (words: string, baselineMm: number, sizeMm: number, bold: boolean): LabelMark => ({
+  const text = (
+    words: string,
+    baselineMm: number,
+    mostMm: number,
+    bold: boolean,
+    roomMm = BESIDE_QR_MM,
+  ): LabelMark => ({
     kind: 'text',
     text: words,
     xMm: MARGIN_MM,
     baselineMm,
-    sizeMm,
+    sizeMm: Math.min(mostMm, roomMm / textWidth(words, bold)),
     bold,
   })
   return [
     text(name, 11.5, 11, true),
     text(`${mass} ${grain}`.trim(), 17, 4, true),
     text(cooked, 21.8, 3.3, false),
-    { kind: 'box', xMm: MARGIN_MM, yMm: 25.2, widthMm: LABEL_MM.width - 2 * MARGIN_MM, heightMm: 0.5 },
-    text(useBy, 34.5, 6.4, true),
+    { kind: 'box', xMm: MARGIN_MM, yMm: 25.2, widthMm: FULL_MM, heightMm: 0.5 },
+    text(useBy, 34.5, 7, true, FULL_MM),
     ...qrMarks(url),
   ]
 }
@@ -39,18 +48,27 @@ function qrMarks(url: string): LabelMark[] {
   const leftMm = LABEL_MM.width - QR_MM - 1
   const topMm = 1.5
   return data.flatMap((row, y) =>
-    row.flatMap((isDark, x): LabelMark[] =>
-      isDark
-        ? [
-            {
-              kind: 'box',
-              xMm: leftMm + (x + QUIET) * moduleMm,
-              yMm: topMm + (y + QUIET) * moduleMm,
-              widthMm: moduleMm,
-              heightMm: moduleMm,
-            },
-          ]
-        : [],
-    ),
+    darkSpans(row).map(({ from, to }): LabelMark => ({
+      kind: 'box',
+      xMm: leftMm + (from + QUIET) * moduleMm,
+      yMm: topMm + (y + QUIET) * moduleMm,
+      widthMm: (to - from) * moduleMm,
+      heightMm: moduleMm + SEAM_MM,
+    })),
   )
+}
+
+/** Rows overlap by a hair, so that no viewer draws a light seam between them. */
+const SEAM_MM = 0.03
+
+/** Dark modules that touch, as one span. */
+function darkSpans(row: readonly boolean[]): { from: number; to: number }[] {
+  const spans: { from: number; to: number }[] = []
+  row.forEach((isDark, x) => {
+    const last = spans.at(-1)
+    if (!isDark) return
+    if (last?.to === x) last.to = x + 1
+    else spans.push({ from: x, to: x + 1 })
+  })
+  return spans
 }
