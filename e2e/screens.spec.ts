@@ -4,6 +4,7 @@ import { expect, fireFirst, step, test, type Kitchen } from './kitchen'
 
 test.use({ evenings: 1 })
 
+const RICE_SCREENS = ['/rice', '/rice/tomorrow', '/rice/add', '/rice/past'] as const
 const SCREENS = [
   '/line',
   '/line/add',
@@ -15,6 +16,14 @@ const SCREENS = [
   '/setup/parts',
   '/nowhere',
 ] as const
+
+/** Pages of a lot in each of its forms: cooling, ready, frozen. */
+async function lotPaths(kitchen: Kitchen): Promise<string[]> {
+  const { lots } = (await (await fetch(`${kitchen.url}/api/rice/lots`)).json()) as {
+    lots: { id: string; name: string }[]
+  }
+  return lots.filter((lot) => ['R-11', 'R-18', 'R-21'].includes(lot.name)).map((lot) => `/rice/${lot.id}`)
+}
 
 async function settings(page: Page, changes: object): Promise<void> {
   await page.addInitScript((kept) => localStorage.setItem('okazu.settings', JSON.stringify(kept)), changes)
@@ -61,10 +70,27 @@ for (const theme of ['steel', 'paper'] as const) {
   })
 }
 
+for (const theme of ['steel', 'paper'] as const) {
+  test(`no serious accessibility finding on any screen, ${theme}: rice`, async ({ kitchen, open }) => {
+    test.setTimeout(120_000)
+    const page = await open('/rice')
+    await settings(page, { theme })
+    for (const path of [...RICE_SCREENS, ...(await lotPaths(kitchen))]) {
+      await page.goto(kitchen.url + path)
+      await ready(page)
+      expect(await seriousFindings(page), path).toEqual([])
+    }
+    await page.goto(`${kitchen.url}/rice/tomorrow`)
+    await page.getByRole('button', { name: 'How the house cooks' }).click()
+    await expect(page.getByRole('dialog', { name: 'How the house cooks' })).toBeVisible()
+    expect(await seriousFindings(page), 'how the house cooks').toEqual([])
+  })
+}
+
 /** What is data and not the interface's words: names of the kitchen's own, as the API gives them. */
 async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
   const texts = await Promise.all(
-    ['/kitchen', '/dishes', '/tickets', '/record/runs'].map(async (path) =>
+    ['/kitchen', '/dishes', '/tickets', '/record/runs', '/rice/lots', '/rice/house'].map(async (path) =>
       (await fetch(`${kitchen.url}/api${path}`)).text(),
     ),
   )
@@ -82,7 +108,7 @@ async function wordsToType(kitchen: Kitchen): Promise<string[]> {
   )
 }
 
-const UNITS = ['g', 'kg', 's', 'mL', 'tbsp', 'C', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+const UNITS = ['g', 'kg', 'cm', 's', 'mL', 'tbsp', 'C', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Sept', 'Oct', 'Nov', 'Dec']
 
 async function strangeWords(page: Page, known: Set<string>): Promise<string[]> {
@@ -141,6 +167,20 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
   await expect(step(page)).toBeVisible()
   expect(await strangeWords(page, known), 'cook').toEqual([])
   expect(await clipped(page), 'cook').toEqual([])
+})
+
+test('in a locale two fifths longer, rice neither clips nor has words of its own', async ({ kitchen, open }) => {
+  test.setTimeout(120_000)
+  const page = await open('/rice')
+  await settings(page, { words: 'pseudo' })
+  const known = await dataWords(kitchen)
+  for (const path of [...RICE_SCREENS, ...(await lotPaths(kitchen))]) {
+    await page.goto(kitchen.url + path)
+    await expect(page.getByText(/~/).first()).toBeVisible()
+    await page.waitForTimeout(400)
+    expect(await strangeWords(page, known), path).toEqual([])
+    expect(await clipped(page), path).toEqual([])
+  }
 })
 
 test('a run is cooked by keyboard alone, from the line on', async ({ open }) => {

@@ -103,7 +103,7 @@ export type SaidOfLot = z.infer<typeof SaidOfLot>
 export const SaidOfLots = z.strictObject({ events: z.array(SaidOfLot).min(1).max(200) })
 
 const ruleSet = z.enum(RULE_SETS)
-export const LotEvent = z.union([
+export const LotEvent = z.discriminatedUnion('kind', [
   ...SaidOfLot.options,
   z.strictObject({ ...base, kind: z.literal('gave'), toLotId: LotId, massG }),
   z.strictObject({

@@ -48,8 +48,8 @@ export function isStuck(
 ): boolean {
   const latest = readings.at(-1)
   if (!latest) return false
-  const other = readings.findLastIndex((one) => Math.abs(one.tempC - latest.tempC) > STUCK_WITHIN_K)
-  const same = readings.slice(other + 1)
+  const lastOther = [...readings].reverse().findIndex((one) => Math.abs(one.tempC - latest.tempC) > STUCK_WITHIN_K)
+  const same = lastOther < 0 ? readings : readings.slice(readings.length - lastOther)
   if (same.length < STUCK_READINGS) return false
   return expectedC(same[0]!.atMs) - expectedC(latest.atMs) >= STUCK_MIN_CHANGE_K
 }

@@ -67,7 +67,7 @@ class Fold {
     this.holdingSets = [born.ruleSet]
     this.wasCold = born.tempC !== null && born.tempC <= heldColdC([born.ruleSet])
     if (born.tempC !== null)
-      this.note({ eventId: born.id, atMs: born.bornAtMs, tempC: born.tempC, source: 'dial', doubt: null })
+      this.readings.push({ eventId: born.id, atMs: born.bornAtMs, tempC: born.tempC, source: 'dial', doubt: null })
     this.confirmed = new Set(events.flatMap((event) => (event.kind === 'confirmed' ? [event.eventId] : [])))
     if (born.place === 'bench') this.outSinceMs = born.bornAtMs
     if (born.place === 'freezer') this.frozenSinceMs = born.bornAtMs
@@ -146,7 +146,7 @@ class Fold {
     this.cookedAtMs ??= event.atMs
     this.trays = event.trays
     this.stand(event)
-    this.note({ eventId: event.id, atMs: event.atMs, tempC: event.tempC, source: 'dial', doubt: null })
+    this.readings.push({ eventId: event.id, atMs: event.atMs, tempC: event.tempC, source: 'dial', doubt: null })
   }
 
   private stand({ place, placeId, covered, airTempC, depthM, atMs }: Standing & { place: LotPlace; atMs: number }) {
@@ -179,7 +179,7 @@ class Fold {
   private read(event: Extract<LotEvent, { kind: 'read' }>): void {
     const doubt = this.confirmed.has(event.id) ? null : event.doubt
     const before = this.lastReading()
-    this.note({ eventId: event.id, atMs: event.atMs, tempC: event.tempC, source: event.source, doubt })
+    this.readings.push({ eventId: event.id, atMs: event.atMs, tempC: event.tempC, source: event.source, doubt })
     if (doubt !== null) return
     const coldC = heldColdC(this.holdingSets)
     if (event.tempC <= coldC) {
@@ -190,10 +190,6 @@ class Fold {
     }
     const { verdict } = this.judge(event.atMs)
     if (verdict === 'broken') this.end = { atMs: event.atMs, kind: 'refused', reason: 'cooling' }
-  }
-
-  private note(reading: ShownReading): void {
-    this.readings.push(reading)
   }
 
   private lastReading(): ShownReading | undefined {

@@ -34,7 +34,7 @@ describe('readings', () => {
       false,
     ])
     expect(isStuck(every2([41.2, 41.2, 41.2, 41.2, 40]), falling(0.5))).toBe(false)
-    expect(isStuck(every2(Array(20).fill(9)), falling(0.06))).toBe(true)
+    expect(isStuck(every2(Array.from({ length: 20 }, () => 9)), falling(0.06))).toBe(true)
   })
   test('every rule set passes at its boundary second and breaks one later', () => {
     for (const ruleSet of RULE_SETS) {
