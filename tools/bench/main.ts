@@ -1,10 +1,15 @@
+import type { Pool } from 'mysql2/promise'
 import { apiReads } from './apiReads'
 import { bundleSize } from './bundleSize'
 import { cookScreen } from './cookScreen'
 import { liveDelay } from './liveDelay'
-import { startBenchServer } from './server'
+import { coolingModel, coolingScreen, riceReads } from './rice'
+import { report, startBenchServer } from './server'
 
 /** Every benchmark by name; each prints its figure beside its aim. */
+/** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
+const YEAR_OF_RUNS = 34_000
+
 const wanted = process.argv.slice(2)
 const isWanted = (name: string) => wanted.length === 0 || wanted.includes(name)
 
@@ -19,4 +24,20 @@ if (isWanted('api')) {
   const server = await startBenchServer(0, 10_000)
   await apiReads(server.url)
   await server.stop()
+}
+if (isWanted('rice')) {
+  coolingModel()
+  const screen = await startBenchServer(1)
+  await coolingScreen(screen.url)
+  await screen.stop()
+  const year = await startBenchServer(0, YEAR_OF_RUNS)
+  report('lots and runs in the record', await counts(year.pool), '5,000 lots, a year')
+  await riceReads(year.url)
+  await year.stop()
+}
+
+async function counts(pool: Pool): Promise<string> {
+  const [rows] = await pool.query('SELECT (SELECT COUNT(*) FROM rice_lot) AS lots, (SELECT COUNT(*) FROM run) AS runs')
+  const [{ lots, runs } = { lots: 0, runs: 0 }] = rows as { lots: number; runs: number }[]
+  return `${lots} lots, ${runs} runs`
 }

@@ -1,3 +1,4 @@
+import type { Pool } from 'mysql2/promise'
 import pino from 'pino'
 import { prepareDemo } from '../../server/src/db/demo/prepareDemo'
 import { migrate } from '../../server/src/db/migrate'
@@ -9,7 +10,7 @@ import { copyRuns } from './copyRuns'
 export async function startBenchServer(
   evenings: number,
   pastRuns = 0,
-): Promise<{ url: string; stop: () => Promise<void> }> {
+): Promise<{ url: string; pool: Pool; stop: () => Promise<void> }> {
   const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
   const address = { socketPath, user: 'root', database: `bench_${process.pid}_${Date.now()}` }
   await migrate(address, new URL('../../server/src/db/migrations/', import.meta.url))
@@ -26,6 +27,7 @@ export async function startBenchServer(
   })
   return {
     url: `http://127.0.0.1:${server.port}`,
+    pool,
     stop: async () => {
       await server.stop()
       await pool.query(`DROP DATABASE ${address.database}`)

@@ -8,6 +8,8 @@ const LOT = `
   SELECT id, name, number, grain, origin, born_at_ms AS bornAtMs, cooked_at_ms AS cookedAtMs, mass_g AS massG,
          temp_c AS tempC, place, place_id AS placeId, rule_set AS ruleSet, \`load\` FROM rice_lot`
 
+const LotHead = Lot.omit({ events: true })
+
 /** Lots that are not over, oldest first, with everything said of them. */
 export async function listOpenLots(db: Db, kitchenId: string): Promise<Lot[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
@@ -63,7 +65,7 @@ async function withEvents(db: Db, kitchenId: string, rows: RowDataPacket[]): Pro
     list.push(LotEvent.parse(body))
     byLot.set(String(lotId), list)
   }
-  return rows.map((row) => Lot.parse({ ...row, events: byLot.get(String(row['id'])) ?? [] }))
+  return rows.map((row) => ({ ...LotHead.parse(row), events: byLot.get(String(row['id'])) ?? [] }))
 }
 
 /** The next lot number of the kitchen; its row stays locked until commit. */

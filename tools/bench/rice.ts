@@ -1,0 +1,81 @@
+import { chromium } from '@playwright/test'
+import autocannon from 'autocannon'
+import { coolTray } from '../../core/src/rice/cooling/coolTray'
+import { largestPassingDepthM, trayStages } from '../../core/src/rice/cooling/predictCooling'
+import { COOLING_LIMITS } from '../../core/src/safety/coolingLimits'
+import { LAUNCH } from '../../e2e/launch'
+import { percentile, report } from './server'
+
+const FRIDGE = trayStages([{ durationS: 6 * 3600, place: 'fridge', covered: false }])
+const WARM_UP = 5
+const TIMES = 25
+
+function medianMs(work: () => unknown): number {
+  for (let n = 0; n < WARM_UP; n += 1) work()
+  const times = Array.from({ length: TIMES }, () => {
+    const startMs = performance.now()
+    work()
+    return performance.now() - startMs
+  })
+  return percentile(times, 0.5)
+}
+
+/** The cooling model: one forecast, and the search for the deepest tray that keeps the rule. */
+export function coolingModel(): void {
+  const forecastMs = medianMs(() => coolTray({ depthM: 0.05, startTempC: 95 }, FRIDGE))
+  report('cooling forecast, 6 h, 5 cm', `median ${forecastMs.toFixed(1)} ms`, '<= 20 ms')
+  const depthMs = medianMs(() => largestPassingDepthM({ startTempC: 95 }, FRIDGE, COOLING_LIMITS.us))
+  report('largest depth that passes', `median ${depthMs.toFixed(0)} ms`, '<= 300 ms, in a worker')
+}
+
+const SETTLE_MS = 3000
+const WATCH_MS = 6000
+
+/** A tray on screen while it is read: what its model takes from the interface thread. */
+export async function coolingScreen(url: string): Promise<void> {
+  const { lots } = (await (await fetch(`${url}/api/rice/lots`)).json()) as { lots: { id: string; name: string }[] }
+  const cooling = lots.find((lot) => lot.name === 'R-21')
+  const browser = await chromium.launch(LAUNCH)
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await page.goto(`${url}/rice/${cooling?.id}`)
+  await page.getByRole('img', { name: /^Cooling of/ }).waitFor()
+  await page.getByRole('button', { name: 'Less °C' }).click()
+  await page.waitForTimeout(SETTLE_MS)
+  await page.evaluate(`window.longest = 0
+    new PerformanceObserver((list) => list.getEntries().forEach((one) => (window.longest = Math.max(window.longest, one.duration))))
+      .observe({ type: 'longtask' })`)
+  await page.getByRole('button', { name: /^Log/ }).last().click()
+  await page.waitForTimeout(WATCH_MS)
+  const longest = await page.evaluate<number>('window.longest')
+  await browser.close()
+  report('a reading logged: longest task on the interface', `${Math.round(longest)} ms`, 'no model on this thread')
+}
+
+const RATE_PER_S = 50
+const SECONDS = 8
+
+/** Lists and traces with a year of lots behind them. */
+export async function riceReads(url: string): Promise<void> {
+  const page = (await (await fetch(`${url}/api/rice/lots/past`)).json()) as { next: string }
+  const record = (await (await fetch(`${url}/api/record/runs`)).json()) as { runs: { tickets: number[] }[] }
+  const ticket = record.runs[0]?.tickets[0]
+  for (const [name, path] of [
+    ['past lots, first page', '/api/rice/lots/past'],
+    ['past lots, next page', `/api/rice/lots/past?before=${page.next}`],
+    ['open lots', '/api/rice/lots'],
+    ['ticket to lot to tickets', `/api/rice/trace?ticket=${ticket}`],
+  ] as const) {
+    const times: number[] = []
+    const result = await new Promise<autocannon.Result>((resolve, reject) => {
+      const load = autocannon(
+        { url: url + path, connections: 2, overallRate: RATE_PER_S, duration: SECONDS },
+        (error: Error | null, done) => (error ? reject(error) : resolve(done)),
+      )
+      load.on('response', (_client, status, _bytes, ms) => {
+        if (status === 200) times.push(ms)
+      })
+    })
+    const failed = result.non2xx + result.errors
+    report(name, `p95 ${percentile(times, 0.95).toFixed(1)} ms, ${times.length} ok, ${failed} failed`, 'p95 <= 50 ms')
+  }
+}
