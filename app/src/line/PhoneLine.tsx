@@ -3,13 +3,13 @@ import { useState } from 'react'
 import { Pressable, ScrollView, View } from 'react-native'
 import Svg, { Circle, Path } from 'react-native-svg'
 import { useNowMs } from '../device/clock'
-import { useOnHand } from '../rice/useLots'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
 import { Empty } from '../ui/states'
 import { Text } from '../ui/Text'
 import { formatMassG, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
+import { useBatchRice } from './useBatchRice'
 import { BatchAmounts } from './BatchAmounts'
 import { FireButton, FireNotices } from './FireBar'
 import { HandsNext } from './HandsNext'
@@ -166,7 +166,7 @@ export function PhoneLineBar({ line, batch, fire }: LineView) {
   const router = useRouter()
   const words = useLineWords(line)
   const [isOpen, setIsOpen] = useState(false)
-  const [lot] = useOnHand()
+  const rice = useBatchRice(line, batch)
   return (
     <View className="gap-2">
       <FireNotices line={line} batch={batch} fire={fire} />
@@ -178,7 +178,13 @@ export function PhoneLineBar({ line, batch, fire }: LineView) {
           className="ring-focus min-h-14 justify-center rounded-lg border border-edge px-3 active:bg-ground"
         >
           <Text weight="bold" stretch="slim" numberOfLines={1}>
-            {`${formatMassG(batch.score.riceMassG)} ${lot ? t('riceFrom', { name: lot.name }) : ''}`}
+            {[
+              formatMassG(batch.score.riceMassG),
+              rice.names.length > 0 ? t('riceFrom', { name: rice.names.join(' + ') }) : '',
+              rice.shortG > 0 ? t('riceShort', { mass: formatMassG(rice.shortG) }) : '',
+            ]
+              .filter(Boolean)
+              .join(' ')}
           </Text>
           <Text tone="ash" stretch="slim" numberOfLines={1}>
             {`${t('amounts')} · ${words.tickets(batch)}`}

@@ -18,6 +18,7 @@ import { ticketUpMs, useLineWords } from './lineWords'
 import type { LineView } from './lineView'
 import { placeLabels } from '../score/placeLabels'
 import { TicketLabel } from './TicketLabel'
+import { useBatchRice } from './useBatchRice'
 
 const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 112, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
 const LABEL_PX = 66
@@ -67,7 +68,7 @@ export function WideLine(view: LineView) {
               <BatchAmounts batch={batch} />
             </View>
           )}
-          <RiceLots />
+          <RiceLots line={line} batch={batch} />
         </ScrollView>
         <View className="gap-2 border-t border-edge p-3">
           <FireNotices line={line} batch={batch} fire={fire} />
@@ -168,17 +169,21 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
   )
 }
 
-function RiceLots() {
+function RiceLots({ line, batch }: Pick<LineView, 'line' | 'batch'>) {
   const t = useWords('line')
   const lots = useOnHand()
+  const rice = useBatchRice(line, batch)
   const mostG = Math.max(...lots.map((lot) => lot.massG), 1)
   return (
     <View className="mt-4 gap-2">
       <Text tone="ash">{t('rice')}</Text>
+      {rice.shortG > 0 && <Text weight="bold">{t('riceShort', { mass: formatMassG(rice.shortG) })}</Text>}
       {lots.map((lot) => (
         <View key={lot.id} className="gap-1">
           <View className="flex-row justify-between">
-            <Text stretch="slim">{lot.stage === 'tempering' ? t('riceOut', { name: lot.name }) : lot.name}</Text>
+            <Text weight={rice.names.includes(lot.name) ? 'bold' : 'normal'} stretch="slim">
+              {lot.stage === 'tempering' ? t('riceOut', { name: lot.name }) : lot.name}
+            </Text>
             <Text weight="bold" stretch="narrow">
               {formatMassG(lot.massG)}
             </Text>

@@ -41,6 +41,7 @@ export const line = {
   total: 'all in all',
   rice: 'Rice',
   riceFrom: 'rice from {{name}}',
+  riceShort: '{{mass}} short: more rice, or 86',
   riceOut: '{{name}}, out of the cold',
   noRice: 'No lot has this much rice left',
   ticketNo: 'Ticket {{number}}',

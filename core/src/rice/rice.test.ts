@@ -8,7 +8,8 @@ import { normalCdf, normalQuantile } from './plan/normal'
 import { planRice } from './plan/planRice'
 import { coverTonight } from './plan/tonight'
 import { waterForTarget, waterFractionOf } from './waterBalance'
-import { rescueWetLoad } from './wetLoad'
+import type { Component } from '../book/dish'
+import { dishesForWetRice, rescueWetLoad } from './wetLoad'
 
 const STEAMER: Vessel = { id: 'steamer', method: 'steamer', volumeL: 18, count: 1, steamGPerMin: 8 }
 
@@ -188,4 +189,16 @@ test('tonight: the first demand that the rice does not cover, and the start that
     startByMs: null,
   })
   expect(coverTonight(9000, boats, 900)).toMatchObject({ untilMs: null, shortG: 0 })
+})
+
+test('a wet load goes first into the dishes that bring the least water', () => {
+  const dish = (id: string, ...parts: [Component['role'], number][]) => ({
+    id,
+    components: parts.map(([role, ratioG]) => ({ role, ratioG }) as Component),
+  })
+  const saucy = dish('saucy', ['liquidSeasoning', 9], ['protein', 20])
+  const dry = dish('dry', ['protein', 30], ['fat', 6])
+  const eggy = dish('eggy', ['egg', 16], ['paste', 3])
+  const leafy = dish('leafy', ['vegetable', 4])
+  expect(dishesForWetRice([saucy, eggy, dry, leafy]).map((one) => one.id)).toEqual(['dry', 'leafy', 'saucy'])
 })

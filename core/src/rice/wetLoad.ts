@@ -1,3 +1,5 @@
+import type { Dish } from '../book/dish'
+
 /** A load is called wet from this many points of water above what was wanted: common practice. */
 const WET_FROM = 0.02
 const RESCUE_DEPTH_M = 0.02
@@ -30,4 +32,15 @@ export function rescueWetLoad(cookedMassG: number, waterFraction: number, wanted
     extraHours: isWet ? 12 : 0,
     batchFactor: isWet ? Math.max(0.5, USUAL_FREE_FRACTION / (USUAL_FREE_FRACTION + excess)) : 1,
   }
+}
+
+/** What brings free water to the rice: common practice. */
+const WET_ROLES = ['liquidSeasoning', 'paste', 'egg', 'vegetable'] as const
+const BEST_DISHES = 3
+
+/** Dishes that bear a wet load best: those that bring the least water of their own per 100 g of rice, driest first. */
+export function dishesForWetRice<T extends Pick<Dish, 'components'>>(dishes: readonly T[]): T[] {
+  const wetG = ({ components }: T) =>
+    components.filter((one) => WET_ROLES.some((role) => role === one.role)).reduce((sum, one) => sum + one.ratioG, 0)
+  return [...dishes].sort((a, b) => wetG(a) - wetG(b)).slice(0, BEST_DISHES)
 }

@@ -3,9 +3,10 @@ import { COOKED_BULK_KG_PER_L } from 'core/rice/cookMethod'
 import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
 import type { CoolStage } from 'core/rice/cooling/coolingPlace'
 import { waterFractionOf } from 'core/rice/waterBalance'
-import { rescueWetLoad } from 'core/rice/wetLoad'
+import { dishesForWetRice, rescueWetLoad } from 'core/rice/wetLoad'
 import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
+import { useDishes } from '../../book/useDishes'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Dial } from '../../ui/Dial'
@@ -154,6 +155,7 @@ function useSpread({ shown, kitchen, house }: LotPage) {
 function SpreadDials({ shown, house, spread }: LotPage & { spread: Spread }) {
   const t = useWords('rice')
   const { load } = shown.lot
+  const dishes = dishesForWetRice(useDishes().data?.dishes ?? [])
   const wanted = load?.targetWaterFraction ?? 0.6
   const wet = spread.waterFraction === null ? null : rescueWetLoad(spread.massG, spread.waterFraction, wanted)
   const percent = spread.waterFraction === null ? 0 : Math.round(spread.waterFraction * 100)
@@ -192,6 +194,7 @@ function SpreadDials({ shown, house, spread }: LotPage & { spread: Spread }) {
               cm: centimetres(wet.depthM),
               hours: wet.extraHours,
               percent: Math.round(wet.batchFactor * 100),
+              dishes: dishes.map((dish) => dish.shortName).join(', '),
             })}
           </Notice>
         )

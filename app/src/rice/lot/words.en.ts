@@ -23,7 +23,7 @@ export const lotPageWords = {
     oddDetail: 'Rice is between 50 and 70 % water. Was the vessel’s own weight taken off?',
     wet: 'A wet load',
     wetDetail:
-      'Spread it {{cm}} cm, uncovered, {{hours}} h more in the cold, stir once. At the wok: batches of {{percent}} %.',
+      'Spread it {{cm}} cm, uncovered, {{hours}} h more in the cold, stir once. At the wok: batches of {{percent}} %, first in {{dishes}}.',
     steam: 'Steam and a heavy vessel: lift it with dry cloths, lid away from you.',
   },
 

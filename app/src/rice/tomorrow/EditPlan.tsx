@@ -2,6 +2,7 @@ import type { RicePlanDay, RicePlanEdits, ServiceForecast } from 'contract/riceH
 import { plannedService } from 'core/rice/plan/planDay'
 import { useState } from 'react'
 import { TextInput, View } from 'react-native'
+import { useDishes } from '../../book/useDishes'
 import { Button } from '../../ui/Button'
 import { Dial } from '../../ui/Dial'
 import { Sheet } from '../../ui/Sheet'
@@ -11,14 +12,22 @@ import { useWords } from '../../words/i18n'
 type EditProps = { plan: RicePlanDay; onKeep: (edits: RicePlanEdits) => void; onClose: () => void }
 
 /** A person knows better than the record: portions of one service. */
-export function EditService({ service, plan, onKeep, onClose }: EditProps & { service: ServiceForecast }) {
+export function EditService({
+  service,
+  name,
+  plan,
+  onKeep,
+  onClose,
+}: EditProps & { service: ServiceForecast; name: string }) {
+  const book = useDishes().data?.dishes ?? []
+  const dishName = (id: string) => book.find((dish) => dish.id === id)?.shortName ?? id
   const t = useWords('rice')
   const { serviceId, forecast, dishes } = service
   const [portions, setPortions] = useState(Math.round(plannedService(service, plan.edits).portions))
   const { [serviceId]: _own, ...others } = plan.edits.portions
   const what = t('tomorrow.expected', { n: '' }).trim()
   return (
-    <Sheet title={`${serviceId}`} isOpen onClose={onClose}>
+    <Sheet title={name} isOpen onClose={onClose}>
       <View className="gap-4">
         <Dial
           name={what}
@@ -36,7 +45,7 @@ export function EditService({ service, plan, onKeep, onClose }: EditProps & { se
             : t('tomorrow.noRecord')}
         </Text>
         <Text stretch="slim">
-          {dishes.map(({ dishId, share }) => `${dishId} ${Math.round(share * portions)}`).join(' · ')}
+          {dishes.map(({ dishId, share }) => `${dishName(dishId)} ${Math.round(share * portions)}`).join(' · ')}
         </Text>
         <Button
           kind="main"

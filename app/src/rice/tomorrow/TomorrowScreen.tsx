@@ -81,6 +81,7 @@ function TomorrowPage(props: PageProps) {
   const tonight = useTonight().data
   const rice = useDayRice({ plan, tonight, lots, kitchen, house, nowMs })
   const columnPx = Math.min(COLUMN_PX, width - (isWide ? RAIL_PX : 0)) - PADDING_PX
+  const names = new Map(house.policy.services.map((one) => [one.id, one.name]))
   const close = () => setOpen(null)
   const keep = (edits: typeof plan.edits) => {
     edit.mutate({ day: plan.day, version: plan.version, edits })
@@ -94,12 +95,7 @@ function TomorrowPage(props: PageProps) {
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
         <View className="w-full max-w-[760px] gap-4 self-center p-4">
           {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-          <Crests
-            plan={plan}
-            names={new Map(house.policy.services.map((one) => [one.id, one.name]))}
-            widthPx={columnPx}
-            onEdit={(id) => setOpen({ kind: 'service', id })}
-          />
+          <Crests plan={plan} names={names} widthPx={columnPx} onEdit={(id) => setOpen({ kind: 'service', id })} />
           {rice ? (
             <>
               <Wanted rice={rice} house={house} kitchen={kitchen} isWide={isWide} />
@@ -132,6 +128,12 @@ function TomorrowPage(props: PageProps) {
               onPress={() => setOpen({ kind: 'policy' })}
             />
             <Button
+              label={t('tomorrow.paper')}
+              size="body"
+              className="min-w-[30%] flex-1"
+              onPress={() => download(`/api/rice/plan/${plan.day}/plan.pdf`, `okazu-rice-${plan.day}.pdf`)}
+            />
+            <Button
               label={t('tomorrow.sheet')}
               size="body"
               className="min-w-[30%] flex-1"
@@ -143,7 +145,15 @@ function TomorrowPage(props: PageProps) {
           </Text>
         </View>
       </ScrollView>
-      {service && <EditService service={service} plan={plan} onKeep={keep} onClose={close} />}
+      {service && (
+        <EditService
+          service={service}
+          name={names.get(service.serviceId) ?? service.serviceId}
+          plan={plan}
+          onKeep={keep}
+          onClose={close}
+        />
+      )}
       {open?.kind === 'event' && <EditEvent plan={plan} onKeep={keep} onClose={close} />}
       {open?.kind === 'policy' && <PolicySheet house={house} onClose={close} />}
     </Frame>

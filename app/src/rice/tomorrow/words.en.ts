@@ -46,6 +46,7 @@ export const tomorrowWords = {
     allCold: 'all at {{tempC}} °C {{time}}',
     largest: 'at most {{cm}} cm passes; no deeper than 4 in a fridge',
     noneDeep: 'no depth passes in this cooling',
+    paper: 'Sheet, PDF',
     sheet: 'Calendar file',
     house: 'How the house cooks',
     today: 'Today',

@@ -4,6 +4,16 @@ export const DEMO_VESSELS: readonly RiceVessel[] = [
   { id: 'steamer', name: 'Bowl steamer', method: 'steamer', volumeL: 18, count: 1, steamGPerMin: 8, loadsWeighed: 6 },
   { id: 'cooker', name: 'Rice cooker', method: 'cooker', volumeL: 10, count: 2, steamGPerMin: 5, loadsWeighed: 2 },
   { id: 'pot', name: 'Stock pot', method: 'pot', volumeL: 8, count: 1, steamGPerMin: 6, loadsWeighed: 0 },
+  {
+    id: 'microwave',
+    name: 'Microwave cooker',
+    method: 'microwave',
+    volumeL: 4,
+    count: 1,
+    steamGPerMin: 15,
+    loadsWeighed: 0,
+  },
+  { id: 'pilaf', name: 'Pilaf pan', method: 'pilaf', volumeL: 12, count: 1, steamGPerMin: 6, loadsWeighed: 0 },
 ]
 
 export const DEMO_PLACES: readonly RicePlace[] = [

@@ -14,6 +14,7 @@ import { coolingLogCsv, loggedLots } from './coolingLog'
 import { coolingDaySheet } from './daySheet'
 import { labelPdf, labelPng, labelText } from './label'
 import { planIcs } from './plan.ics'
+import { planSheet } from './planSheet'
 
 const LOG_DAYS = 31
 const file = (type: string, description: string) => ({
@@ -53,6 +54,13 @@ const getPlanIcs = createRoute({
   responses: file('text/calendar', 'The loads of a day as a calendar'),
 })
 
+const getPlanPdf = createRoute({
+  method: 'get',
+  path: '/rice/plan/{day}/plan.pdf',
+  request: { params: z.object({ day: Day }) },
+  responses: file('application/pdf', 'The loads of a day on paper, by scale and by the kitchen’s measures'),
+})
+
 export const printRoutes = ({ pool, kitchenId, now }: Services) => {
   const labelOf = async (id: string, url: string) => {
     const { kitchen, house } = await riceKitchen(pool, kitchenId)
@@ -60,6 +68,15 @@ export const printRoutes = ({ pool, kitchenId, now }: Services) => {
     if (!lot) throw unknownLot(id)
     const state = foldLot(lot, policyOf(kitchen, house), now())
     return labelText(lot, state, kitchen, new URL(url).origin)
+  }
+  const madePlan = async (day: string) => {
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    const plan = await planOfDay(pool, kitchen, house, day, now())
+    const { demands } = await tonightOf(pool, kitchen, house, now())
+    const made = dayRicePlan(plan, await listOpenLots(pool, kitchenId), demands, kitchen, house, now())
+    if (!made)
+      throw new Problem('unknown-place', { detail: 'the kitchen has no vessel for rice: add one in the set-up' })
+    return { made, kitchen, house }
   }
   return newRouter()
     .openapi(getLabelPdf, async (c) => {
@@ -92,14 +109,15 @@ export const printRoutes = ({ pool, kitchenId, now }: Services) => {
     })
     .openapi(getPlanIcs, async (c) => {
       const { day } = c.req.valid('param')
-      const { kitchen, house } = await riceKitchen(pool, kitchenId)
-      const plan = await planOfDay(pool, kitchen, house, day, now())
-      const { demands } = await tonightOf(pool, kitchen, house, now())
-      const made = dayRicePlan(plan, await listOpenLots(pool, kitchenId), demands, kitchen, house, now())
-      if (!made)
-        throw new Problem('unknown-place', { detail: 'the kitchen has no vessel for rice: add one in the set-up' })
+      const { made, kitchen } = await madePlan(day)
       const headers = attachment('text/calendar; charset=utf-8', `okazu-rice-${day}.ics`)
       return c.body(planIcs(day, made, kitchen, now()), 200, headers)
+    })
+    .openapi(getPlanPdf, async (c) => {
+      const { day } = c.req.valid('param')
+      const { made, kitchen, house } = await madePlan(day)
+      const pdf = await planSheet(day, made, kitchen, house)
+      return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-rice-${day}.pdf`))
     })
 }
 

@@ -87,3 +87,12 @@ test('the cooling log: a line a reading in CSV, and a day sheet with outcome and
   const none = textOf(saved(await bytes('/rice/log.pdf?day=2020-01-01'), 'none.pdf'))
   expect(none).toContain('No rice was cooked')
 })
+
+test('the plan on paper says each load by the scale and in cups, with room for what was weighed', async () => {
+  const day = new Date(kitchen.clock.now() + 24 * HOUR_MS).toISOString().slice(0, 10)
+  const text = textOf(saved(await bytes(`/rice/plan/${day}/plan.pdf`), 'plan.pdf'))
+  expect(text).toContain(`Rice for ${day}`)
+  expect(text).toMatch(/\d+ portions expected, \d+ planned/)
+  expect(text).toMatch(/Spread on \d+ trays 1\/1/)
+  expect(text).toContain('Cooked by')
+})
