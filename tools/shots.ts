@@ -38,6 +38,7 @@ async function takeAll(by: Browser): Promise<void> {
   const wide = await openPage(by, 'wide', 'dark')
   const paper = await openPage(by, 'wide', 'light')
 
+  await rice(phone, paper)
   await take(wide, '/line', 'line-wide')
   await take(phone, '/line', 'line-phone')
   await phone
@@ -76,6 +77,28 @@ async function takeAll(by: Browser): Promise<void> {
   await take(wide, '/setup/parts', 'parts-wide')
 }
 
+/** The shelf, tomorrow's plan, a tray that cools too slowly, a load to be weighed and a lot by the wok. */
+async function rice(phone: Page, paper: Page): Promise<void> {
+  const lots = await openLots()
+  const pageOf = (name: string) => `/rice/${lots.find((lot) => lot.name === name)?.id}`
+  await take(phone, '/rice', 'rice-shelf-phone')
+  await take(phone, '/rice/tomorrow', 'rice-tomorrow-phone')
+  await take(phone, pageOf('R-21'), 'rice-cooling-phone')
+  await take(phone, pageOf('R-17'), 'rice-lot-phone')
+  await take(paper, pageOf('R-20'), 'rice-cooling-wide')
+  await phone.goto(`${url}/rice/tomorrow`)
+  await phone
+    .getByRole('button', { name: /^Start / })
+    .last()
+    .click()
+  await phone.waitForURL(/\/rice\/[0-9a-f-]{36}/)
+  await shoot(phone, 'rice-load-phone')
+}
+
+async function openLots(): Promise<{ id: string; name: string }[]> {
+  return ((await (await fetch(`${url}/api/rice/lots`)).json()) as { lots: { id: string; name: string }[] }).lots
+}
+
 async function openPage(by: Browser, size: 'phone' | 'wide', colorScheme: 'dark' | 'light'): Promise<Page> {
   const isPhone = size === 'phone'
   const viewport = isPhone ? { width: 390, height: 844 } : { width: 1280, height: 800 }
@@ -104,6 +127,6 @@ async function take(page: Page, path: string, name: string): Promise<void> {
 }
 
 async function shoot(page: Page, name: string): Promise<void> {
-  await page.waitForTimeout(1200)
+  await page.waitForTimeout(name.startsWith('rice') ? 3000 : 1200)
   await page.screenshot({ path: `${FOLDER}/${name}.png` })
 }

@@ -1,7 +1,7 @@
 import { EventId } from 'contract/ids'
 import type { SaidOfLot } from 'contract/rice'
 import { coolTray } from 'core/rice/cooling/coolTray'
-import { tempAtC } from 'core/rice/cooling/fitCooling'
+import { fitCooling, tempAtC } from 'core/rice/cooling/fitCooling'
 import { trayStages } from 'core/rice/cooling/predictCooling'
 import { isStuck } from 'core/rice/lot/doubtReading'
 import { lotOnTray, type LotOnTray } from 'core/rice/lot/lotForecast'
@@ -27,7 +27,10 @@ export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Pr
     const tray = probed && !probed.state.end ? lotOnTray(probed.state, probed.house.policy.cooling, nowMs) : null
     await saveProbe(connection, kitchenId, { ...probe, readAtMs: nowMs, ...(tray ? {} : { lotId: null }) })
     if (!probed || !tray) return 0
-    const adapter = simulatedProbe({ ...probe, sinceMs: probe.sinceMs ?? nowMs }, tray)
+    const sinceMs = probe.sinceMs ?? nowMs
+    const before = tray.readings.filter((one) => tray.fromMs + one.timeS * 1000 < sinceMs)
+    const { surfaceFactor } = fitCooling(tray.tray, tray.stages, before)
+    const adapter = simulatedProbe({ ...probe, sinceMs, surfaceFactor }, tray)
     const reading = adapter.read(nowMs)
     if (!reading) return 0
     const event: SaidOfLot = {

@@ -9,18 +9,25 @@ export type ProbeReading = { tempC: number; atMs: number }
 /** A probe in a tray, whatever it is made of: what it has to say at an instant, or nothing. */
 export type ProbeAdapter = { read: (nowMs: number) => ProbeReading | null }
 
-export type SimulatedProbe = { fault: Probe['fault']; seed: number; sinceMs: number }
+export type SimulatedProbe = {
+  fault: Probe['fault']
+  seed: number
+  sinceMs: number
+  /** How fast the tray cooled by what was read before the probe was put in; 1 as planned. */
+  surfaceFactor: number
+}
 
 const NOISE_K = 0.25
+const HIDDEN_SPREAD = 0.2
 const LATE_MS = 15 * 60_000
 
 /**
- * The stand-in that ships: it follows the model of the tray with a hidden factor of its own and noise, both from its
- * seed, and fails as it is told: silent says nothing; stuck repeats what it read when it was put in; late sends what it
+ * The stand-in that ships: it follows the tray as it has cooled so far, with a hidden factor of its own and noise, both
+ * from its seed, and fails as it is told: silent says nothing; stuck repeats what it read when it was put in; late sends what it
  * read a quarter of an hour ago; unit sends °F as if they were °C.
  */
-export function simulatedProbe({ fault, seed, sinceMs }: SimulatedProbe, lot: LotOnTray): ProbeAdapter {
-  const factor = Math.exp(0.5 * (chance(seed, 0) - 0.5))
+export function simulatedProbe({ fault, seed, sinceMs, surfaceFactor }: SimulatedProbe, lot: LotOnTray): ProbeAdapter {
+  const factor = surfaceFactor * Math.exp(HIDDEN_SPREAD * (chance(seed, 0) - 0.5))
   const curve = coolTray(lot.tray, trayStages(lot.stages, factor))
   const coreC = (atMs: number) => {
     const noise = (chance(seed, Math.round(atMs / 1000)) - 0.5) * 2 * NOISE_K

@@ -41,7 +41,7 @@ export function CookingLot(page: LotPage) {
   const vessel = house.vessels.find((one) => one.id === lot.load?.vesselId)
   const button = (
     <Button
-      kind="main"
+      kind={leftS > 60 ? 'plain' : 'main'}
       isTall
       label={t('cooking.spread', { kg: kilos(spread.massG, 2) })}
       detail={spread.detail}

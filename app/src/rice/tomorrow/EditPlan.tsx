@@ -41,7 +41,11 @@ export function EditService({
         />
         <Text tone="ash">
           {forecast
-            ? `${t('tomorrow.record', { n: Math.round(forecast.expected) })}, ${t('tomorrow.range', { low: Math.round(forecast.low), high: Math.round(forecast.high) })}`
+            ? t('tomorrow.record', {
+                n: Math.round(forecast.expected),
+                low: Math.round(forecast.low),
+                high: Math.round(forecast.high),
+              })
             : t('tomorrow.noRecord')}
         </Text>
         <Text stretch="slim">

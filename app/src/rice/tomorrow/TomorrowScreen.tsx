@@ -118,25 +118,25 @@ function TomorrowPage(props: PageProps) {
                 plan.edits.event ? `${plan.edits.event.name} ${plan.edits.event.percent} %` : t('tomorrow.eventNone')
               }
               size="body"
-              className="min-w-[30%] flex-1"
+              className="min-w-[46%] flex-1"
               onPress={() => setOpen({ kind: 'event' })}
             />
             <Button
               label={t('tomorrow.house')}
               size="body"
-              className="min-w-[30%] flex-1"
+              className="min-w-[46%] flex-1"
               onPress={() => setOpen({ kind: 'policy' })}
             />
             <Button
               label={t('tomorrow.paper')}
               size="body"
-              className="min-w-[30%] flex-1"
+              className="min-w-[46%] flex-1"
               onPress={() => download(`/api/rice/plan/${plan.day}/plan.pdf`, `okazu-rice-${plan.day}.pdf`)}
             />
             <Button
               label={t('tomorrow.sheet')}
               size="body"
-              className="min-w-[30%] flex-1"
+              className="min-w-[46%] flex-1"
               onPress={() => download(`/api/rice/plan/${plan.day}/plan.ics`, `okazu-rice-${plan.day}.ics`)}
             />
           </View>

@@ -9,7 +9,7 @@ export const tomorrowWords = {
     expected: '{{n}} portions',
     noRecord: 'No record of this service yet: say how many you expect.',
     edit: 'Change',
-    record: 'by the record {{n}}',
+    record: 'by the record {{n}}, {{low}} to {{high}}',
     reset: 'Back to the record',
     event: 'A known event',
     eventName: 'What is on',

@@ -14,6 +14,7 @@ import { takeLotEvents } from '../../rice/takeLotEvents'
 const MIN_MS = 60_000
 const COOK_MS = 30 * MIN_MS
 const SPREAD_MS = 8 * MIN_MS
+const USUAL_STEAM_G = 240
 /** Readings as people take them: often while it is hot, then by the hour. */
 const READ_AT_MIN = [8, 18, 32, 50, 70, 92, 118, 150, 200, 260, 320, 380, 440, 500]
 
@@ -65,7 +66,7 @@ export async function cookDemoLoad(
         blend: { long: 1 },
         wash: 'three',
         dryMassG: load.dryMassG,
-        waterG: Math.round(load.dryMassG * 1.25),
+        waterG: load.massG + USUAL_STEAM_G - load.dryMassG,
         targetWaterFraction: 0.6,
       },
     }),
