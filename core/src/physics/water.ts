@@ -1,3 +1,5 @@
+const { exp, pow, sqrt } = Math
+
 /** Pressure of the standard atmosphere [Pa]. */
 export const ATMOSPHERE_PA = 101_325
 /** Gas constant of water vapour [J/kg K]. */
@@ -13,12 +15,12 @@ const CRITICAL_PA = 22.064e6
  */
 export function saturationPressurePa(tempC: number): number {
   const tempK = tempC + ZERO_C_K
-  return CRITICAL_PA * Math.exp(logReducedPressure(tempK))
+  return CRITICAL_PA * exp(logReducedPressure(tempK))
 }
 
 function logReducedPressure(tempK: number): number {
   const tau = 1 - tempK / CRITICAL_K
-  const root = Math.sqrt(tau)
+  const root = sqrt(tau)
   const tau3 = tau * tau * tau
   const tau35 = tau3 * root
   const sum =
@@ -44,5 +46,5 @@ export function latentHeatJPerKg(tempC: number): number {
 
 /** Diffusivity of water vapour in air [m²/s] at one atmosphere. Common engineering fit, from memory; error about 5 %. */
 export function vapourDiffusivityM2PerS(tempC: number): number {
-  return 2.12e-5 * Math.pow((tempC + ZERO_C_K) / ZERO_C_K, 1.94)
+  return 2.12e-5 * pow((tempC + ZERO_C_K) / ZERO_C_K, 1.94)
 }

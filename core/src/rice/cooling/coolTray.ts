@@ -4,6 +4,8 @@ import { riceBed, waterActivity, type RiceBed } from './riceBed'
 import { topFlux, type TopFlux } from './topFlux'
 import { solveTridiagonal } from './tridiagonal'
 
+const { abs, max, min } = Math
+
 /** Depths that the model is asked for [m]: thinner is a film, thicker is a pot. */
 export const LEAST_DEPTH_M = 0.005
 export const MOST_DEPTH_M = 0.2
@@ -127,8 +129,8 @@ class Simulation {
         this.timeS += takenS
         timesS.push(this.timeS)
         coreC.push(this.coreC(stage.surroundings))
-        const drying = Math.abs(this.activity.at(-1)! - activity) / MOST_DRYING
-        stepS = Math.min(stepS * Math.min(GROWTH, Math.max(SHRINKING, 1 / drying)), this.grid.mostStepS)
+        const drying = abs(this.activity.at(-1)! - activity) / MOST_DRYING
+        stepS = min(stepS * min(GROWTH, max(SHRINKING, 1 / drying)), this.grid.mostStepS)
       }
     }
     return this.result(timesS, coreC)
@@ -153,7 +155,7 @@ class Simulation {
 
   private book(seconds: number): void {
     this.heatOutJPerM2 += this.stageHeatW * seconds
-    this.heatThroughJPerM2 += Math.abs(this.stageHeatW) * seconds
+    this.heatThroughJPerM2 += abs(this.stageHeatW) * seconds
     if (this.bed) this.waterOutKgPerM2 += this.stageWaterKg * seconds
   }
 
@@ -189,7 +191,7 @@ class Simulation {
       const change = stageTemp[last]! - before
       this.stageHeatW = heatWPerM2 + heatSlopeWPerM2K * change + bottom * (stageTemp[0]! - surroundings.bottom.tempC)
       this.stageWaterKg = waterKgPerM2S + waterSlopeKgPerM2SK * change
-      if (Math.abs(change) < 0.02) break
+      if (abs(change) < 0.02) break
     }
   }
 
@@ -236,13 +238,13 @@ class Simulation {
     let at = 0
     for (let i = 1; i < temp.length; i += 1) if (temp[i]! > temp[at]!) at = i
     const middle = temp[at]!
-    if (at === temp.length - 1) return Math.max(middle, this.flux.surfaceTempC)
+    if (at === temp.length - 1) return max(middle, this.flux.surfaceTempC)
     const above = temp[at + 1]!
     if (at === 0) {
       if (bottom.heatTransferWPerM2K === 0) return middle + (middle - above) / 8
       const k = this.conductivity[0]!
       const out = halfCell(bottom.heatTransferWPerM2K, k, widthsM[0]!) * (middle - bottom.tempC)
-      return Math.max(middle, middle - (out * widthsM[0]!) / (2 * k))
+      return max(middle, middle - (out * widthsM[0]!) / (2 * k))
     }
     const below = temp[at - 1]!
     const bend = below - 2 * middle + above
@@ -266,9 +268,9 @@ class Simulation {
       profileTempC: [...this.temp],
       profileWaterFraction: this.bed ? [...this.water].map((x) => x / (1 + x)) : [],
       massLossFraction: this.bed ? this.waterOutKgPerM2 / startMassKgPerM2 : 0,
-      energyResidual: this.heatThroughJPerM2 > 0 ? Math.abs(heatLost - this.heatOutJPerM2) / this.heatThroughJPerM2 : 0,
+      energyResidual: this.heatThroughJPerM2 > 0 ? abs(heatLost - this.heatOutJPerM2) / this.heatThroughJPerM2 : 0,
       waterResidual: this.bed
-        ? Math.abs(this.startWaterKgPerM2 - waterLeft - this.waterOutKgPerM2) / this.startWaterKgPerM2
+        ? abs(this.startWaterKgPerM2 - waterLeft - this.waterOutKgPerM2) / this.startWaterKgPerM2
         : 0,
     }
   }

@@ -9,6 +9,8 @@ import {
   vapourDiffusivityM2PerS,
 } from '../../physics/water'
 
+const { exp, floor, max, min, pow } = Math
+
 /** Share of air between the grains of fluffed cooked rice; plausible 0.25–0.45, no measurement of ours. */
 export const POROSITY = 0.35
 /** Dry matter of cooked white rice by mass, from memory of food tables. */
@@ -55,9 +57,9 @@ export function riceBed(waterFraction: number): RiceBed {
     dryDensityKgPerM3: dryDensityKg,
     heatCapacityJPerM3K: densityKg * heatCapacityJPerKgK(composition, PROPERTY_TEMP_C),
     conductivity: (tempC, activity) => {
-      const grain = Math.min(0.4 + 0.0013 * tempC, mostGrainWPerMK)
+      const grain = min(0.4 + 0.0013 * tempC, mostGrainWPerMK)
       const vapour = read(vapourConductivity, tempC) * activity
-      const pore = Math.min(AIR_CONDUCTIVITY_W_PER_M_K + vapour, MOST_PORE_CONDUCTIVITY_W_PER_M_K)
+      const pore = min(AIR_CONDUCTIVITY_W_PER_M_K + vapour, MOST_PORE_CONDUCTIVITY_W_PER_M_K)
       const between = grain - pore
       return (grain * (2 * grain + pore - 2 * POROSITY * between)) / (2 * grain + pore + POROSITY * between)
     },
@@ -76,7 +78,7 @@ function riceComposition(waterFraction: number): Composition {
  * a hot wet bed feels it, a cold one does not. Grain and pores together follow Maxwell and Eucken.
  */
 function vapourConductivityWPerMK(tempC: number): number {
-  const pressure = Math.min(saturationPressurePa(tempC), 0.95 * ATMOSPHERE_PA)
+  const pressure = min(saturationPressurePa(tempC), 0.95 * ATMOSPHERE_PA)
   return (
     ((vapourDiffusivityM2PerS(tempC) * latentHeatJPerKg(tempC) * saturationSlopePaPerK(tempC, pressure)) /
       (VAPOUR_GAS_J_PER_KG_K * (tempC + ZERO_C_K))) *
@@ -86,13 +88,13 @@ function vapourConductivityWPerMK(tempC: number): number {
 
 const liquidDiffusivityM2PerS = (tempC: number): number =>
   LIQUID_DIFFUSIVITY_25C_M2_PER_S *
-  Math.exp((LIQUID_ACTIVATION_J_PER_MOL / GAS_J_PER_MOL_K) * (1 / 298.15 - 1 / (tempC + ZERO_C_K)))
+  exp((LIQUID_ACTIVATION_J_PER_MOL / GAS_J_PER_MOL_K) * (1 / 298.15 - 1 / (tempC + ZERO_C_K)))
 
 const vapourMobilityKgPerMS = (tempC: number): number =>
   (POROSITY * TORTUOSITY * vapourDiffusivityM2PerS(tempC) * saturationPressurePa(tempC)) /
   (VAPOUR_GAS_J_PER_KG_K * (tempC + ZERO_C_K))
 
-const oswinRatio = (waterPerDry: number): number => Math.pow(OSWIN_A / Math.max(waterPerDry, 1e-6), 1 / OSWIN_B)
+const oswinRatio = (waterPerDry: number): number => pow(OSWIN_A / max(waterPerDry, 1e-6), 1 / OSWIN_B)
 
 /** Water activity (0–1) of rice with this much water per dry matter [kg/kg]: Oswin, rough. */
 export function waterActivity(waterPerDry: number): number {
@@ -101,7 +103,7 @@ export function waterActivity(waterPerDry: number): number {
 
 function activitySlope(waterPerDry: number): number {
   const ratio = oswinRatio(waterPerDry)
-  return ratio / (OSWIN_B * Math.max(waterPerDry, 1e-6) * (1 + ratio) * (1 + ratio))
+  return ratio / (OSWIN_B * max(waterPerDry, 1e-6) * (1 + ratio) * (1 + ratio))
 }
 
 function table(value: (tempC: number) => number): Float64Array {
@@ -111,6 +113,6 @@ function table(value: (tempC: number) => number): Float64Array {
 
 function read(values: Float64Array, tempC: number): number {
   const at = (tempC - TABLE_FROM_C) * TABLE_STEPS_PER_K
-  const below = Math.max(0, Math.min(Math.floor(at), values.length - 2))
+  const below = max(0, min(floor(at), values.length - 2))
   return values[below]! + (at - below) * (values[below + 1]! - values[below]!)
 }

@@ -8,6 +8,8 @@ import {
 } from '../../physics/water'
 import type { TopFace } from './coolingPlace'
 
+const { abs, log, min } = Math
+
 const STEFAN_BOLTZMANN_W_PER_M2K4 = 5.670374e-8
 /** Heat capacity of air by volume at 20 °C [J/m³K], and Lewis number to the power 2/3 of water vapour in air. */
 const AIR_J_PER_M3K = 1207
@@ -57,10 +59,10 @@ export function topFlux(
     if (top.evaporates) {
       const filmK = (surfaceC + top.tempC) / 2 + ZERO_C_K
       const saturatedPa = saturationPressurePa(surfaceC)
-      const pressurePa = Math.min(activity * saturatedPa, MOST_PRESSURE_PA)
+      const pressurePa = min(activity * saturatedPa, MOST_PRESSURE_PA)
       const scale = (massCoefficientMPerS * ATMOSPHERE_PA) / (VAPOUR_GAS_J_PER_KG_K * filmK)
       const latent = latentHeatJPerKg(surfaceC)
-      water = scale * Math.log((ATMOSPHERE_PA - airPressurePa) / (ATMOSPHERE_PA - pressurePa))
+      water = scale * log((ATMOSPHERE_PA - airPressurePa) / (ATMOSPHERE_PA - pressurePa))
       waterSlope =
         pressurePa < MOST_PRESSURE_PA
           ? (scale * activity * saturationSlopePaPerK(surfaceC, saturatedPa)) / (ATMOSPHERE_PA - pressurePa)
@@ -70,7 +72,7 @@ export function topFlux(
     }
     const step = (conductanceWPerM2K * (cellTempC - surfaceC) - heat) / (conductanceWPerM2K + slope)
     surfaceC += step
-    if (Math.abs(step) < SURFACE_TOLERANCE_K) break
+    if (abs(step) < SURFACE_TOLERANCE_K) break
   }
   const share = conductanceWPerM2K / (conductanceWPerM2K + slope)
   out.surfaceTempC = surfaceC
