@@ -17,8 +17,8 @@ export function Sheet({
 }) {
   const t = useWords('ui')
   return (
-    <Modal visible={isOpen} transparent animationType="none" onRequestClose={onClose}>
-      <View className="flex-1 justify-end" aria-label={title} role="dialog">
+    <Modal visible={isOpen} transparent animationType="none" onRequestClose={onClose} {...{ 'aria-label': title }}>
+      <View className="flex-1 justify-end">
         <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-channel opacity-70" />
         <View className="max-h-[85%] w-full self-center rounded-t-2xl border border-edge bg-plate px-4 pb-4 pt-2 md:max-w-2xl">
           <View className="mb-1 h-1 w-12 self-center rounded bg-ash" />
