@@ -140,6 +140,7 @@ export const Lot = z.strictObject({
 })
 export type Lot = z.infer<typeof Lot>
 export const LotList = z.strictObject({ lots: z.array(Lot) })
+export type LotList = z.infer<typeof LotList>
 
 /** Part of a cold lot into a new lot, or one cold lot poured to another. */
 export const Portioning = z.discriminatedUnion('kind', [

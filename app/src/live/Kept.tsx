@@ -1,6 +1,7 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister'
 import { defaultShouldDehydrateQuery, QueryClient, useQueryClient, type Query } from '@tanstack/react-query'
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client'
+import { Lot, type LotList } from 'contract/rice'
 import { Run } from 'contract/run'
 import { del, get, set } from 'idb-keyval'
 import { useEffect, type ReactNode } from 'react'
@@ -59,6 +60,16 @@ export function Kept({ children }: { children: ReactNode }) {
   )
 }
 
+/** What the kitchen answered of a lot stands in for what this device said, until it is asked again. */
+function keepLot(queries: QueryClient, lot: Lot): void {
+  queries.setQueryData(['rice', 'lot', lot.id], lot)
+  queries.setQueryData<LotList>(['rice', 'lots'], (known) => {
+    if (!known) return known
+    const isKnown = known.lots.some((one) => one.id === lot.id)
+    return { lots: isKnown ? known.lots.map((one) => (one.id === lot.id ? lot : one)) : [...known.lots, lot] }
+  })
+}
+
 function Sender() {
   const queries = useQueryClient()
   useEffect(() => {
@@ -66,6 +77,7 @@ function Sender() {
       if (parcel.kind === 'run' || parcel.kind === 'runEvents') {
         queries.setQueryData(['runs', 'one', parcel.subjectId], Run.parse(answer))
       }
+      if (parcel.kind === 'lot' || parcel.kind === 'lotEvents') keepLot(queries, Lot.parse(answer))
       void queries.invalidateQueries({ queryKey: [TOPIC[parcel.kind]] })
     })
     const stopReachable = onReachable(() => void queries.invalidateQueries())

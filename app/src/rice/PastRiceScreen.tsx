@@ -1,5 +1,5 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { LotPage, Trace, type LotRow } from 'contract/rice'
+import { useQuery } from '@tanstack/react-query'
+import { Trace, type LotRow } from 'contract/rice'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { Pressable, ScrollView, TextInput, View } from 'react-native'
@@ -16,6 +16,7 @@ import { useIsWide } from '../ui/useIsWide'
 import { formatDay, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { TracedRuns } from './lot/PaperSheets'
+import { usePastLots } from './usePastLots'
 
 /** Lots that are over, the log for the inspector, and from a ticket back to its rice. */
 export function PastRiceScreen() {
@@ -23,13 +24,7 @@ export function PastRiceScreen() {
   const isWide = useIsWide()
   const zone = useKitchen().data?.timeZone ?? 'UTC'
   const [isFinding, setIsFinding] = useState(false)
-  const past = useInfiniteQuery({
-    queryKey: ['rice', 'past'],
-    queryFn: ({ pageParam, signal }) =>
-      getJson(`/rice/lots/past${pageParam ? `?before=${pageParam}` : ''}`, LotPage, signal),
-    initialPageParam: '',
-    getNextPageParam: (page) => page.next,
-  })
+  const past = usePastLots()
   const rows = past.data?.pages.flatMap((page) => page.lots) ?? []
   const files = (
     <View className="flex-row gap-2.5">

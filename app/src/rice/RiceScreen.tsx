@@ -6,6 +6,7 @@ import { useNowMs } from '../device/clock'
 import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
+import { Notice } from '../ui/Notice'
 import { Empty, Loading, Problem } from '../ui/states'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
@@ -16,13 +17,15 @@ import { Shelf, type ShelfProps } from './shelf/Shelf'
 import { TaskButton } from './shelf/TaskButton'
 import { nextTask } from './shelf/nextTask'
 import { onHandOf, useLots, useRiceHouse } from './useLots'
+import { usePastLots } from './usePastLots'
 import { useTonight } from './useRicePlan'
 import { useWatchedLots } from './useRiceWork'
 
 /** Rice at a glance: what there is, how long it lasts, where it stands, and the one thing to do. */
 export function RiceScreen() {
   const t = useWords('rice')
-  const { lots, isReady, error, refetch } = useLots()
+  const { lots: known, isReady, error, refetch } = useLots()
+  const lots = known.filter(({ state }) => state.end === null)
   const kitchen = useKitchen().data
   const house = useRiceHouse().data
   const tonight = useTonight().data
@@ -46,6 +49,7 @@ export function RiceScreen() {
         <View className="w-full max-w-5xl self-center">
           <Head {...shelf} />
           <Stand {...shelf} tonight={tonight} />
+          <JustRefused nowMs={nowMs} />
           {lots.length === 0 ? (
             <View className="min-h-64">
               <Empty title={t('empty')} detail={t('emptyDetail')} />
@@ -140,6 +144,21 @@ function Stand({ lots, watched, kitchen, nowMs, tonight }: ShelfProps & { tonigh
           </>
         )}
       </View>
+    </View>
+  )
+}
+
+const REFUSED_SHOWN_MS = 3 * 3_600_000
+
+/** Rice that was refused a while ago may still stand somewhere. */
+function JustRefused({ nowMs }: { nowMs: number }) {
+  const t = useWords('rice')
+  const rows = usePastLots().data?.pages[0]?.lots ?? []
+  const refused = rows.filter((row) => row.stage === 'refused' && nowMs - (row.endedAtMs ?? 0) < REFUSED_SHOWN_MS)
+  if (refused.length === 0) return null
+  return (
+    <View className="px-4 py-2">
+      <Notice kind="hazard" isSmall title={t('binRefused', { names: refused.map((row) => row.name).join(', ') })} />
     </View>
   )
 }

@@ -2,7 +2,7 @@ import { createRoute } from '@hono/zod-openapi'
 import { Feed } from 'contract/kitchen'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { json, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { findFeed, saveFeed } from './feed.sql'
 
 const getFeed = createRoute({
@@ -14,7 +14,7 @@ const getFeed = createRoute({
 const putFeed = createRoute({
   method: 'put',
   path: '/feed',
-  request: { body: { required: true, content: { 'application/json': { schema: Feed } } } },
+  request: { body: jsonBody(Feed) },
   responses: { 200: json(Feed, 'Switched; the first boat lands when it is switched on') },
 })
 

@@ -2,7 +2,7 @@ import { createRoute } from '@hono/zod-openapi'
 import { Probe, ProbeNow } from 'contract/rice'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { json, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { probedLot } from '../rice/probedLot'
 import { unknownLot } from '../rice/takeLotEvents'
 import { findProbe, saveProbe, type ProbeState } from './probe.sql'
@@ -16,7 +16,7 @@ const getProbe = createRoute({
 const putProbe = createRoute({
   method: 'put',
   path: '/probe',
-  request: { body: { required: true, content: { 'application/json': { schema: Probe } } } },
+  request: { body: jsonBody(Probe) },
   responses: { 200: json(ProbeNow, 'Put into a lot, or made to fail') },
 })
 

@@ -43,3 +43,8 @@ export const json = <T extends z.ZodType>(schema: T, description: string) => ({
   content: { 'application/json': { schema } },
   description,
 })
+
+export const jsonBody = <T extends z.ZodType>(schema: T) => ({
+  required: true as const,
+  content: { 'application/json': { schema } },
+})

@@ -4,7 +4,7 @@ import { NewTickets, Ticket, TicketEvents, TicketList } from 'contract/ticket'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { listDishes } from '../book/dishes.sql'
-import { json, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
 import { checkTicket } from './checkTicket'
 import { placeTickets, withIds } from './placeTickets'
@@ -19,7 +19,7 @@ const getTickets = createRoute({
 const postTickets = createRoute({
   method: 'post',
   path: '/tickets',
-  request: { body: { required: true, content: { 'application/json': { schema: NewTickets } } } },
+  request: { body: jsonBody(NewTickets) },
   responses: { 201: json(TicketList, 'The tickets as placed; one sent twice is placed once') },
 })
 
@@ -28,7 +28,7 @@ const postTicketEvents = createRoute({
   path: '/tickets/{id}/events',
   request: {
     params: z.object({ id: TicketId }),
-    body: { required: true, content: { 'application/json': { schema: TicketEvents } } },
+    body: jsonBody(TicketEvents),
   },
   responses: { 200: json(Ticket, 'The ticket afterwards') },
 })

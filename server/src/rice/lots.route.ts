@@ -1,7 +1,7 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { Lot, LotId, LotList, LotPage, NewLot, Portioning, SaidOfLots, Trace, type LotRow } from 'contract/rice'
 import { inTransaction } from '../db/pool'
-import { json, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
 import { beginLot } from './beginLot'
 import { findLot, listOpenLots, listPastLots, type PageKey } from './lots.sql'
@@ -16,9 +16,6 @@ const before = z
   .string()
   .regex(/^\d+_[0-9a-z-]{1,64}$/, 'hand back "next" of the page before')
   .optional()
-const body = <T extends z.ZodType>(schema: T) => ({
-  body: { required: true as const, content: { 'application/json': { schema } } },
-})
 
 const getLots = createRoute({
   method: 'get',
@@ -40,19 +37,19 @@ const getLot = createRoute({
 const postLot = createRoute({
   method: 'post',
   path: '/rice/lots',
-  request: body(NewLot),
+  request: { body: jsonBody(NewLot) },
   responses: { 201: json(Lot, 'The lot has begun; sent twice, it is the same lot') },
 })
 const postEvents = createRoute({
   method: 'post',
   path: '/rice/lots/{id}/events',
-  request: { params, ...body(SaidOfLots) },
+  request: { params, body: jsonBody(SaidOfLots) },
   responses: { 200: json(Lot, 'The lot with the events, each id taken once') },
 })
 const postPortioning = createRoute({
   method: 'post',
   path: '/rice/lots/{id}/portion',
-  request: { params, ...body(Portioning) },
+  request: { params, body: jsonBody(Portioning) },
   responses: { 200: json(Lot, 'The lot after rice of it went to another lot') },
 })
 const getTrace = createRoute({

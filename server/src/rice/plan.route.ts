@@ -4,7 +4,7 @@ import { Day } from 'contract/riceModels'
 import { listDishes } from '../book/dishes.sql'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { json, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
 import { readDemandCsv } from './demand.csv'
 import { findRiceHouse, saveRicePolicy } from './house.sql'
@@ -12,9 +12,6 @@ import { planOfDay, riceKitchen, tonightOf } from './riceKitchen'
 import { findPlan, saveDemand, savePlan } from './plan.sql'
 
 const params = z.object({ day: Day })
-const body = <T extends z.ZodType>(schema: T) => ({
-  body: { required: true as const, content: { 'application/json': { schema } } },
-})
 
 const getHouse = createRoute({
   method: 'get',
@@ -24,7 +21,7 @@ const getHouse = createRoute({
 const putPolicy = createRoute({
   method: 'put',
   path: '/rice/house',
-  request: body(PutRicePolicy),
+  request: { body: jsonBody(PutRicePolicy) },
   responses: { 200: json(RiceHouse, 'Changed, if nobody else did meanwhile') },
 })
 const getPlan = createRoute({
@@ -36,7 +33,7 @@ const getPlan = createRoute({
 const putPlan = createRoute({
   method: 'put',
   path: '/rice/plan/{day}',
-  request: { params, ...body(PutRicePlan) },
+  request: { params, body: jsonBody(PutRicePlan) },
   responses: { 200: json(RicePlanDay, 'Changed, if nobody else did meanwhile') },
 })
 const getTonight = createRoute({

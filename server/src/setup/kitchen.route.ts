@@ -2,7 +2,7 @@ import { createRoute } from '@hono/zod-openapi'
 import { Kitchen, PutRuleSet } from 'contract/kitchen'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { json, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
 import { changeRuleSetOfLots } from '../rice/changeRuleSet'
 import { findKitchen, saveRuleSet } from './kitchen.sql'
@@ -16,7 +16,7 @@ const getKitchen = createRoute({
 const putRuleSet = createRoute({
   method: 'put',
   path: '/kitchen/rule-set',
-  request: { body: { required: true, content: { 'application/json': { schema: PutRuleSet } } } },
+  request: { body: jsonBody(PutRuleSet) },
   responses: { 200: json(Kitchen, 'The rule set is changed; rice that is cooling keeps the old one as well') },
 })
 

@@ -3,7 +3,7 @@ import { RunId } from 'contract/ids'
 import { FireRun, Run, RunEvents, RunList } from 'contract/run'
 import { inTransaction } from '../db/pool'
 import { csvAttachment } from '../http/attachment'
-import { json, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
 import { runCsv } from '../record/runs.csv'
 import { findKitchen } from '../setup/kitchen.sql'
@@ -41,14 +41,14 @@ const getRunCsv = createRoute({
 const postRun = createRoute({
   method: 'post',
   path: '/runs',
-  request: { body: { required: true, content: { 'application/json': { schema: FireRun } } } },
+  request: { body: jsonBody(FireRun) },
   responses: { 201: json(Run, 'The batch is fired; sent twice, it is the same run') },
 })
 
 const postRunEvents = createRoute({
   method: 'post',
   path: '/runs/{id}/events',
-  request: { params, body: { required: true, content: { 'application/json': { schema: RunEvents } } } },
+  request: { params, body: jsonBody(RunEvents) },
   responses: { 200: json(Run, 'The run with the events, each id taken once') },
 })
 

@@ -204,7 +204,7 @@ function SpreadDials({ shown, house, spread }: LotPage & { spread: Spread }) {
         value={spread.trays}
         least={1}
         most={200}
-        unit={`${t('cooking.trays').toLowerCase()}, ${centimetres(spread.depthM)} cm`}
+        unit={t('cooking.traysOf', { count: spread.trays, cm: centimetres(spread.depthM) })}
         onChange={spread.setTrays}
       />
       {spread.depthM > spread.mostM + 5e-4 && (

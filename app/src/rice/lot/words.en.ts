@@ -10,6 +10,8 @@ export const lotPageWords = {
     massDetail: 'planned {{kg}} kg',
     temp: 'In the middle',
     trays: 'Trays',
+    traysOf_one: 'tray, {{cm}} cm',
+    traysOf_other: 'trays, {{cm}} cm',
     where: 'Where it cools',
     covered: 'Covered',
     spread: 'Spread {{kg}} kg',
