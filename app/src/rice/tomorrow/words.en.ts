@@ -4,7 +4,6 @@ export const tomorrowWords = {
     title: 'Rice for {{day}}',
     about_one: '{{count}} service, margin 1 day in {{days}} short',
     about_other: '{{count}} services, margin 1 day in {{days}} short',
-    boats: 'Boats on {{day}}',
     range: 'portions, {{low}}–{{high}}',
     expected: '{{n}} portions',
     noRecord: 'No record of this service yet: say how many you expect.',
@@ -53,7 +52,6 @@ export const tomorrowWords = {
     tomorrow: 'Tomorrow',
     after: 'Day after',
     save: 'Keep it',
-    seen: 'Somebody else changed this: here is theirs.',
     onHeat: '{{name}} is on the heat',
   },
 
@@ -71,7 +69,6 @@ export const tomorrowWords = {
       rackFridge: 'rack 30 min, fridge',
       iceFridge: 'ice bath 45 min, fridge',
       blast: 'blast chiller',
-      other: 'other',
     },
     shortage: 'A missed portion costs',
     waste: 'A portion thrown away costs',
