@@ -1,11 +1,14 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { TicketList } from 'contract/ticket'
 import { LotList } from 'contract/rice'
+import { lotState } from 'core/rice/lot/lot'
 import type { RowDataPacket } from 'mysql2'
 import { v7 as newId } from 'uuid'
+import { listOpenLots } from '../rice/lots.sql'
+import { traceLot } from '../rice/trace.sql'
 import { openTestKitchen, send, type TestKitchen } from './test/testKitchen'
 import { prepareDemo } from './demo/prepareDemo'
 import { migrate } from './migrate'
@@ -42,6 +45,39 @@ describe('migrations', () => {
     const done = await Promise.all([1, 2, 3].map(() => migrate(at, url())))
     expect(done.flat()).toEqual(['0001_a.sql'])
   })
+})
+
+test('a database from before lots were events: what runs drew is said of their lots, and rice is there to fry', async () => {
+  const at = { socketPath: socketPath(), user: 'root', database: `old_${newId().replaceAll('-', '')}` }
+  const own = join(__dirname, 'migrations')
+  const before = mkdtempSync(join(tmpdir(), 'okazu-before-'))
+  copyFileSync(join(own, '0001_first_path.sql'), join(before, '0001_first_path.sql'))
+  await migrate(at, pathToFileURL(`${before}/`))
+  rmSync(before, { recursive: true })
+  const pool = openPool(at)
+  const [runId, firedAtMs] = [newId(), Date.now() - HOUR_MS]
+  await pool.query(`INSERT INTO kitchen (id, name, time_zone, locale, rule_set, tools, boat_every_min)
+                    VALUES ('k', 'K', 'UTC', 'en', 'us', '{}', 20)`)
+  await pool.query(
+    "INSERT INTO rice_lot (kitchen_id, id, name, grain, cooked_at_ms, mass_g) VALUES ('k', 'r-7', 'R-7', 'long', ?, 5000)",
+    [firedAtMs - 20 * HOUR_MS],
+  )
+  await pool.query(
+    `INSERT INTO run (kitchen_id, id, dish_id, dish_version, dish_name, station_id, lot_id, portions, rice_mass_g, planned_s,
+                      fired_at_ms, promised_at_ms, hands_free, is_unconfirmed, modifiers, allergies, ticket_numbers, score, engine)
+     VALUES ('k', ?, 'duck', 1, 'Duck', 'ring-a', 'r-7', 2, 440, 200, ?, ?, TRUE, FALSE, '[]', '[]', '[]', '{}', 'rules-1')`,
+    [runId, firedAtMs, firedAtMs],
+  )
+  expect(await migrate(at, pathToFileURL(`${own}/`))).toContain('0002_rice.sql')
+  const [lot] = await listOpenLots(pool, 'k')
+  const state = lotState(lot!, lot!.events, { timeZone: 'UTC', keepDays: null, outMin: null }, Date.now())
+  expect(lot).toMatchObject({ name: 'R-7', number: 7, events: [{ kind: 'used', runId, massG: 440 }] })
+  expect(state).toMatchObject({ stage: 'ready', massG: 4560, isUsable: true })
+  expect((await traceLot(pool, 'k', 'r-7')).runs).toMatchObject([{ runId, massG: 440 }])
+  const [kitchens] = await pool.query<RowDataPacket[]>('SELECT next_lot_number AS next FROM kitchen')
+  expect(kitchens[0]!['next']).toBe(8)
+  await pool.query(`DROP DATABASE ${at.database}`)
+  await pool.end()
 })
 
 describe('transactions', () => {
