@@ -15,7 +15,7 @@ import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatDay, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
-import { TracedRuns } from './lot/PaperSheets'
+import { TracedRuns } from './lot/sheets/PaperSheets'
 import { usePastLots } from './usePastLots'
 
 /** Lots that are over, the log for the inspector, and from a ticket back to its rice. */

@@ -6,10 +6,10 @@ import { listDishes } from '../book/dishes.sql'
 import { inTransaction } from '../db/pool'
 import { Problem } from '../http/problems'
 import { findKitchen } from '../setup/kitchen.sql'
-import { demandOf, HISTORY_DAYS, recordDemand } from './demandRecord'
+import { demandOf, HISTORY_DAYS, recordDemand } from './plan/demandRecord'
 import { findRiceHouse } from './house.sql'
-import { findPlan, listAsked, listDemand, listUnfired } from './plan.sql'
-import { forecastServices, leadS, tonightDemands } from './planDay'
+import { findPlan, listAsked, listDemand, listUnfired } from './plan/plan.sql'
+import { forecastServices, leadS, tonightDemands } from './plan/planDay'
 
 const DAY_MS = 86_400_000
 

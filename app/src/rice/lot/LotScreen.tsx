@@ -9,12 +9,12 @@ import { useLot } from '../useLots'
 import { CookingLot } from './CookingLot'
 import { CoolingLot } from './CoolingLot'
 import type { LotPage, LotSheet } from './lotPage'
-import { LabelSheet, LogSheet, TraceSheet } from './PaperSheets'
-import { PortionSheet } from './PortionSheet'
-import { ProbeSheet } from './ProbeSheet'
-import { ReadSheet } from './ReadSheet'
+import { LabelSheet, LogSheet, TraceSheet } from './sheets/PaperSheets'
+import { PortionSheet } from './sheets/PortionSheet'
+import { ProbeSheet } from './sheets/ProbeSheet'
+import { ReadSheet } from './sheets/ReadSheet'
 import { ShelfLot } from './ShelfLot'
-import { CountSheet, MoveSheet, ThrowSheet } from './sheets'
+import { CountSheet, MoveSheet, ThrowSheet } from './sheets/DialSheets'
 
 /** A lot's page: on the heat, cooling, or on the shelf. */
 export function LotScreen({ id }: { id: string }) {

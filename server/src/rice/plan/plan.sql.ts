@@ -2,7 +2,7 @@ import { DemandRow, RicePlanEdits } from 'contract/riceHouse'
 import type { Demand } from 'core/rice/plan/demand'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
-import type { Db } from '../db/pool'
+import type { Db } from '../../db/pool'
 
 const NO_EDITS: RicePlanEdits = { portions: {}, event: null }
 

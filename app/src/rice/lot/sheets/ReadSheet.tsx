@@ -1,9 +1,9 @@
-import { Sheet } from '../../ui/Sheet'
-import { formatTime } from '../../words/format'
-import { useWords } from '../../words/i18n'
-import { sayOfLot } from '../useLots'
-import type { LotPage } from './lotPage'
-import { ReadingBar } from './ReadingBar'
+import { Sheet } from '../../../ui/Sheet'
+import { formatTime } from '../../../words/format'
+import { useWords } from '../../../words/i18n'
+import { sayOfLot } from '../../useLots'
+import type { LotPage } from '../lotPage'
+import { ReadingBar } from '../ReadingBar'
 
 /** A check of a lot that is cold already. */
 export function ReadSheet({ shown, kitchen, nowMs, onClose }: LotPage & { onClose: () => void }) {

@@ -5,7 +5,7 @@ import type { RiceHouse } from 'contract/riceHouse'
 import { METHOD_FIGURES } from 'core/rice/cookMethod'
 import { loadToComeG, type LotForDay } from 'core/rice/plan/planDay'
 import { ricePlanFor, type DayRicePlan } from 'core/rice/plan/ricePlanFor'
-import { foldLot, policyOf } from './foldLot'
+import { foldLot, policyOf } from '../foldLot'
 
 /** The rice of a day as the server works it out for files: the same function that the app runs. */
 export function dayRicePlan(

@@ -1,14 +1,14 @@
 import { PROBE_FAULTS } from 'contract/rice'
 import { View } from 'react-native'
-import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Choice'
-import { Notice } from '../../ui/Notice'
-import { Sheet } from '../../ui/Sheet'
-import { useProblemSentence } from '../../ui/states'
-import { Text } from '../../ui/Text'
-import { useWords } from '../../words/i18n'
-import type { LotPage } from './lotPage'
-import { useProbe, useSetProbe } from './useProbe'
+import { Button } from '../../../ui/Button'
+import { Choice } from '../../../ui/Choice'
+import { Notice } from '../../../ui/Notice'
+import { Sheet } from '../../../ui/Sheet'
+import { useProblemSentence } from '../../../ui/states'
+import { Text } from '../../../ui/Text'
+import { useWords } from '../../../words/i18n'
+import type { LotPage } from '../lotPage'
+import { useProbe, useSetProbe } from '../useProbe'
 
 /** Puts the simulated probe into this lot, takes it out, or makes it fail. */
 export function ProbeSheet({ shown, onClose }: LotPage & { onClose: () => void }) {

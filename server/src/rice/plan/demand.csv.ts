@@ -1,7 +1,7 @@
 import { DemandRow } from 'contract/riceHouse'
 import { parse } from 'csv-parse/sync'
 import { z } from 'zod'
-import { Problem } from '../http/problems'
+import { Problem } from '../../http/problems'
 import { SLOT_MIN } from './demandRecord'
 
 const COLUMNS = ['day', 'time', 'dish', 'portions'] as const

@@ -1,8 +1,8 @@
 import { RiceHouse, RicePlanDay, Tonight } from 'contract/riceHouse'
 import { dayAfter, localDay } from 'core/time/localTime'
 import ICAL from 'ical.js'
-import { newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
-import { HOUR_MS } from '../db/test/testLots'
+import { newTicket, openTestKitchen, send, type TestKitchen } from '../../db/test/testKitchen'
+import { HOUR_MS } from '../../db/test/testLots'
 
 let kitchen: TestKitchen
 beforeAll(async () => void (kitchen = await openTestKitchen()))
