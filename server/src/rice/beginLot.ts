@@ -8,7 +8,7 @@ import { announce } from '../db/outbox'
 import { Problem } from '../http/problems'
 import { refuseFuture } from '../http/clockAhead'
 import { foldLot, policyOf } from './foldLot'
-import { findLot, insertLot, saveLotState, takeLotNumber } from './lots.sql'
+import { findLot, insertLot, lockNumbers, saveLotState, takeLotNumber } from './lots.sql'
 
 /**
  * Begins a lot: a load on the heat, or rice from elsewhere. Sent twice, it is the same lot. Rice from elsewhere must be
@@ -22,6 +22,7 @@ export async function beginLot(
   begun: NewLot,
   nowMs: number,
 ): Promise<Lot> {
+  await lockNumbers(connection, kitchen.id)
   const before = await findLot(connection, kitchen.id, begun.id)
   if (before) return before
   refuseFuture(begun.atMs, nowMs)

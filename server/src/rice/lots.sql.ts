@@ -68,6 +68,11 @@ async function withEvents(db: Db, kitchenId: string, rows: RowDataPacket[]): Pro
   return rows.map((row) => ({ ...LotHead.parse(row), events: byLot.get(String(row['id'])) ?? [] }))
 }
 
+/** Locks the kitchen's row until commit: a lot sent twice at once waits here and is then found. */
+export async function lockNumbers(connection: PoolConnection, kitchenId: string): Promise<void> {
+  await connection.execute('SELECT id FROM kitchen WHERE id = ? FOR UPDATE', [kitchenId])
+}
+
 /** The next lot number of the kitchen; its row stays locked until commit. */
 export async function takeLotNumber(connection: PoolConnection, kitchenId: string): Promise<number> {
   const [result] = await connection.execute<ResultSetHeader>(
