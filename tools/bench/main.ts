@@ -6,10 +6,10 @@ import { liveDelay } from './liveDelay'
 import { coolingModel, coolingScreen, riceReads } from './rice'
 import { report, startBenchServer } from './server'
 
-/** Every benchmark by name; each prints its figure beside its aim. */
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
 const YEAR_OF_RUNS = 34_000
 
+/** Every benchmark by name; each prints its figure beside its aim. */
 const wanted = process.argv.slice(2)
 const isWanted = (name: string) => wanted.length === 0 || wanted.includes(name)
 

@@ -13,10 +13,10 @@ import { cookDemoLoad, readings, sayOfLot, type DemoLoad, type Word } from './lo
 
 const MIN_MS = 60_000
 const HOUR_MS = 60 * MIN_MS
-const FIRST_NUMBER = 11
+/** The number of the oldest lot of the sample kitchen. */
+export const FIRST_DEMO_LOT = 11
 
 export const DEMO_POLICY = DEFAULT_POLICY
-export { FIRST_NUMBER as FIRST_DEMO_LOT }
 
 const load = (agoH: number, massG: number, more: Partial<DemoLoad> = {}): DemoLoad => ({
   agoMs: agoH * HOUR_MS,
