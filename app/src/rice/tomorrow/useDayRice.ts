@@ -1,6 +1,5 @@
 import type { RicePlanDay, Tonight } from 'contract/riceHouse'
-import { METHOD_FIGURES } from 'core/rice/cookMethod'
-import { loadToComeG, type LotForDay } from 'core/rice/plan/planDay'
+import { lotForDay } from 'core/rice/plan/planDay'
 import type { DayRicePlan, RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
@@ -30,7 +29,7 @@ export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRi
       edits: plan.edits,
       house: house.policy,
       vessels: house.vessels,
-      lots: lots.flatMap((one) => lotForDay(one, house)),
+      lots: lots.flatMap(({ lot, state }) => lotForDay(lot, state, house.vessels) ?? []),
       tonightG: (tonight?.demands ?? []).reduce((sum, one) => sum + one.massG, 0),
       timeZone: kitchen.timeZone,
       ruleSet: kitchen.ruleSet,
@@ -38,17 +37,4 @@ export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRi
     }
   }, [plan, tonight, lots, kitchen, house, minuteMs])
   return useDayPlan(asked)
-}
-
-function lotForDay({ lot, state }: ShownLot, house: RiceHouse): LotForDay[] {
-  const { id, name, load } = lot
-  const { stage, massG, useByMs, cookedAtMs } = state
-  if (stage === 'cooking' && load) {
-    const { cookMin, restMin } = METHOD_FIGURES[load.method]
-    const steamGPerMin = house.vessels.find((one) => one.id === load.vesselId)?.steamGPerMin ?? 0
-    const toComeG = loadToComeG(load, steamGPerMin, cookMin + restMin)
-    return [{ id, name, stage: 'cooling', massG: toComeG, useByMs: Infinity, cookedAtMs: Infinity }]
-  }
-  if (stage !== 'ready' && stage !== 'tempering' && stage !== 'cooling' && stage !== 'chilling') return []
-  return [{ id, name, stage, massG, useByMs: useByMs ?? 0, cookedAtMs: cookedAtMs ?? 0 }]
 }

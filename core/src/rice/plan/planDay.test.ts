@@ -1,4 +1,4 @@
-import { leftForDay, plannedDay, plannedService, type LotForDay } from './planDay'
+import { leftForDay, lotForDay, plannedDay, plannedService, type LotForDay } from './planDay'
 
 const asked = { serviceId: 'evening', forecast: { expected: 80, spread: 16 }, portionG: 220 }
 const NONE = { portions: {}, event: null }
@@ -37,4 +37,14 @@ test('tonight takes the oldest; tomorrow gets what may still be used, and never 
   expect(leftForDay(lots, 2500, 100)).toBe(6000)
   expect(leftForDay(lots, 90_000, 100)).toBe(3000)
   expect(leftForDay(lots, 0, 250)).toBe(3000)
+})
+
+test('a load on the heat counts by what it will weigh: 3000 g rice, 3600 g water, 8 g/min for 30 min', () => {
+  const state = { massG: 0, useByMs: null, cookedAtMs: null }
+  const load = { vesselId: 'v', method: 'steamer' as const, dryMassG: 3000, waterG: 3600 }
+  const lot = { id: 'a', name: 'R-1', load }
+  const vessels = [{ id: 'v', steamGPerMin: 8 }]
+  expect(lotForDay(lot, { ...state, stage: 'cooking' }, vessels)).toMatchObject({ stage: 'cooling', massG: 6360 })
+  expect(lotForDay(lot, { ...state, stage: 'refused', massG: 900 }, vessels)).toBeNull()
+  expect(lotForDay(lot, { ...state, stage: 'ready', massG: 900 }, vessels)).toMatchObject({ massG: 900 })
 })

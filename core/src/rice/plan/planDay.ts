@@ -1,4 +1,6 @@
+import { METHOD_FIGURES, type Method } from '../cookMethod'
 import { inOrderOfUse, type LotOnHand } from '../lot/allocate'
+import type { LotState } from '../lot/lotState'
 
 /** What a day is planned for, service by service. */
 export type PlannedService = { portions: number; spread: number; portionG: number }
@@ -39,7 +41,7 @@ export function plannedDay(services: readonly PlannedService[]): PlannedDay {
 }
 
 /** What a load on the heat will weigh [g], by what its vessel loses as steam. */
-export function loadToComeG(
+function loadToComeG(
   { dryMassG, waterG }: { dryMassG: number; waterG: number },
   steamGPerMin: number,
   minutes: number,
@@ -48,6 +50,24 @@ export function loadToComeG(
 }
 
 export type LotForDay = Omit<LotOnHand, 'stage'> & { stage: LotOnHand['stage'] | 'cooling' | 'chilling' }
+
+export type LoadOnHeat = { vesselId: string; method: Method; dryMassG: number; waterG: number }
+
+/** A lot as the plan counts it: a load on the heat by what it will weigh; null for what is no use to a later day. */
+export function lotForDay(
+  { id, name, load }: { id: string; name: string; load: LoadOnHeat | null },
+  { stage, massG, useByMs, cookedAtMs }: Pick<LotState, 'stage' | 'massG' | 'useByMs' | 'cookedAtMs'>,
+  vessels: readonly { id: string; steamGPerMin: number }[],
+): LotForDay | null {
+  if (stage === 'cooking' && load) {
+    const { cookMin, restMin } = METHOD_FIGURES[load.method]
+    const steamGPerMin = vessels.find((one) => one.id === load.vesselId)?.steamGPerMin ?? 0
+    const toComeG = loadToComeG(load, steamGPerMin, cookMin + restMin)
+    return { id, name, stage: 'cooling', massG: toComeG, useByMs: Infinity, cookedAtMs: Infinity }
+  }
+  if (stage !== 'ready' && stage !== 'tempering' && stage !== 'cooling' && stage !== 'chilling') return null
+  return { id, name, stage, massG, useByMs: useByMs ?? 0, cookedAtMs: cookedAtMs ?? 0 }
+}
 
 /** What is left for a later day [g] when tonight takes the oldest first: of lots that may still be used at its end. */
 export function leftForDay(lots: readonly LotForDay[], tonightG: number, dayEndMs: number): number {
