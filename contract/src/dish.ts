@@ -1,18 +1,24 @@
 import {
-  CUT_SHAPES,
   EGG_SCHOOLS,
   FOODS,
+  GARLIC_SCHOOLS,
   HEAT_SCHOOLS,
+  OIL_SCHOOLS,
+  RICE_SCHOOLS,
   ROLES,
+  SAUCE_SCHOOLS,
+  SCALINGS,
   STATES,
   STATION_KINDS,
+  WIPE_SCHOOLS,
   type Dish as CoreDish,
 } from 'core/book/dish'
-import { ALLERGENS } from 'core/book/ingredient'
 import { z } from 'zod'
-import { Name, Slug } from './ids'
+import { Cut } from './cut'
+import { InstantMs, Name, Slug } from './ids'
+import { Allergen } from './ingredient'
 
-export const Allergen = z.enum(ALLERGENS)
+export { Allergen }
 export const StationKind = z.enum(STATION_KINDS)
 
 export const Component = z.strictObject({
@@ -21,37 +27,88 @@ export const Component = z.strictObject({
   role: z.enum(ROLES),
   state: z.enum(STATES),
   food: z.enum(FOODS),
-  cut: z.strictObject({ shape: z.enum(CUT_SHAPES), sizeMm: z.number().positive().nullable() }).nullable(),
-  ratioG: z.number().positive().max(1000),
-  scaling: z.enum(['linear', 'perBatch']),
+  cut: Cut.nullable(),
+  ratioG: z.number().positive('must be above 0').max(1000, 'more than 1,000 g to 100 g of rice: check the unit'),
+  scaling: z.enum(SCALINGS),
+  filmG: z.number().min(0).max(500).exactOptional(),
+  capG: z.number().positive().max(5000).exactOptional(),
   allergens: z.array(Allergen),
   gPerML: z.number().positive().exactOptional(),
   count: z.strictObject({ size: z.string(), massG: z.number().positive() }).exactOptional(),
   ingredientId: z.string().exactOptional(),
+  recipeId: Slug.exactOptional(),
+  written: z.string().max(300).exactOptional(),
 })
 export type Component = z.infer<typeof Component>
+
+const PriceMinor = z.int('whole cents').min(-1_000_000).max(100_000_000)
 
 export const Modifier = z.strictObject({
   id: Slug,
   name: Name,
   removes: z.array(Slug),
   scales: z.array(z.strictObject({ componentId: Slug, factor: z.number().min(0).max(10) })),
+  swaps: z.array(Component).max(20).exactOptional(),
+  adds: z.array(Component).max(20).exactOptional(),
+  priceMinor: PriceMinor.exactOptional(),
 })
 
-export const Dish = z.strictObject({
+export const HouseStandard = z.strictObject({
+  name: Name,
+  lines: z
+    .array(
+      z.strictObject({
+        componentId: Slug,
+        name: Name,
+        ratioG: z.number().positive(),
+        toleranceFraction: z.number().min(0).max(1),
+      }),
+    )
+    .min(1),
+})
+
+const DishFields = z.strictObject({
   id: Slug,
   version: z.int().positive(),
   name: Name,
   shortName: Name,
   stationKind: StationKind,
-  schools: z.strictObject({ egg: z.enum(EGG_SCHOOLS), heat: z.enum(HEAT_SCHOOLS) }),
+  schools: z.strictObject({
+    egg: z.enum(EGG_SCHOOLS),
+    heat: z.enum(HEAT_SCHOOLS),
+    oil: z.enum(OIL_SCHOOLS).exactOptional(),
+    rice: z.enum(RICE_SCHOOLS).exactOptional(),
+    sauce: z.enum(SAUCE_SCHOOLS).exactOptional(),
+    garlic: z.enum(GARLIC_SCHOOLS).exactOptional(),
+    wipe: z.enum(WIPE_SCHOOLS).exactOptional(),
+  }),
   portionRiceG: z.number().positive().max(2000),
   components: z.array(Component).min(1).max(60),
-  modifiers: z.array(Modifier),
-}) satisfies z.ZodType<CoreDish>
+  modifiers: z.array(Modifier).max(60),
+  style: Slug.exactOptional(),
+  priceMinor: PriceMinor.min(0, 'a price is not negative').exactOptional(),
+  costCeilingMinor: PriceMinor.min(0, 'a price is not negative').exactOptional(),
+  standard: HouseStandard.exactOptional(),
+})
+export const Dish = DishFields satisfies z.ZodType<CoreDish>
 export type Dish = z.infer<typeof Dish>
 
+export const DishDraft = DishFields.omit({ version: true }).superRefine((dish, context) => {
+  const ids = dish.components.map((one) => one.id)
+  const twice = ids.find((id, i) => ids.indexOf(id) !== i)
+  if (twice !== undefined)
+    context.addIssue({ code: 'custom', path: ['components'], message: `two components have the id ${twice}` })
+  if (!dish.components.some((one) => one.role === 'rice'))
+    context.addIssue({ code: 'custom', path: ['components'], message: 'no component has the role rice: add one' })
+})
+export type DishDraft = z.infer<typeof DishDraft>
+
 export const DishList = z.strictObject({ dishes: z.array(Dish) })
+/** `version` is the one that the edit began from; 0 for a new dish. */
+export const PutDish = z.strictObject({ version: z.int().min(0), dish: DishDraft })
+export const DishVersions = z.strictObject({
+  versions: z.array(z.strictObject({ dish: Dish, savedAtMs: InstantMs })),
+})
 
 /** What came of a CSV: the dish, and what the ingredient table could not answer. */
 export const DishImported = z.strictObject({ dish: Dish, unknownNames: z.array(z.string()) })

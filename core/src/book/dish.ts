@@ -59,8 +59,12 @@ export type Food = (typeof FOODS)[number]
 export const CUT_SHAPES = ['whole', 'dice', 'mince', 'slice', 'shred', 'ribbon', 'strip', 'floret', 'beaten'] as const
 export type Cut = { shape: (typeof CUT_SHAPES)[number]; sizeMm: number | null }
 
-/** How an amount grows with the batch: with the rice, or so much a batch (the oil film that a wok needs). */
-export type Scaling = 'linear' | 'perBatch'
+/**
+ * How an amount grows with the batch: with the rice · so much a batch · a film for the vessel plus a share of the rice
+ * (oil) · with the rice up to a cap a batch (garnish) · in whole pieces (eggs).
+ */
+export const SCALINGS = ['linear', 'perBatch', 'film', 'capped', 'stepwise'] as const
+export type Scaling = (typeof SCALINGS)[number]
 
 /** One thing in a dish. `ratioG` is grams per 100 g of cooked rice, edible portion, in the stated state and cut. */
 export type Component = {
@@ -72,26 +76,66 @@ export type Component = {
   cut: Cut | null
   ratioG: number
   scaling: Scaling
+  /** Grams a batch besides the share of the rice; only for `film`. */
+  filmG?: number
+  /** At most so many grams a batch; only for `capped`. */
+  capG?: number
   allergens: readonly Allergen[]
   /** Density in this form [g/mL]; absent where it was never weighed. */
   gPerML?: number
   count?: CountSize
   /** The row of the ingredient table that density, counts and allergens come from. */
   ingredientId?: string
+  /** The sub-recipe that it is made by, instead of a row of the ingredient table. */
+  recipeId?: string
+  /** The line as somebody wrote it: "1½ tbsp light soy". */
+  written?: string
 }
 
 export const EGG_SCHOOLS = ['firstOut', 'well', 'onTop', 'none'] as const
 export type EggSchool = (typeof EGG_SCHOOLS)[number]
 export const HEAT_SCHOOLS = ['mediumThenHigh', 'full'] as const
 export type HeatSchool = (typeof HEAT_SCHOOLS)[number]
-export type Schools = { egg: EggSchool; heat: HeatSchool }
+/** How much oil this house fries with. */
+export const OIL_SCHOOLS = ['lean', 'usual', 'rich'] as const
+/** Tossed throughout, or left alone once for a crust. */
+export const RICE_SCHOOLS = ['tossed', 'crust'] as const
+/** Sauce on the bare metal, or off the heat. */
+export const SAUCE_SCHOOLS = ['onMetal', 'offHeat'] as const
+/** Garlic before the rice, or raw at the very end. */
+export const GARLIC_SCHOOLS = ['early', 'atEnd'] as const
+/** Whether the vessel is wiped once something was taken out. */
+export const WIPE_SCHOOLS = ['never', 'afterOut'] as const
+export type Schools = {
+  egg: EggSchool
+  heat: HeatSchool
+  oil?: (typeof OIL_SCHOOLS)[number]
+  rice?: (typeof RICE_SCHOOLS)[number]
+  sauce?: (typeof SAUCE_SCHOOLS)[number]
+  garlic?: (typeof GARLIC_SCHOOLS)[number]
+  wipe?: (typeof WIPE_SCHOOLS)[number]
+}
 
-/** A written variation: what it takes out or multiplies. What it takes out, an allergy may also take out. */
+/**
+ * A written variation: what it takes out, multiplies, puts in place of another component or adds. What it takes out, an
+ * allergy may also take out.
+ */
 export type Modifier = {
   id: string
   name: string
   removes: readonly string[]
   scales: readonly { componentId: string; factor: number }[]
+  /** The component that stands in has the id of the one it replaces. */
+  swaps?: readonly Component[]
+  adds?: readonly Component[]
+  /** What the guest pays more or less, in the smallest unit of the currency. */
+  priceMinor?: number
+}
+
+/** A dish name bound to written amounts: who cooks something else may not call it so. Grams per 100 g of rice. */
+export type HouseStandard = {
+  name: string
+  lines: readonly { componentId: string; name: string; ratioG: number; toleranceFraction: number }[]
 }
 
 export const STATION_KINDS = ['wok', 'griddle'] as const
@@ -109,4 +153,10 @@ export type Dish = {
   portionRiceG: number
   components: readonly Component[]
   modifiers: readonly Modifier[]
+  /** The style whose bands its balance is judged by. */
+  style?: string
+  /** What a portion sells at and may cost, in the smallest unit of the currency. */
+  priceMinor?: number
+  costCeilingMinor?: number
+  standard?: HouseStandard
 }

@@ -1,22 +1,44 @@
 import type { MeasuredIngredient } from '../measure/ingredient'
 
-/**
- * An ingredient in a state, per 100 g edible. Sources and confidence stand in the row; allergens are codes of
- * `ALLERGENS`, conservative for usual recipes, and say nothing of traces.
- */
-export type Ingredient = MeasuredIngredient & {
-  id: string
-  aliases: readonly string[]
-  /** `role` or `role:group`, such as `protein:poultry`. */
-  role: string
-  state: string
+/** What a diet asks of an ingredient: `vegan` and `vegetarian` are fit for it, `alcohol` and `pork` are in it. */
+export const TRAITS = ['vegan', 'vegetarian', 'alcohol', 'pork'] as const
+export type Trait = (typeof TRAITS)[number]
+
+/** What 100 g of the edible portion hold. */
+export type Composition = {
   waterG: number
+  proteinG: number
   fatG: number
+  carbohydrateG: number
   sugarsG: number
+  fibreG: number
+  alcoholG: number
   sodiumMg: number
+  energyKJ: number
+  /** 0–5, house judgement, as chilli heat and darkening are. */
+  acid: number
+  chilliHeat: number
+  colourLoad: number
+  /** Share of the mass that enters the wok as free water [g/g]. */
   freeLiquidFraction: number
-  allergens: readonly Allergen[]
 }
+
+/**
+ * An ingredient in a state. Sources and confidence stand in the row; allergens are codes of `ALLERGENS`, conservative for
+ * usual recipes, and say nothing of traces.
+ */
+export type Ingredient = MeasuredIngredient &
+  Composition & {
+    id: string
+    aliases: readonly string[]
+    /** `role` or `role:group`, such as `protein:poultry`. */
+    role: string
+    state: string
+    /** Of what is bought, so much is eaten [g/g]. */
+    ediblePortion: number
+    allergens: readonly Allergen[]
+    diets: readonly Trait[]
+  }
 
 /** The 14 of Regulation (EU) 1169/2011, Annex II; they contain the nine that US law names. */
 export const ALLERGENS = [

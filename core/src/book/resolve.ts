@@ -95,7 +95,8 @@ const FOOD_BY_ROLE: Readonly<Record<Role, Food>> = {
   garnish: 'herb',
 }
 
-function foodOf(role: Role, ingredient: Ingredient | null): Food {
+/** The class at the wok that a role and a row of the table give a component. */
+export function foodOf(role: Role, ingredient: Ingredient | null): Food {
   if (!ingredient || role === 'rice' || role === 'egg') return FOOD_BY_ROLE[role]
   if (ingredient.id.includes('mince')) return 'mince'
   return FOOD_BY_ID[ingredient.id] ?? FOOD_BY_GROUP[ingredient.role] ?? FOOD_BY_ROLE[role]

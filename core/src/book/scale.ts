@@ -9,12 +9,24 @@ const SALTY_ROLES: readonly Role[] = ['drySeasoning', 'liquidSeasoning', 'paste'
 const POURED_ROLES: readonly Role[] = ['liquidSeasoning', 'fat', 'egg', 'paste']
 
 /**
- * Mass [g] of a component in a batch of `riceMassG` cooked rice: its ratio per 100 g of rice, or, for what scales per
- * batch, its ratio against the dish's own portion whatever the batch.
+ * Mass [g] of a component in a batch of `riceMassG` cooked rice, by its law: its ratio per 100 g of rice; its ratio against
+ * the dish's own portion whatever the batch; a film plus its ratio; its ratio up to a cap; or whole pieces, at least one.
  */
 export function componentMassG(component: Component, riceMassG: number, portionRiceG: number): number {
-  const baseG = component.scaling === 'perBatch' ? portionRiceG : riceMassG
-  return (component.ratioG * baseG) / 100
+  const { ratioG, scaling, filmG = 0, capG = Infinity, count } = component
+  const linearG = (ratioG * riceMassG) / 100
+  switch (scaling) {
+    case 'linear':
+      return linearG
+    case 'perBatch':
+      return (ratioG * portionRiceG) / 100
+    case 'film':
+      return filmG + linearG
+    case 'capped':
+      return Math.min(linearG, capG)
+    case 'stepwise':
+      return count ? Math.max(1, Math.round(linearG / count.massG)) * count.massG : linearG
+  }
 }
 
 /** What a batch takes of every component: grams and the kitchen's own measure. */

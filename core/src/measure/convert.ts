@@ -1,6 +1,7 @@
 import { densityOf, type CountSize, type MeasuredIngredient } from './ingredient'
 import {
   isMassUnit,
+  isMetricVolume,
   MASS_UNIT_G,
   readUnit,
   VOLUME_UNIT_ML,
@@ -106,7 +107,7 @@ function countSize(ingredient: MeasuredIngredient | undefined, word: string): Co
 
 function named(conversion: Conversion, field: 'from' | 'to'): string {
   const unit = readUnit(conversion[field])
-  if (unit === null || isMassUnit(unit) || unit === 'mL' || unit === 'L') return unit ?? conversion[field]
+  if (unit === null || isMassUnit(unit) || isMetricVolume(unit)) return unit ?? conversion[field]
   return `${unit} (${field === 'from' ? conversion.system : conversion.toSystem})`
 }
 
@@ -118,11 +119,11 @@ function unknownUnit(word: string, { ingredient, vessels = [] }: Conversion): st
   const counts = ingredient?.countSizes.map((one) => one.size) ?? []
   const own = [...vessels.map((one) => one.name), ...counts]
   const also = own.length > 0 ? `, or ${own.join(', ')}` : ''
-  return `unknown unit "${word}": use mg, g, kg, oz, lb, mL, L, tsp, tbsp, cup, fl oz, pint, quart, gallon, gō${also}`
+  return `unknown unit "${word}": use mg, g, kg, oz, lb, mL, cL, dL, L, tsp, tbsp, cup, fl oz, pint, quart, gallon, gō${also}`
 }
 
 function notInSystem(unit: VolumeUnit, system: MeasureSystem): string {
-  const known = ['mL', 'L', ...Object.keys(VOLUME_UNIT_ML[system])].join(', ')
+  const known = ['mL', 'cL', 'dL', 'L', ...Object.keys(VOLUME_UNIT_ML[system])].join(', ')
   return `the ${system} system has no ${unit}: use ${known}, or name another system`
 }
 

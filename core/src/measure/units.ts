@@ -3,7 +3,20 @@ export const MEASURE_SYSTEMS = ['us', 'us-label', 'metric', 'au', 'jp', 'uk', 'r
 export type MeasureSystem = (typeof MEASURE_SYSTEMS)[number]
 
 export const MASS_UNITS = ['mg', 'g', 'kg', 'oz', 'lb'] as const
-export const VOLUME_UNITS = ['mL', 'L', 'tsp', 'tbsp', 'cup', 'fl oz', 'pint', 'quart', 'gallon', 'gō'] as const
+export const VOLUME_UNITS = [
+  'mL',
+  'cL',
+  'dL',
+  'L',
+  'tsp',
+  'tbsp',
+  'cup',
+  'fl oz',
+  'pint',
+  'quart',
+  'gallon',
+  'gō',
+] as const
 export type MassUnit = (typeof MASS_UNITS)[number]
 export type VolumeUnit = (typeof VOLUME_UNITS)[number]
 
@@ -62,9 +75,12 @@ export const VOLUME_UNIT_ML: Readonly<Record<MeasureSystem, VolumeTable>> = {
 const SPELLINGS: Readonly<Record<string, MassUnit | VolumeUnit>> = {
   mg: 'mg',
   g: 'g',
+  gr: 'g',
+  gms: 'g',
   gram: 'g',
   grams: 'g',
   kg: 'kg',
+  kgs: 'kg',
   kilo: 'kg',
   kilos: 'kg',
   kilogram: 'kg',
@@ -81,19 +97,34 @@ const SPELLINGS: Readonly<Record<string, MassUnit | VolumeUnit>> = {
   millilitres: 'mL',
   milliliter: 'mL',
   milliliters: 'mL',
+  cc: 'mL',
+  cl: 'cL',
+  centilitre: 'cL',
+  centilitres: 'cL',
+  dl: 'dL',
+  decilitre: 'dL',
+  decilitres: 'dL',
   l: 'L',
   litre: 'L',
   litres: 'L',
   liter: 'L',
   liters: 'L',
   tsp: 'tsp',
+  tsps: 'tsp',
+  teaspoonful: 'tsp',
   teaspoon: 'tsp',
   teaspoons: 'tsp',
   tbsp: 'tbsp',
+  tbsps: 'tbsp',
+  tbs: 'tbsp',
+  tblsp: 'tbsp',
+  tablespoonful: 'tbsp',
+  tablespoonfuls: 'tbsp',
   tablespoon: 'tbsp',
   tablespoons: 'tbsp',
   cup: 'cup',
   cups: 'cup',
+  cupful: 'cup',
   'fl oz': 'fl oz',
   floz: 'fl oz',
   'fluid ounce': 'fl oz',
@@ -120,9 +151,15 @@ export function isMassUnit(unit: MassUnit | VolumeUnit): unit is MassUnit {
   return unit in MASS_UNIT_G
 }
 
-/** Millilitres in one unit of the system, or null where the system does not define it. mL and L are in every system. */
+/** Millilitres in one unit of the system, or null where the system does not define it. mL, cL, dL and L are in every system. */
 export function volumeUnitML(unit: VolumeUnit, system: MeasureSystem): number | null {
   if (unit === 'mL') return 1
+  if (unit === 'cL') return 10
+  if (unit === 'dL') return 100
   if (unit === 'L') return 1000
   return VOLUME_UNIT_ML[system][unit] ?? null
 }
+
+/** Whether a unit of volume is the same in every system. */
+export const isMetricVolume = (unit: VolumeUnit): boolean =>
+  unit === 'mL' || unit === 'cL' || unit === 'dL' || unit === 'L'

@@ -6,7 +6,7 @@ import { leavesVessel, massOf, oil, whole, type Draft, type Kitchen } from './st
 
 /** Aromatics, pastes and vegetables: slow ones first, what burns soon right before the rice, what is ready last. */
 export function baseSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
-  const heat = SCHOOL_HEAT[kitchen.heatSchool].base
+  const heat = SCHOOL_HEAT[kitchen.schools.heat].base
   const share = leavesVessel(placed, egg) ? 1 - FIRST_OIL_SHARE : 1
   const base = (components: readonly Component[], cue: Cue, reason: Reason, cautions: readonly Caution[]): Draft[] =>
     components.length === 0
@@ -39,16 +39,17 @@ function baseNeedS({ food, state, role }: Component): number {
 
 /** Rice on full flame, dry seasoning, and the egg of the school *well*. */
 export function riceSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
-  const heat = SCHOOL_HEAT[kitchen.heatSchool]
+  const heat = SCHOOL_HEAT[kitchen.schools.heat]
+  const hasCrust = kitchen.schools.rice === 'crust'
   const riceS = HOUSE_S.riceBase + HOUSE_S.ricePerG * Math.max(0, kitchen.riceMassG - RICE_BASE_G)
   const steps: Draft[] = [
     {
       action: 'riceIn',
-      durationS: Math.min(HOUSE_MAX_S.rice, riceS),
+      durationS: Math.min(HOUSE_MAX_S.rice, riceS + (hasCrust ? HOUSE_S.riceCrust : 0)),
       heat: heat.rice,
       entries: whole(kitchen, placed.rice, 'in'),
-      cue: 'grainsJump',
-      reason: 'riceNeedsDryHeat',
+      cue: hasCrust ? 'crustForms' : 'grainsJump',
+      reason: hasCrust ? 'crustLeftAlone' : 'riceNeedsDryHeat',
       cautions: kitchen.stationKind === 'wok' ? ['heavyWok'] : [],
     },
   ]

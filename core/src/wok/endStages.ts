@@ -6,7 +6,7 @@ import { whole, type Draft, type Kitchen } from './stageParts'
 
 /** Sauce on the metal, leaves, an egg on top, and what was set aside back in. */
 export function lateSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
-  const heat = SCHOOL_HEAT[kitchen.heatSchool]
+  const heat = SCHOOL_HEAT[kitchen.schools.heat]
   const back = [...(egg === 'firstOut' ? placed.egg : []), ...placed.rawProtein]
   const late = (
     action: Step['action'],
@@ -33,7 +33,12 @@ export function lateSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Dra
         ]
       : []
   return [
-    ...late('sauceIn', HOUSE_S.liquidSeasoning, placed.sauce, { cue: 'sizzlesDry', reason: 'sauceCaramelisesOnMetal' }),
+    ...(kitchen.schools.sauce === 'offHeat'
+      ? []
+      : late('sauceIn', HOUSE_S.liquidSeasoning, placed.sauce, {
+          cue: 'sizzlesDry',
+          reason: 'sauceCaramelisesOnMetal',
+        })),
     ...late('leavesIn', HOUSE_S.leaf, placed.leaf, { cue: 'wilted', reason: 'leavesWiltLast' }),
     ...onTop,
     ...(back.length === 0
@@ -58,7 +63,7 @@ export function finishSteps(placed: Placed, kitchen: Kitchen): Draft[] {
     {
       action: 'hotCheck',
       durationS: HOUSE_S.hotCheck,
-      heat: SCHOOL_HEAT[kitchen.heatSchool].return,
+      heat: SCHOOL_HEAT[kitchen.schools.heat].return,
       entries: [],
       cue: 'steamingThrough',
       reason: 'riceMustBeHot',
@@ -66,6 +71,17 @@ export function finishSteps(placed: Placed, kitchen: Kitchen): Draft[] {
       check: kitchen.limit('rice'),
     },
   ]
+  if (kitchen.schools.sauce === 'offHeat' && placed.sauce.length > 0) {
+    steps.push({
+      action: 'sauceIn',
+      durationS: HOUSE_S.finish,
+      heat: 'off',
+      entries: whole(kitchen, placed.sauce, 'in'),
+      cue: 'tossedThrough',
+      reason: 'sauceOffHeatStaysBright',
+      cautions: [],
+    })
+  }
   if (placed.finish.length > 0) {
     steps.push({
       action: 'finishOff',

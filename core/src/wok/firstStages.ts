@@ -2,7 +2,7 @@ import type { Component, EggSchool, Food } from '../book/dish'
 import type { CheckedFood } from '../safety/limits'
 import { CUT_FACTOR_RANGE, FIRST_OIL_SHARE, HOUSE_MAX_S, HOUSE_S, RAW_PROTEIN_S, SCHOOL_HEAT } from './houseFigures'
 import type { Placed } from './place'
-import { massOf, oil, whole, type Draft, type Kitchen } from './stageParts'
+import { leavesVessel, massOf, oil, whole, type Draft, type Kitchen } from './stageParts'
 
 /** The dry vessel comes up to heat. */
 export function preheat({ stationKind }: Kitchen): Draft {
@@ -21,7 +21,7 @@ export function preheat({ stationKind }: Kitchen): Draft {
 /** Egg by the school *first, out*: set alone, then set aside. */
 export function eggSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
   if (egg !== 'firstOut') return []
-  const heat = SCHOOL_HEAT[kitchen.heatSchool].egg
+  const heat = SCHOOL_HEAT[kitchen.schools.heat].egg
   const massG = massOf(kitchen, placed.egg)
   return [
     ...oil(placed, kitchen, FIRST_OIL_SHARE, heat),
@@ -47,9 +47,25 @@ export function eggSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draf
   ]
 }
 
+/** A damp cloth once something was taken out, where the house wipes. */
+export function wipeStep(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+  if (kitchen.schools.wipe !== 'afterOut' || !leavesVessel(placed, egg)) return []
+  return [
+    {
+      action: 'wipe',
+      durationS: HOUSE_S.wipe,
+      heat: 'medium',
+      entries: [],
+      cue: 'metalClean',
+      reason: 'wipedSoItDoesNotBurn',
+      cautions: ['steamWhenWiped'],
+    },
+  ]
+}
+
 /** Each raw protein alone, checked, and out. */
 export function ownSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
-  const heat = SCHOOL_HEAT[kitchen.heatSchool].own
+  const heat = SCHOOL_HEAT[kitchen.schools.heat].own
   const firstOil = egg === 'firstOut' ? [] : oil(placed, kitchen, FIRST_OIL_SHARE, heat)
   const own = placed.rawProtein.flatMap((component): Draft[] => [
     {

@@ -1,4 +1,4 @@
-import type { Component, Food } from '../book/dish'
+import type { Component, Food, Schools } from '../book/dish'
 import { BASE_S } from './houseFigures'
 
 /** The components of a batch by where they stand in the run. Every component stands in exactly one list. */
@@ -27,7 +27,7 @@ const QUICK_FOODS: readonly Food[] = ['garlic', 'ginger', 'herb']
 const SLOW_FROM_S = 40
 
 /** Sorts components into the places of a run; the order within a place does not depend on the order of the list. */
-export function placeComponents(components: readonly Component[]): Placed {
+export function placeComponents(components: readonly Component[], garlic: Schools['garlic'] = 'early'): Placed {
   const placed: Placed = {
     egg: [],
     oil: [],
@@ -45,7 +45,7 @@ export function placeComponents(components: readonly Component[]): Placed {
     garnish: [],
   }
   const inOrder = [...components].sort((a, b) => compareText(a.id, b.id))
-  for (const component of inOrder) placed[placeOf(component)].push(component)
+  for (const component of inOrder) placed[placeOf(component, garlic)].push(component)
   placed.slow.sort((a, b) => needS(b) - needS(a) || compareText(a.id, b.id))
   placed.crisp.sort((a, b) => needS(b) - needS(a) || compareText(a.id, b.id))
   return placed
@@ -56,7 +56,7 @@ export function isRawProtein({ role, state, food }: Component): boolean {
   return role === 'protein' && RAW_STATES.includes(state) && RAW_FOODS.includes(food)
 }
 
-function placeOf(component: Component): Place {
+function placeOf(component: Component, garlic: Schools['garlic']): Place {
   const { role, food, state } = component
   switch (role) {
     case 'rice':
@@ -78,6 +78,7 @@ function placeOf(component: Component): Place {
     case 'protein':
       return isRawProtein(component) ? 'rawProtein' : 'ready'
     case 'aromatic':
+      if (food === 'garlic' && garlic === 'atEnd') return 'finish'
       return QUICK_FOODS.includes(food) ? 'quick' : needS(component) >= SLOW_FROM_S ? 'slow' : 'quick'
     case 'vegetable':
       return vegetablePlace(component)

@@ -6,7 +6,7 @@ import { placeComponents, type Placed } from './place'
 import type { Entry, Score, Step } from './score'
 import { baseSteps, riceSteps } from './baseStages'
 import { finishSteps, lateSteps } from './endStages'
-import { eggSteps, ownSteps, preheat } from './firstStages'
+import { eggSteps, ownSteps, preheat, wipeStep } from './firstStages'
 import type { Draft, Kitchen } from './stageParts'
 
 export type SequenceInput = {
@@ -41,11 +41,11 @@ export function sequence(input: SequenceInput): SequenceResult {
       motion,
     }),
     limit: (food) => ({ food, limit: COOK_LIMITS[ruleSet][food] }),
-    heatSchool: dish.schools.heat,
+    schools: dish.schools,
     stationKind: dish.stationKind,
     riceMassG,
   }
-  const placed = placeComponents(components)
+  const placed = placeComponents(components, dish.schools.garlic)
   const egg: EggSchool = placed.egg.length > 0 ? dish.schools.egg : 'none'
   return { kind: 'score', score: scoreOf(draftSteps(placed, egg, kitchen), riceMassG) }
 }
@@ -55,6 +55,7 @@ function draftSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
     preheat(kitchen),
     ...eggSteps(placed, egg, kitchen),
     ...ownSteps(placed, egg, kitchen),
+    ...wipeStep(placed, egg, kitchen),
     ...baseSteps(placed, egg, kitchen),
     ...riceSteps(placed, egg, kitchen),
     ...lateSteps(placed, egg, kitchen),

@@ -1,4 +1,4 @@
-import type { Component, EggSchool, HeatSchool, StationKind } from '../book/dish'
+import type { Component, EggSchool, Schools, StationKind } from '../book/dish'
 import type { CheckedFood } from '../safety/limits'
 import { HOUSE_S } from './houseFigures'
 import type { Placed } from './place'
@@ -9,7 +9,7 @@ export type Kitchen = {
   massG: (component: Component) => number
   amount: (component: Component, share: number, motion: Entry['motion']) => Entry
   limit: (food: CheckedFood) => SafetyCheck
-  heatSchool: HeatSchool
+  schools: Schools
   stationKind: StationKind
   riceMassG: number
 }

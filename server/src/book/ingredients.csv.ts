@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import type { Allergen, Ingredient } from 'core/book/ingredient'
+import { TRAITS, type Allergen, type Ingredient } from 'core/book/ingredient'
 import { parse } from 'csv-parse/sync'
 import { z } from 'zod'
 
@@ -35,13 +35,23 @@ const Row = z
     role: z.string(),
     state: z.string(),
     waterG: number,
+    proteinG: number,
     fatG: number,
+    carbohydrateG: number,
     sugarsG: number,
+    fibreG: number,
+    alcoholG: number,
     sodiumMg: number,
+    energyKJ: number,
+    acid: number,
+    chilliHeat: number,
+    colourLoad: number,
     freeLiquidFraction: number,
+    ediblePortion: number,
     densities: pairs,
     countSizes: pairs,
     allergensEu: list,
+    diets: list.pipe(z.array(z.enum(TRAITS))),
     source: z.string(),
     confidence: z.enum(['high', 'medium', 'low']),
   })

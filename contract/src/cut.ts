@@ -1,0 +1,4 @@
+import { CUT_SHAPES } from 'core/book/dish'
+import { z } from 'zod'
+
+export const Cut = z.strictObject({ shape: z.enum(CUT_SHAPES), sizeMm: z.number().positive().max(300).nullable() })

@@ -1,0 +1,110 @@
+import { densityOf, type MeasuredIngredient } from './ingredient'
+import { VOLUME_UNIT_ML, volumeUnitML, type MeasureSystem, type VolumeUnit } from './units'
+
+/** What kind of thing is measured: each has densities that can be, and others that cannot [g/mL]. Common practice. */
+export const DENSITY_BAND_G_PER_ML = {
+  oil: { least: 0.85, most: 0.95 },
+  syrup: { least: 1.25, most: 1.45 },
+  other: { least: 0.1, most: 1.6 },
+} as const
+export type DensityKind = keyof typeof DENSITY_BAND_G_PER_ML
+
+/** Further from the known density than this is worth a question. */
+export const DENSITY_DOUBT_FRACTION = 0.25
+
+export type TwoMeasures = {
+  massG: number
+  volume: { value: number; unit: VolumeUnit }
+  system: MeasureSystem
+  kind: DensityKind
+  /** Where it is known, the repairs are judged by its density in this form. */
+  ingredient?: MeasuredIngredient
+  form?: string
+}
+
+/** A way to mend a line: what would have to be meant, the mass that then holds, and the density that follows [g/mL]. */
+export type Repair = {
+  kind: 'system' | 'digit' | 'unit' | 'by-volume' | 'by-mass' | 'each' | 'range' | 'count'
+  message: string
+  massG: number
+  gPerML: number | null
+}
+
+export type PlausibleResult =
+  { kind: 'plausible'; gPerML: number } | { kind: 'doubtful'; gPerML: number; message: string; repairs: Repair[] }
+
+const UNITS_TO_TRY: readonly VolumeUnit[] = ['mL', 'tsp', 'tbsp', 'fl oz', 'cup', 'pint', 'quart', 'L']
+const SLIPS = [0.1, 10] as const
+
+/**
+ * Whether a mass and a volume of one thing agree: the density that they imply must be possible for its kind and within a
+ * quarter of the known one. Where it is not, the likely repairs (wrong unit, slipped digit, wrong system), each with the
+ * mass it gives, the most likely first; then what each measure says alone.
+ */
+export function judgeTwoMeasures(asked: TwoMeasures): PlausibleResult {
+  const unitML = volumeUnitML(asked.volume.unit, asked.system)
+  if (unitML === null || !(asked.massG > 0) || !(asked.volume.value > 0))
+    throw new RangeError(`nothing to compare in ${asked.massG} g and ${asked.volume.value} ${asked.volume.unit}`)
+  const volumeML = unitML * asked.volume.value
+  const gPerML = asked.massG / volumeML
+  const known = asked.ingredient ? densityOf(asked.ingredient, asked.form) : null
+  const band = DENSITY_BAND_G_PER_ML[asked.kind]
+  const isPossible = gPerML >= band.least && gPerML <= band.most
+  const offFraction = known ? gPerML / known.gPerML - 1 : 0
+  if (isPossible && Math.abs(offFraction) <= DENSITY_DOUBT_FRACTION) return { kind: 'plausible', gPerML }
+  const wanted = known?.gPerML ?? Math.sqrt(band.least * band.most)
+  const message = known
+    ? `that would weigh ${round(gPerML)} g/mL; ${asked.ingredient?.name ?? 'it'} weighs ${round(known.gPerML)} (${known.form})`
+    : `that would weigh ${round(gPerML)} g/mL; possible is ${band.least} to ${band.most}`
+  return { kind: 'doubtful', gPerML, message, repairs: repairs(asked, volumeML, wanted, known !== null) }
+}
+
+function repairs(asked: TwoMeasures, volumeML: number, wanted: number, isKnown: boolean): Repair[] {
+  const { massG, volume, system } = asked
+  const farness = ({ gPerML }: { gPerML: number | null }) => Math.abs(Math.log((gPerML ?? wanted) / wanted))
+  const closest = (choices: Repair[]) => [...choices].sort((a, b) => farness(a) - farness(b)).slice(0, 1)
+  const otherUnit = closest(
+    UNITS_TO_TRY.flatMap((unit) => {
+      const unitML = volumeUnitML(unit, system)
+      if (unitML === null || unit === volume.unit) return []
+      const gPerML = massG / (unitML * volume.value)
+      return [{ kind: 'unit', message: `${volume.value} ${unit}, not ${volume.unit}`, massG, gPerML }]
+    }),
+  )
+  const slipped = closest(
+    SLIPS.map((slip) => ({
+      kind: 'digit',
+      message: `${round(massG * slip)} g, a slipped digit`,
+      massG: massG * slip,
+      gPerML: (massG * slip) / volumeML,
+    })),
+  )
+  const otherSystem = closest(
+    Object.entries(VOLUME_UNIT_ML).flatMap(([name, table]) => {
+      const unitML = table[volume.unit]
+      if (unitML === undefined || name === system) return []
+      const gPerML = massG / (unitML * volume.value)
+      return [{ kind: 'system', message: `${volume.value} ${volume.unit} of the ${name} system`, massG, gPerML }]
+    }),
+  )
+  const byVolume: Repair[] = isKnown
+    ? [
+        {
+          kind: 'by-volume',
+          message: `only ${volume.value} ${volume.unit} holds`,
+          massG: wanted * volumeML,
+          gPerML: wanted,
+        },
+      ]
+    : []
+  const likely = [...otherUnit, ...slipped, ...otherSystem].sort((a, b) => farness(a) - farness(b))
+  return [...likely, ...byVolume, { kind: 'by-mass', message: `only ${round(massG)} g holds`, massG, gPerML: null }]
+}
+
+const round = (value: number) => Number(value.toPrecision(3))
+
+/** The kind of density that a thing of this role and name can have. */
+export function densityKindOf(role: string, name: string): DensityKind {
+  if (/^(fat:oil|finish:oil)/.test(role)) return 'oil'
+  return /honey|syrup|molasses|treacle/i.test(name) ? 'syrup' : 'other'
+}

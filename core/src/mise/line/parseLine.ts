@@ -1,0 +1,103 @@
+import type { MeasureSystem } from '../../measure/units'
+import { headingOf, plainText, withoutBullet } from './lineText'
+import { readAmount, type Amount, type Measure } from './readAmount'
+import { splitRest } from './splitRest'
+
+/**
+ * A line of a dish as it was understood. Nothing of the text is dropped: what is no amount is the ingredient or its prep.
+ * `quantity` is null where nothing is measured ("salt to taste", "up to 1 tbsp": then only `quantityMax`).
+ */
+export type ParsedLine = {
+  kind: 'ingredient' | 'heading' | 'blank'
+  text: string
+  quantity: number | null
+  quantityMax: number | null
+  unit: string | null
+  size: string | null
+  ingredient: string
+  prep: string | null
+  /** Other measures of the same amount that the line gives. */
+  also: Measure[]
+  each: Measure | null
+  isApproximate: boolean
+}
+
+const PART_OF = /^(juice|zest|rind|peel|leaves|seeds)\s+(?:of|from)\s+/i
+/** Where a number could begin inside a line. */
+const NUMBER_START = /(?:^|[\s,:–—(-])(?=[\d¼½¾⅓⅔⅛⅜⅝⅞~]|about |approx)/gi
+
+/** Reads one line as a kitchen writes it (grammar: docs/ingredient-lines.md). Takes about 10 µs. */
+export function parseLine(text: string, system: MeasureSystem): ParsedLine {
+  const plain = plainText(text)
+  const bare = withoutBullet(plain)
+  const line: ParsedLine = {
+    kind: 'ingredient',
+    text,
+    quantity: null,
+    quantityMax: null,
+    unit: null,
+    size: null,
+    ingredient: '',
+    prep: null,
+    also: [],
+    each: null,
+    isApproximate: false,
+  }
+  if (bare === '') return { ...line, kind: 'blank' }
+  const heading = headingOf(bare, bare !== plain)
+  if (heading !== null) return { ...line, kind: 'heading', ingredient: heading }
+  return readWhole(line, bare, system)
+}
+
+function readWhole(line: ParsedLine, bare: string, system: MeasureSystem): ParsedLine {
+  const part = PART_OF.exec(bare)
+  const from = part ? part[0].length : 0
+  const lead = part?.[1] ? [part[1].toLowerCase()] : []
+  const front = readAmount(bare, from, system)
+  if (front && (isSeparated(bare, front.end) || front.unit !== null)) {
+    return filled(line, front, lead, bare.slice(front.end))
+  }
+  const trailing = trailingAmount(bare, system)
+  if (trailing) return filled(line, trailing.amount, lead, trailing.before)
+  return filled(line, null, lead, bare)
+}
+
+/** A number that runs on into letters ("7up") is part of a name. */
+const isSeparated = (text: string, end: number) =>
+  !/[a-z0-9]/i.test(text[end] ?? '') || /[\s.]/.test(text[end - 1] ?? '')
+
+/** The amount that ends a line: "soy sauce 2 tbsp", "Egg: 2 large". */
+function trailingAmount(bare: string, system: MeasureSystem): { amount: Amount; before: string } | null {
+  NUMBER_START.lastIndex = 0
+  for (let found = NUMBER_START.exec(bare); found; found = NUMBER_START.exec(bare)) {
+    const at = found.index + found[0].length
+    if (at === 0) {
+      NUMBER_START.lastIndex = Math.max(1, NUMBER_START.lastIndex)
+      continue
+    }
+    const amount = readAmount(bare, at, system)
+    const rest = amount ? bare.slice(amount.end).trim() : null
+    if (amount && rest !== null && /^(?:,.*|\(.*\)|\.)?$/.test(rest) && /[a-z]/i.test(bare.slice(0, found.index))) {
+      return { amount, before: `${bare.slice(0, found.index)}${rest.replace(/^\.$/, '')}` }
+    }
+    if (NUMBER_START.lastIndex <= found.index) NUMBER_START.lastIndex = found.index + 1
+  }
+  return null
+}
+
+function filled(line: ParsedLine, amount: Amount | null, lead: readonly string[], restText: string): ParsedLine {
+  const rest = splitRest(restText)
+  const prep = [...lead, ...(amount?.manner ?? []), ...rest.prep].filter((words) => words !== '')
+  return {
+    ...line,
+    quantity: amount?.value ?? null,
+    quantityMax: amount?.most ?? null,
+    unit: amount?.unit ?? null,
+    size: amount?.size ?? null,
+    ingredient: rest.ingredient,
+    prep: prep.length > 0 ? prep.join(', ') : null,
+    also: [...(amount?.also ?? []), ...rest.also],
+    each: amount?.each ?? null,
+    isApproximate: amount?.isApproximate ?? false,
+  }
+}

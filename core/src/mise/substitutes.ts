@@ -1,0 +1,85 @@
+import type { Component } from '../book/dish'
+import type { Ingredient, Trait } from '../book/ingredient'
+import { foodOf } from '../book/resolve'
+import { SALT_PER_SODIUM, usualRole } from './balance/balance'
+
+/** Something that can stand in at the same step: same role and class at the wok, cut the same. */
+export type Substitute = {
+  ingredient: Ingredient
+  component: Component
+  /** What it does to the dish per 100 g of rice. */
+  saltG: number
+  energyKJ: number
+  brings: readonly string[]
+  closeness: number
+}
+
+const STATE_CLASS: Readonly<Record<string, string>> = {
+  raw: 'raw',
+  marinated: 'raw',
+  cooked: 'ready',
+  cured: 'ready',
+  smoked: 'ready',
+  salted: 'ready',
+  canned: 'ready',
+  pickled: 'ready',
+  fried: 'ready',
+}
+const MOST = 6
+
+/**
+ * What of the table keeps a component's role, state, cut and class at the wok, so that step and seconds stay; the closest
+ * first: same group, then least difference in water, fat and salt. What breaks a wanted diet is left out.
+ */
+export function substitutesFor(
+  component: Component,
+  of: Ingredient,
+  ingredients: readonly Ingredient[],
+  keeps: readonly Trait[] = [],
+  avoids: readonly Trait[] = [],
+): Substitute[] {
+  return ingredients
+    .filter((one) => one.id !== of.id && fits(component, of, one))
+    .filter((one) => keeps.every((trait) => one.diets.includes(trait)))
+    .filter((one) => !avoids.some((trait) => one.diets.includes(trait)))
+    .map((one) => substituteOf(component, of, one))
+    .sort((a, b) => b.closeness - a.closeness || a.ingredient.id.localeCompare(b.ingredient.id))
+    .slice(0, MOST)
+}
+
+function fits(component: Component, of: Ingredient, one: Ingredient): boolean {
+  if (usualRole(one) !== usualRole(of)) return false
+  if (classOf(one.state) !== classOf(of.state)) return false
+  const isReady = classOf(of.state) === 'ready'
+  return isReady || foodOf(component.role, one) === foodOf(component.role, of) || sameTiming(component, one)
+}
+
+const classOf = (state: string) => STATE_CLASS[state] ?? state
+/** Seafood for seafood, any tender vegetable for another: the wok's class decides the seconds. */
+const sameTiming = (component: Component, one: Ingredient) => foodOf(component.role, one) === component.food
+
+function substituteOf(component: Component, of: Ingredient, one: Ingredient): Substitute {
+  const group = one.role === of.role ? 1 : 0
+  const farness =
+    Math.abs(one.waterG - of.waterG) / 40 +
+    Math.abs(one.fatG - of.fatG) / 20 +
+    Math.abs(one.sodiumMg - of.sodiumMg) / 1500
+  const difference = component.ratioG / 100
+  const density = one.densities[0]
+  const { gPerML: _density, count: _count, recipeId: _recipe, written: _written, ...kept } = component
+  return {
+    ingredient: one,
+    component: {
+      ...kept,
+      name: one.aliases[0] ?? one.name,
+      ingredientId: one.id,
+      food: foodOf(component.role, one),
+      allergens: one.allergens,
+      ...(density && { gPerML: density.gPerML }),
+    },
+    saltG: ((one.sodiumMg - of.sodiumMg) * SALT_PER_SODIUM * difference) / 1000,
+    energyKJ: (one.energyKJ - of.energyKJ) * difference,
+    brings: one.allergens.filter((allergen) => !of.allergens.includes(allergen)),
+    closeness: group - farness,
+  }
+}
