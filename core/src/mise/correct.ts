@@ -223,12 +223,14 @@ function faultsOf(asked: TasteAsked, after: Tasted, totalG: number, roomG: numbe
 
 /** Single additions that would have answered but for one fault. */
 function rejectedOf(tries: readonly Attempt[], best: Attempt): Rejected[] {
-  return tries.flatMap(({ additions, faults, left }) => {
+  const found = new Map<string, Rejected>()
+  for (const { additions, faults, left } of tries) {
     const [addition] = additions
     const why = faults[0]
-    if (!addition || additions.length > 1 || !why || left > MENDED) return []
-    return best.additions.some((one) => one.id === addition.id) ? [] : [{ addition, why }]
-  })
+    if (!addition || additions.length > 1 || !why || left > MENDED) continue
+    if (!best.additions.some((one) => one.id === addition.id)) found.set(addition.id, { addition, why })
+  }
+  return [...found.values()]
 }
 
 function itemSets(items: readonly AtHand[]): AtHand[][] {

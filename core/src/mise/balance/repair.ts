@@ -42,11 +42,16 @@ type Line = { coefficients: number[]; target: number }
 export function repairOf(parts: readonly BalancePart[], style: Style): DishRepair | null {
   const wrong = outsideOf(parts, style)
   if (wrong.length === 0) return null
+  const wrongLines = wrong.map(({ metric, side }) => bandLine(parts, style, metric, side))
   const movable = parts.flatMap((part, i) => (RELUCTANCE[part.role] < Infinity && part.massG > 0 ? [i] : []))
   for (let size = 1; size <= MOST_CHANGES; size += 1) {
     let best: { cost: number; masses: number[]; chosen: number[] } | null = null
-    for (const chosen of subsets(movable, size)) {
-      const masses = solve(parts, style, wrong, chosen)
+    for (const { chosen, lines } of choices(movable, wrong.length, size)) {
+      const masses = solve(
+        parts,
+        chosen,
+        lines.map((line) => wrongLines[line]!),
+      )
       const cost = chosen.reduce((sum, i) => {
         const part = parts[i]!
         return sum + (RELUCTANCE[part.role] * (masses[i]! / part.massG - 1)) ** 2
@@ -76,14 +81,19 @@ function outsideOf(parts: readonly BalancePart[], style: Style): { metric: Metri
   )
 }
 
-/** Masses after the chosen components moved as little as brings the wrong metrics to just inside their bands. */
-function solve(
-  parts: readonly BalancePart[],
-  style: Style,
-  wrong: readonly { metric: Metric; side: 'low' | 'high' }[],
-  chosen: readonly number[],
-): number[] {
-  const lines = wrong.map(({ metric, side }) => bandLine(parts, style, metric, side))
+/**
+ * Which components move, and which of the broken bands they are moved to the edge of: the others must then be kept as well,
+ * since one change often mends two.
+ */
+function* choices(movable: readonly number[], bands: number, size: number) {
+  const every = Array.from({ length: bands }, (_, i) => i)
+  for (const chosen of subsets(movable, size))
+    for (let count = 1; count <= Math.min(size, bands); count += 1)
+      for (const lines of subsets(every, count)) yield { chosen, lines }
+}
+
+/** Masses after the chosen components moved as little as brings these bands just inside their edges. */
+function solve(parts: readonly BalancePart[], chosen: readonly number[], lines: readonly Line[]): number[] {
   const rows: number[][] = []
   const target: number[] = []
   for (const line of lines) {

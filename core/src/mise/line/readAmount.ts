@@ -22,8 +22,8 @@ export type Amount = {
 }
 
 const APPROXIMATE = /(?:about|around|approximately|approx\.?|roughly|circa|ca\.?|~|≈)\s*/iy
-const BEFORE =
-  /(?:at least|at most|generous|good|big|a good|a generous|a big|a scant|scant|heaped|heaping|level|rounded)\s+/iy
+const BEFORE = /(?:at least|(?:generous|good|big))\s+/iy
+const A_GOOD = /an?\s+(?:generous|good|big|scant)\s+(?=[a-z])/iy
 const UP_TO = /(?:up to|max\.?|at most)\s+/iy
 const A_FEW = /(?:a few|few|some|several)\s+/iy
 const RANGE = /\s*(?:-|–|—|\bto\b|\bor\b)\s*(?=[\d.¼½¾⅓⅔⅛⅜⅝⅞]|[a-z]+\s)/iy
@@ -39,6 +39,10 @@ const MANNER =
 const SIZE =
   /(extra[- ]large|extra[- ]small|medium[- ]sized|large[- ]sized|small[- ]sized|small|medium|large|jumbo|xl)\b\s*/iy
 const SPACE = /[ ]*/y
+
+/** Pieces of a thing that come in sizes; any other unit is itself small or large. */
+const COUNTED_BY_SIZE: readonly string[] = ['clove', 'head', 'bunch']
+const SHAPED = /(thumb-sized|bite-sized)\s+/iy
 
 /** A place in a text that patterns move on. */
 class Cursor {
@@ -87,7 +91,8 @@ export function readAmount(text: string, from: number, system: MeasureSystem): A
     while (cursor.take(APPROXIMATE)) amount.isApproximate = true
     cursor.take(BEFORE)
     if (cursor.take(APPROXIMATE)) amount.isApproximate = true
-    if (!readRange(cursor, amount)) return null
+    if (cursor.take(A_GOOD)) amount.value = 1
+    else if (!readRange(cursor, amount)) return null
   }
   readUnitPart(cursor, amount)
   while (readMore(cursor, amount, system));
@@ -135,7 +140,7 @@ function readUnitPart(cursor: Cursor, amount: Amount): void {
   if (!length) cursor.take(/-/y)
   for (let found = true; found;) {
     const size = cursor.take(SIZE)
-    const manner = size ? null : cursor.take(MANNER)
+    const manner = size ? null : (cursor.take(MANNER) ?? cursor.take(SHAPED))
     if (size?.[1])
       amount.size = size[1]
         .toLowerCase()
@@ -148,6 +153,10 @@ function readUnitPart(cursor: Cursor, amount: Amount): void {
   if (!unit || isPartOfWord(text, unit.end)) return
   amount.unit = unit.unit
   cursor.at = unit.end
+  if (amount.size !== null && !COUNTED_BY_SIZE.includes(unit.unit ?? '')) {
+    amount.manner.push(amount.size)
+    amount.size = null
+  }
   if (held === null && !unit.isMeasure) return
   const isHeldMass = unit.isMeasure && isMassUnit(unit.unit as 'g')
   if (isHeldMass) takeContainer(cursor)

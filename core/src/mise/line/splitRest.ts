@@ -29,7 +29,7 @@ export function splitRest(text: string): Rest {
   for (const segment of segments) {
     const measure = wholeMeasure(segment)
     if (measure) rest.also.push(measure)
-    else if (segment !== '') rest.prep.push(segment)
+    else if (segment !== '') rest.prep.push(segment.replace(/\s*[–—-]$/, ''))
   }
   takeTrailing(rest)
   takeLeading(rest)
