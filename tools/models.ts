@@ -1,7 +1,7 @@
 import { MeasureConvertInput, MeasureConvertOutput } from 'contract/measure'
 import { findIngredient } from 'core/book/resolve'
 import { convert } from 'core/measure/convert'
-import { readIngredients } from '../server/src/book/ingredients.csv'
+import { readIngredients } from '../server/src/book/ingredient/table.csv'
 import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
 import type { Answer, Fault, Model } from './model'
 import { MISE_MODELS } from './miseModels'

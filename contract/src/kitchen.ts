@@ -20,6 +20,8 @@ export const Kitchen = z.strictObject({
   name: Name,
   timeZone: z.string(),
   locale: z.string(),
+  /** ISO 4217; prices are integers in its smallest unit. */
+  currency: z.string().regex(/^[A-Z]{3}$/),
   ruleSet: z.enum(RULE_SETS),
   tools: MeasureTools,
   boatEveryMin: z.int().positive(),

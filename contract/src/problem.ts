@@ -37,6 +37,13 @@ export const PROBLEM_CODES = [
   'lot-reheated',
   'lot-age',
   'edited-meanwhile',
+  'name-taken',
+  'unknown-ingredient',
+  'ingredient-used',
+  'recipe-used',
+  'recipe-cycle',
+  'recipe-missing',
+  'not-a-recipe',
   'database',
   'internal',
 ] as const

@@ -43,9 +43,7 @@ const fryingRice = (ingredients: readonly Ingredient[]) =>
   ingredients.find((one) => one.id === 'rice-long-chilled-dry') ?? null
 
 function componentOf(line: DishLine, ingredient: Ingredient | null, id: string): Component {
-  const density = ingredient?.densities[0]
-  const count = ingredient?.countSizes.find((one) => one.size.endsWith('large')) ?? ingredient?.countSizes[0]
-  return {
+  const component: Component = {
     id,
     name: line.name,
     role: line.role,
@@ -54,10 +52,27 @@ function componentOf(line: DishLine, ingredient: Ingredient | null, id: string):
     cut: readCut(line.cut),
     ratioG: line.ratioG,
     scaling: 'linear',
-    allergens: ingredient?.allergens ?? [],
+    allergens: [],
+  }
+  return ingredient ? refreshComponent({ ...component, ingredientId: ingredient.id }, ingredient) : component
+}
+
+/**
+ * A component with what its ingredient or sub-recipe says today: allergens, the density of its cut, the size it is counted
+ * by. Name, amount and cut stay as the chef wrote them.
+ */
+export function refreshComponent(component: Component, ingredient: Ingredient): Component {
+  const { gPerML: _gPerML, count: _count, ...kept } = component
+  const shape = component.cut?.shape ?? ''
+  const density =
+    ingredient.densities.find(({ form }) => shape !== '' && form.startsWith(shape.slice(0, 4))) ??
+    ingredient.densities[0]
+  const size = ingredient.countSizes.find((one) => one.size.endsWith('large')) ?? ingredient.countSizes[0]
+  return {
+    ...kept,
+    allergens: ingredient.allergens,
     ...(density && { gPerML: density.gPerML }),
-    ...(count && line.role === 'egg' && { count: { size: 'egg', massG: count.massG } }),
-    ...(ingredient && { ingredientId: ingredient.id }),
+    ...(size && component.role === 'egg' && { count: { size: 'egg', massG: size.massG } }),
   }
 }
 

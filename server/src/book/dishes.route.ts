@@ -1,20 +1,41 @@
 import { createRoute, z } from '@hono/zod-openapi'
-import { DishImported, DishImportQuery, DishList } from 'contract/dish'
-import type { Dish as CoreDish } from 'core/book/dish'
-import { Dish } from 'contract/dish'
+import { Dish, DishDraft, DishImported, DishImportQuery, DishList, DishVersions, PutDish } from 'contract/dish'
+import { Slug } from 'contract/ids'
+import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { json, newRouter, type Services } from '../http/context'
-import { dishFromLines, readDishLines } from './dish.csv'
-import { listDishes, saveDish } from './dishes.sql'
-import { readIngredients } from './ingredients.csv'
+import { editedMeanwhile, nameTaken } from '../http/conflict'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { Problem } from '../http/problems'
+import { dishFromLines, readDishLines } from './files/dish.csv'
+import { listDishes, listDishVersions, lockDish, saveDish } from './dishes.sql'
+import { readShelf, resolveDish } from './shelf'
+
+const params = z.object({ id: Slug })
 
 const getDishes = createRoute({
   method: 'get',
   path: '/dishes',
   responses: { 200: json(DishList, 'The newest version of every dish') },
 })
-
+const getVersions = createRoute({
+  method: 'get',
+  path: '/dishes/{id}/versions',
+  request: { params },
+  responses: { 200: json(DishVersions, 'Every version of a dish, newest first') },
+})
+const putDish = createRoute({
+  method: 'put',
+  path: '/dishes/{id}',
+  request: { params, body: jsonBody(PutDish) },
+  responses: { 200: json(Dish, 'The dish as its next version, if nobody else saved one meanwhile') },
+})
+const deleteDish = createRoute({
+  method: 'delete',
+  path: '/dishes/{id}',
+  request: { params, query: z.object({ version: z.coerce.number().int().positive() }) },
+  responses: { 200: json(DishList, 'The book without it; runs keep the version they cooked') },
+})
 const importDish = createRoute({
   method: 'post',
   path: '/dishes/import',
@@ -29,18 +50,52 @@ const importDish = createRoute({
   responses: { 201: json(DishImported, 'The dish as saved; names that the ingredient table does not know') },
 })
 
-export const dishRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
+export const dishRoutes = ({ pool, kitchenId, now, changed }: Services) => {
+  const save = async (work: (connection: PoolConnection) => Promise<Dish>): Promise<Dish> => {
+    const saved = await inTransaction(pool, async (connection) => {
+      const dish = await work(connection)
+      await announce(connection, kitchenId, now(), [{ topic: 'book', key: dish.id }])
+      return dish
+    })
+    changed()
+    return saved
+  }
+  return newRouter()
     .openapi(getDishes, async (c) => c.json({ dishes: await listDishes(pool, kitchenId) }, 200))
+    .openapi(getVersions, async (c) =>
+      c.json({ versions: await listDishVersions(pool, kitchenId, c.req.valid('param').id) }, 200),
+    )
+    .openapi(putDish, async (c) => {
+      const { version, dish } = c.req.valid('json')
+      if (dish.id !== c.req.valid('param').id)
+        throw new Problem('invalid', { detail: `the address says ${c.req.valid('param').id}, the dish ${dish.id}` })
+      const saved = await save(async (connection) => {
+        const draft = resolveDish(dish, await readShelf(connection, kitchenId))
+        const known = await lockDish(connection, kitchenId, dish.id)
+        if (version === 0 && known.version > 0) throw nameTaken(dish.name)
+        if (known.version !== version) throw editedMeanwhile()
+        return saveDish(connection, kitchenId, draft, now())
+      })
+      return c.json(saved, 200)
+    })
+    .openapi(deleteDish, async (c) => {
+      const { id } = c.req.valid('param')
+      const { version } = c.req.valid('query')
+      await save(async (connection) => {
+        const dish = (await listDishes(connection, kitchenId)).find((one) => one.id === id)
+        if (!dish) throw new Problem('unknown-dish', { detail: `no dish ${id} in the book` })
+        if ((await lockDish(connection, kitchenId, id)).version !== version) throw editedMeanwhile()
+        const { version: _version, ...draft } = dish
+        return saveDish(connection, kitchenId, draft, now(), true)
+      })
+      return c.json({ dishes: await listDishes(pool, kitchenId) }, 200)
+    })
     .openapi(importDish, async (c) => {
       const lines = readDishLines(await c.req.arrayBuffer())
-      const { dish, unknownNames } = dishFromLines(c.req.valid('query'), lines, readIngredients())
-      const draft = Dish.omit({ version: true }).parse(dish satisfies Omit<CoreDish, 'version'>)
-      const saved = await inTransaction(pool, async (connection) => {
-        const version = await saveDish(connection, kitchenId, draft, now())
-        await announce(connection, kitchenId, now(), [{ topic: 'book', key: version.id }])
-        return version
-      })
-      changed()
+      const { rows } = await readShelf(pool, kitchenId)
+      const { dish, unknownNames } = dishFromLines(c.req.valid('query'), lines, rows)
+      const draft = DishDraft.parse(dish)
+      const saved = await save((connection) => saveDish(connection, kitchenId, draft, now()))
       return c.json({ dish: saved, unknownNames }, 201)
     })
+}

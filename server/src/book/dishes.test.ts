@@ -1,8 +1,16 @@
 import { DishImported, DishList } from 'contract/dish'
 import type { ProblemDetails } from 'contract/problem'
+import { balanceOf } from 'core/mise/balance/balance'
+import { costOf, priceOn } from 'core/mise/balance/cost'
+import { findingsOf } from 'core/mise/balance/findings'
+import { STYLES } from 'core/mise/balance/style'
+import { lookupIn, partsOf } from 'core/mise/dishBalance'
+import { explodeRecipe, shelveRecipes } from 'core/mise/explode'
 import { demoDishes } from '../db/demo/dishes'
+import { DEMO_PRICES } from '../db/demo/prices'
+import { DEMO_RECIPES } from '../db/demo/recipes'
 import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
-import { readIngredients } from './ingredients.csv'
+import { readIngredients } from './ingredient/table.csv'
 
 let kitchen: TestKitchen
 beforeAll(async () => void (kitchen = await openTestKitchen()))
@@ -73,25 +81,34 @@ test('a dish without a name is asked for one', async () => {
   })
 })
 
-describe('the sample dishes are plausible (common practice)', () => {
+describe('the sample dishes are balanced by the product’s own checks', () => {
   const table = readIngredients()
+  const recipes = new Map(DEMO_RECIPES.map((draft) => [draft.id, { ...draft, version: 1 }]))
+  const ingredients = new Map(table.map((row) => [row.id, row]))
+  const lookup = lookupIn(ingredients, shelveRecipes({ ingredients, recipes }).asIngredients)
+
   test.each(demoDishes(table).map((dish) => [dish.id, dish] as const))('%s', (_id, dish) => {
-    const sum = (of: (row: (typeof table)[number]) => number) =>
-      dish.components.reduce(
-        (total, one) => total + one.ratioG * of(table.find((row) => row.id === one.ingredientId)!),
-        0,
-      )
-    const massG = sum(() => 1)
-    const saltPercent = ((sum((row) => row.sodiumMg / 100) * 2.5) / 1000 / massG) * 100
-    const fatPercent = (sum((row) => row.fatG / 100) / massG) * 100
-    const poured = dish.components
-      .filter((one) => one.role === 'liquidSeasoning')
-      .reduce((total, one) => total + one.ratioG, 0)
-    expect(saltPercent).toBeGreaterThan(0.7)
-    expect(saltPercent).toBeLessThan(1.2)
-    expect(fatPercent).toBeGreaterThan(2)
-    expect(fatPercent).toBeLessThan(11)
-    expect(poured).toBeLessThanOrEqual(6)
+    const { parts, unknown } = partsOf(dish.components, dish.portionRiceG, dish.portionRiceG, lookup)
+    const style = STYLES.find((one) => one.id === dish.style)!
+    expect(unknown).toEqual([])
+    expect(findingsOf(balanceOf(parts), parts, style, dish.schools.oil)).toEqual([])
+    const exploded = parts.flatMap((part) => {
+      const recipe = recipes.get(part.ingredient.id)
+      const opened = recipe && explodeRecipe(recipe, { ingredients, recipes })
+      if (opened?.kind !== 'exploded') return [part]
+      return opened.parts.map((one) => ({ ...one, massG: (one.massG * part.massG) / opened.yieldG }))
+    })
+    const { costMinor, unpriced } = costOf(
+      exploded.map(({ ingredient, massG }) => ({
+        massG,
+        ediblePortion: ingredient.ediblePortion,
+        name: ingredient.name,
+        price: priceOn(DEMO_PRICES[ingredient.id] ?? [], '2026-11-25'),
+      })),
+    )
+    expect(unpriced).toEqual([])
+    expect(costMinor).toBeLessThan(dish.costCeilingMinor ?? 0)
+    expect(costMinor).toBeGreaterThan(0.05 * (dish.priceMinor ?? 0))
   })
 
   test('they cover every egg school of the engine and a raw protein', () => {

@@ -5,6 +5,10 @@ import { HTTPException } from 'hono/http-exception'
 import { secureHeaders } from 'hono/secure-headers'
 import type { Logger } from 'pino'
 import { dishRoutes } from '../book/dishes.route'
+import { fileRoutes } from '../book/files/files.route'
+import { ingredientRoutes } from '../book/ingredient/ingredients.route'
+import { recipeRoutes } from '../book/recipe/recipes.route'
+import { styleRoutes } from '../book/styles.route'
 import { feedRoutes } from '../device/feed.route'
 import { probeRoutes } from '../device/probe.route'
 import { ticketRoutes } from '../line/tickets.route'
@@ -21,7 +25,7 @@ import { codeOf } from '../db/pool'
 import type { Services } from './context'
 import { Problem } from './problems'
 
-const MAX_BODY_BYTES = 1_048_576
+const MAX_BODY_BYTES = 4 * 1_048_576
 const DATABASE_GONE = [
   'ECONNREFUSED',
   'ECONNRESET',
@@ -72,7 +76,11 @@ export function createApp(services: Services, follower: LiveFollower, log: Logge
   })
   app.route('/api', healthRoutes(services))
   app.route('/api', kitchenRoutes(services))
+  app.route('/api', fileRoutes(services))
   app.route('/api', dishRoutes(services))
+  app.route('/api', ingredientRoutes(services))
+  app.route('/api', recipeRoutes(services))
+  app.route('/api', styleRoutes(services))
   app.route('/api', printRoutes(services))
   app.route('/api', lotRoutes(services))
   app.route('/api', planRoutes(services))

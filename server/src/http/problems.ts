@@ -38,6 +38,13 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'lot-reheated': { status: 422, title: 'Rice is reheated once only' },
   'lot-age': { status: 422, title: 'The age of the rice is not right' },
   'edited-meanwhile': { status: 409, title: 'Somebody else changed this meanwhile' },
+  'name-taken': { status: 409, title: 'The name is taken' },
+  'unknown-ingredient': { status: 422, title: 'The ingredient is not in the table' },
+  'ingredient-used': { status: 409, title: 'The ingredient is used' },
+  'recipe-used': { status: 409, title: 'The sub-recipe is used' },
+  'recipe-cycle': { status: 422, title: 'The sub-recipe contains itself' },
+  'recipe-missing': { status: 422, title: 'A sub-recipe uses something that is not there' },
+  'not-a-recipe': { status: 422, title: 'There is no recipe in the file' },
   database: { status: 503, title: 'The database does not answer' },
   internal: { status: 500, title: 'The server failed' },
 }

@@ -1,11 +1,9 @@
 import type { Run, RunRow } from 'contract/run'
 import { runRecord } from 'core/record/runSummary'
 import { stringify } from 'csv-stringify/sync'
+import { csvText as text } from '../http/csv'
 
 const iso = (ms: number | null) => (ms === null ? '' : new Date(ms).toISOString())
-
-/** A spreadsheet must not take a name for a formula: a leading = + - @ is put behind an apostrophe. */
-const text = (value: string) => (/^[=+\-@\t]/.test(value) ? `'${value}` : value)
 
 /** Past runs as CSV (RFC 4180, UTF-8), a line a run; times in UTC, amounts in grams. */
 export function runsCsv(rows: readonly RunRow[]): string {

@@ -16,7 +16,7 @@ export async function isDatabaseUp(db: Db): Promise<boolean> {
 /** The kitchen with its stations and staff, or null. */
 export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | null> {
   const [kitchens] = await db.execute<RowDataPacket[]>(
-    `SELECT id, name, time_zone AS timeZone, locale, rule_set AS ruleSet, tools, boat_every_min AS boatEveryMin
+    `SELECT id, name, time_zone AS timeZone, locale, currency, rule_set AS ruleSet, tools, boat_every_min AS boatEveryMin
        FROM kitchen WHERE id = ?`,
     [kitchenId],
   )

@@ -28,11 +28,11 @@ export type RiceMetric = 'freeLiquidFraction' | 'vegetableToRice' | 'proteinToRi
 export const SALT_PER_SODIUM = 2.5
 const MG_PER_G = 1000
 
-/** Acid 5 at a twentieth of the dish is 5 of 5 on the house's scale; chilli the same. House judgement. */
-const SCALE_PER_SHARE = 20
+/** Acid 5 at an eighth of the dish is 5 of 5 on the house's scale; chilli the same. House judgement. */
+export const SCALE_PER_SHARE = 8
 const SCALE_MOST = 5
 /** Darkening of the seasoning, per 100 g of rice, from which a dish is tan, brown, deep. House judgement. */
-const COLOUR_FROM = { tan: 4, brown: 11, deep: 24 } as const
+const COLOUR_FROM = { tan: 3, brown: 12, deep: 32 } as const
 const COLOURING: readonly Role[] = ['liquidSeasoning', 'drySeasoning', 'paste']
 
 /**

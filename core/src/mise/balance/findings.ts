@@ -23,6 +23,9 @@ export const CONTENT: Readonly<Record<Metric, (part: BalancePart) => number>> = 
   chilliScale: ({ ingredient }) => ingredient.chilliHeat,
 }
 
+const ROUNDING = 1e-9
+const isInside = (value: number, { least, most }: Band) => value >= least - ROUNDING && value <= most + ROUNDING
+
 const MOST_CAUSES = 3
 
 /** Who brings a metric, the largest share first. */
@@ -48,7 +51,7 @@ export function findingsOf(
   const outside = METRICS.flatMap((metric): Finding[] => {
     const value = balance.metrics[metric]
     const band = style.bands[metric]
-    if (value === null || (value >= band.least && value <= band.most)) return []
+    if (value === null || isInside(value, band)) return []
     const side = value < band.least ? 'low' : 'high'
     return [{ kind: 'outside', metric, side, value, band, causes: causesOf(metric, parts) }]
   })
@@ -64,6 +67,6 @@ function oilFinding(balance: Balance, parts: readonly BalancePart[], school?: ke
   const oilG = parts.filter((part) => part.role === 'fat').reduce((sum, part) => sum + part.massG, 0)
   const gPer100G = (oilG / balance.riceMassG) * 100
   const band = OIL_BAND_G[school]
-  if (gPer100G >= band.least && gPer100G <= band.most) return []
+  if (isInside(gPer100G, band)) return []
   return [{ kind: 'oil-school', side: gPer100G < band.least ? 'low' : 'high', gPer100G, band }]
 }

@@ -1,6 +1,6 @@
 import type { Role } from '../../book/dish'
 import { boundedLeastSquares } from '../boundedLeastSquares'
-import { balanceOf, type BalancePart } from './balance'
+import { balanceOf, SCALE_PER_SHARE, type BalancePart } from './balance'
 import { CONTENT, findingsOf } from './findings'
 import { METRICS, type Metric, type Style } from './style'
 
@@ -29,7 +29,6 @@ const INSIDE = 0.02
 /** A kept band weighs this much against a small change. */
 const STRICT = 1e4
 const SCALES: readonly Metric[] = ['acidScale', 'chilliScale']
-const SCALE_PER_SHARE = 20
 const TO_RICE: readonly Metric[] = ['freeLiquidFraction', 'vegetableToRice', 'proteinToRice', 'eggToRice']
 
 type Line = { coefficients: number[]; target: number }

@@ -18,8 +18,18 @@ export async function insertKitchen(
   staff: readonly Kitchen['staff'][number][],
 ): Promise<void> {
   await connection.execute(
-    `INSERT INTO kitchen (id, name, time_zone, locale, rule_set, tools, boat_every_min) VALUES (?, ?, ?, ?, ?, ?, ?)`,
-    [head.id, head.name, head.timeZone, head.locale, head.ruleSet, JSON.stringify(head.tools), head.boatEveryMin],
+    `INSERT INTO kitchen (id, name, time_zone, locale, currency, rule_set, tools, boat_every_min)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      head.id,
+      head.name,
+      head.timeZone,
+      head.locale,
+      head.currency,
+      head.ruleSet,
+      JSON.stringify(head.tools),
+      head.boatEveryMin,
+    ],
   )
   for (const [position, one] of stations.entries()) {
     await connection.execute(

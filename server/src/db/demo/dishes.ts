@@ -1,6 +1,9 @@
-import type { Dish, Modifier, Schools, StationKind } from 'core/book/dish'
+import type { Component, Dish, Modifier, Schools, StationKind } from 'core/book/dish'
 import type { Ingredient } from 'core/book/ingredient'
 import { resolveLines, type DishLine } from 'core/book/resolve'
+import { shelveRecipes } from 'core/mise/explode'
+import { standardOf } from 'core/mise/standard'
+import { DEMO_RECIPES } from './recipes'
 
 type Line = [
   name: string,
@@ -10,6 +13,7 @@ type Line = [
   cut: string,
   ratioG: number,
 ]
+/** A second field that begins with `recipe:` names a sub-recipe. */
 type DemoDish = {
   id: string
   name: string
@@ -19,6 +23,12 @@ type DemoDish = {
   portionRiceG: number
   lines: Line[]
   modifiers: Modifier[]
+  style: string
+  priceMinor: number
+  costCeilingMinor: number
+  schools?: Partial<Schools>
+  /** Components whose amounts the name is bound to. */
+  bound?: string[]
 }
 
 const without = (id: string, name: string, ...removes: string[]): Modifier => ({ id, name, removes, scales: [] })
@@ -33,6 +43,11 @@ const times = (id: string, name: string, componentId: string, factor: number): M
 const DISHES: DemoDish[] = [
   {
     id: 'duck',
+    style: 'soy-brown',
+    priceMinor: 1250,
+    costCeilingMinor: 310,
+    schools: { oil: 'usual', wipe: 'never' },
+    bound: ['egg', 'duck', 'pickled-greens'],
     name: 'Duck and pickled greens',
     shortName: 'duck',
     egg: 'firstOut',
@@ -44,21 +59,23 @@ const DISHES: DemoDish[] = [
       ['pickled greens', 'mustard-greens-pickled', 'vegetable', 'cured', 'shred 4 mm', 9.2],
       ['garlic', 'garlic', 'aromatic', 'fresh', 'mince 2 mm', 1.4],
       ['oil', 'oil-rapeseed', 'fat', 'fresh', '', 4.5],
-      ['sugar', 'sugar-white', 'drySeasoning', 'fresh', '', 0.4],
       ['white pepper', 'pepper-white', 'drySeasoning', 'fresh', '', 0.1],
-      ['light soy', 'soy-sauce-light', 'liquidSeasoning', 'fresh', '', 3],
-      ['rice wine', 'rice-wine', 'liquidSeasoning', 'fresh', '', 2],
+      ['duck sauce', 'recipe:duck-sauce', 'liquidSeasoning', 'fresh', '', 6.2],
       ['scallion', 'spring-onion', 'finish', 'fresh', 'slice 2 mm', 4],
     ],
     modifiers: [
       without('no-egg', 'no egg', 'egg'),
-      times('extra-egg', 'extra egg', 'egg', 1.5),
-      times('less-salt', 'less salt', 'light-soy', 0.6),
+      { ...times('extra-egg', 'extra egg', 'egg', 1.5), priceMinor: 100 },
+      times('less-salt', 'less salt', 'duck-sauce', 0.6),
       without('no-scallion', 'no scallion', 'scallion'),
     ],
   },
   {
     id: 'crab',
+    style: 'pale',
+    priceMinor: 1480,
+    costCeilingMinor: 420,
+    schools: { oil: 'usual' },
     name: 'Crab, ginger and egg white',
     shortName: 'crab',
     egg: 'well',
@@ -82,6 +99,10 @@ const DISHES: DemoDish[] = [
   },
   {
     id: 'mushroom',
+    style: 'soy-brown',
+    priceMinor: 1090,
+    costCeilingMinor: 260,
+    schools: { oil: 'usual' },
     name: 'Oyster mushroom and black bean',
     shortName: 'mushroom',
     egg: 'none',
@@ -92,9 +113,9 @@ const DISHES: DemoDish[] = [
       ['pak choi', 'pak-choi', 'vegetable', 'fresh', 'ribbon 8 mm', 14],
       ['garlic', 'garlic', 'aromatic', 'fresh', 'mince 2 mm', 2],
       ['ginger', 'ginger', 'aromatic', 'fresh', 'mince 2 mm', 1],
-      ['black bean', 'black-bean-fermented', 'paste', 'cured', 'mince 3 mm', 5],
-      ['oil', 'oil-rapeseed', 'fat', 'fresh', '', 5.5],
-      ['light soy', 'soy-sauce-light', 'liquidSeasoning', 'fresh', '', 4],
+      ['black bean paste', 'recipe:black-bean-paste', 'paste', 'cured', 'mince 3 mm', 7.5],
+      ['oil', 'oil-rapeseed', 'fat', 'fresh', '', 4.6],
+      ['light soy', 'soy-sauce-light', 'liquidSeasoning', 'fresh', '', 5],
       ['sesame oil', 'oil-sesame-toasted', 'finish', 'fresh', '', 0.9],
       ['scallion', 'spring-onion', 'finish', 'fresh', 'slice 2 mm', 4],
     ],
@@ -102,6 +123,10 @@ const DISHES: DemoDish[] = [
   },
   {
     id: 'kimchi',
+    style: 'tangy-hot',
+    priceMinor: 1190,
+    costCeilingMinor: 290,
+    schools: { oil: 'lean', rice: 'crust' },
     name: 'Kimchi and pork belly, egg on top',
     shortName: 'kimchi',
     stationKind: 'griddle',
@@ -113,8 +138,7 @@ const DISHES: DemoDish[] = [
       ['kimchi', 'kimchi', 'vegetable', 'cured', 'dice 12 mm', 26],
       ['egg', 'egg-whole', 'egg', 'raw', 'whole', 21.7],
       ['oil', 'oil-rapeseed', 'fat', 'fresh', '', 2],
-      ['sugar', 'sugar-white', 'drySeasoning', 'fresh', '', 0.6],
-      ['light soy', 'soy-sauce-light', 'liquidSeasoning', 'fresh', '', 5],
+      ['kimchi glaze', 'recipe:kimchi-glaze', 'liquidSeasoning', 'fresh', '', 7],
       ['toasted sesame', 'sesame-toasted', 'finish', 'fresh', '', 0.8],
       ['scallion', 'spring-onion', 'garnish', 'fresh', 'slice 2 mm', 3],
     ],
@@ -126,6 +150,10 @@ const DISHES: DemoDish[] = [
   },
   {
     id: 'cauliflower',
+    style: 'curry',
+    priceMinor: 1080,
+    costCeilingMinor: 240,
+    schools: { oil: 'usual' },
     name: 'Curry-leaf cauliflower and peanut',
     shortName: 'cauliflower',
     egg: 'well',
@@ -141,7 +169,7 @@ const DISHES: DemoDish[] = [
       ['curry powder', 'curry-powder', 'drySeasoning', 'fresh', '', 1.1],
       ['salt', 'salt-fine', 'drySeasoning', 'fresh', '', 1.25],
       ['lime juice', 'lime-juice', 'liquidSeasoning', 'fresh', '', 2],
-      ['peanut', 'peanut-roasted', 'finish', 'cooked', 'mince 4 mm', 6],
+      ['peanut', 'recipe:toasted-peanut', 'finish', 'cooked', 'mince 4 mm', 6],
     ],
     modifiers: [
       without('no-egg', 'no egg', 'egg'),
@@ -152,6 +180,10 @@ const DISHES: DemoDish[] = [
   },
   {
     id: 'chicken',
+    style: 'soy-brown',
+    priceMinor: 1150,
+    costCeilingMinor: 300,
+    schools: { oil: 'usual', wipe: 'afterOut' },
     name: 'Chicken and salted fish',
     shortName: 'chicken',
     egg: 'firstOut',
@@ -159,7 +191,7 @@ const DISHES: DemoDish[] = [
     lines: [
       ['rice', 'rice-long-chilled-dry', 'rice', 'cooked', '', 100],
       ['egg', 'egg-whole', 'egg', 'raw', 'beaten', 14],
-      ['chicken thigh', 'chicken-thigh-raw', 'protein', 'marinated', 'dice 8 mm', 24],
+      ['chicken thigh', 'recipe:marinated-chicken', 'protein', 'marinated', 'dice 8 mm', 25],
       ['salted fish', 'fish-salted', 'protein', 'cured', 'dice 3 mm', 3.5],
       ['ginger', 'ginger', 'aromatic', 'fresh', 'mince 2 mm', 1.5],
       ['lettuce', 'lettuce', 'vegetable', 'fresh', 'ribbon 8 mm', 13],
@@ -171,11 +203,15 @@ const DISHES: DemoDish[] = [
     modifiers: [
       without('no-egg', 'no egg', 'egg'),
       without('no-salted-fish', 'no salted fish', 'salted-fish'),
-      times('extra-chicken', 'extra chicken', 'chicken-thigh', 1.5),
+      { ...times('extra-chicken', 'extra chicken', 'chicken-thigh', 1.5), priceMinor: 250 },
     ],
   },
   {
     id: 'plain',
+    style: 'pale',
+    priceMinor: 550,
+    costCeilingMinor: 120,
+    schools: { oil: 'usual' },
     name: 'House plain rice with egg',
     shortName: 'plain',
     egg: 'firstOut',
@@ -193,25 +229,39 @@ const DISHES: DemoDish[] = [
   },
 ]
 
-/** The sample dishes with what the ingredient table knows of each component. */
+/** The sample dishes with what the ingredient table and the sub-recipes know of each component. */
 export function demoDishes(ingredients: readonly Ingredient[]): Omit<Dish, 'version'>[] {
-  return DISHES.map(({ lines, egg, stationKind = 'wok', ...head }) => {
-    const written = lines.map(([name, ingredientId, role, state, cut, ratioG]): DishLine => ({
+  const recipes = new Map(DEMO_RECIPES.map((draft) => [draft.id, { ...draft, version: 1 }]))
+  const { asIngredients } = shelveRecipes({ ingredients: new Map(ingredients.map((row) => [row.id, row])), recipes })
+  const rows = [...ingredients, ...asIngredients.values()]
+  return DISHES.map(({ lines, egg, stationKind = 'wok', schools, bound = [], ...head }) => {
+    const written = lines.map(([name, from, role, state, cut, ratioG]): DishLine => ({
       name,
-      ingredientId,
+      ingredientId: from.replace('recipe:', ''),
       role,
       state,
       cut,
       ratioG,
     }))
-    const resolved = resolveLines(written, ingredients)
+    const resolved = resolveLines(written, rows)
     const unknown = resolved.find((one) => !one.isKnown)
     if (unknown) throw new RangeError(`${head.id}: ${unknown.component.name} is not in the ingredient table`)
+    const components = resolved.map(({ component }, i): Component => {
+      if (!lines[i]?.[1].startsWith('recipe:')) return component
+      const { ingredientId: recipeId = '', ...rest } = component
+      return { ...rest, recipeId, food: recipes.get(recipeId)?.food ?? rest.food }
+    })
+    const standard = standardOf(
+      head.name,
+      components.filter((one) => bound.includes(one.id)),
+      0.15,
+    )
     return {
       ...head,
       stationKind,
-      schools: { egg, heat: 'mediumThenHigh' },
-      components: resolved.map((one) => one.component),
+      schools: { egg, heat: 'mediumThenHigh', ...schools },
+      components,
+      ...(bound.length > 0 && { standard }),
     }
   })
 }

@@ -7,6 +7,7 @@ export const DEMO_KITCHEN = {
   id: DEMO_KITCHEN_ID,
   name: 'Low Tide Rice Counter',
   locale: 'en-GB',
+  currency: 'USD',
   ruleSet: 'us',
   boatEveryMin: 20,
   tools: {

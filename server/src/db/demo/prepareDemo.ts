@@ -1,10 +1,12 @@
 import { EventId } from 'contract/ids'
 import { NewTicket } from 'contract/ticket'
-import { Dish } from 'contract/dish'
+import { DishDraft, type Dish } from 'contract/dish'
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
 import { saveDish } from '../../book/dishes.sql'
-import { readIngredients } from '../../book/ingredients.csv'
+import { savePrices } from '../../book/ingredient/ingredients.sql'
+import { readIngredients } from '../../book/ingredient/table.csv'
+import { listRecipes, saveRecipe } from '../../book/recipe/recipes.sql'
 import { placeTickets, withIds } from '../../line/placeTickets'
 import { addTicketEvents } from '../../line/tickets.sql'
 import { findRiceHouse } from '../../rice/house.sql'
@@ -14,6 +16,8 @@ import { countOpenTickets, hasKitchen, insertKitchen, insertRiceHouse, staleDemo
 import { demoDishes } from './dishes'
 import { cookPastBoats } from './history'
 import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
+import { DEMO_PRICES } from './prices'
+import { DEMO_RECIPES } from './recipes'
 import { bringRiceUpToDate, cookPastRice, DEMO_POLICY, FIRST_DEMO_LOT, setOutRice } from './rice'
 import { DEMO_PLACES, DEMO_VESSELS } from './riceHouse'
 import { demoWave } from './tickets'
@@ -36,9 +40,10 @@ export async function prepareDemo(pool: Pool, nowMs: number, evenings = 2): Prom
 async function create(connection: PoolConnection, nowMs: number, evenings: number): Promise<void> {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
   await insertKitchen(connection, { ...DEMO_KITCHEN, timeZone }, DEMO_STATIONS, DEMO_STAFF)
+  await fillBook(connection, nowMs - 30 * 24 * HOUR_MS)
   const dishes: Dish[] = []
   for (const [index, draft] of demoDishes(readIngredients()).entries()) {
-    const parsed = Dish.omit({ version: true }).parse(draft)
+    const parsed = DishDraft.parse(draft)
     dishes.push(await saveDish(connection, DEMO_KITCHEN_ID, parsed, nowMs - 30 * 24 * HOUR_MS + index))
   }
   await insertRiceHouse(connection, DEMO_KITCHEN_ID, FIRST_DEMO_LOT, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)
@@ -49,6 +54,15 @@ async function create(connection: PoolConnection, nowMs: number, evenings: numbe
     await cookPastBoats(connection, kitchen, dishes, Math.round(firstBoatAtMs), BOATS_AN_EVENING, 11 + ago * 100)
   }
   if (evenings > 0) await setOutRice(connection, kitchen, house, nowMs)
+}
+
+/** Sub-recipes and prices; also for a sample kitchen from before there were any. */
+async function fillBook(connection: PoolConnection, nowMs: number): Promise<void> {
+  for (const draft of DEMO_RECIPES) await saveRecipe(connection, DEMO_KITCHEN_ID, draft, nowMs)
+  const prices = Object.entries(DEMO_PRICES).flatMap(([ingredientId, all]) =>
+    all.map((price) => ({ ingredientId, price })),
+  )
+  await savePrices(connection, DEMO_KITCHEN_ID, prices)
 }
 
 async function saved(connection: PoolConnection) {
@@ -62,6 +76,7 @@ async function refresh(connection: PoolConnection, nowMs: number): Promise<void>
     const event = { id: EventId.parse(newId()), kind: 'cancelled' as const, atMs: nowMs, counter: 0 }
     await addTicketEvents(connection, DEMO_KITCHEN_ID, id, [event], nowMs)
   }
+  if ((await listRecipes(connection, DEMO_KITCHEN_ID)).length === 0) await fillBook(connection, nowMs)
   const { kitchen, house } = await saved(connection)
   if (house.vessels.length === 0)
     await insertRiceHouse(connection, DEMO_KITCHEN_ID, null, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)

@@ -25,7 +25,7 @@ const BOUGHT: Bought[] = [
   ['ginger', 'box 2 kg', 2_000, 780],
   ['chilli-fresh', 'box 1 kg', 1_000, 560],
   ['curry-leaf', 'bunch box 250 g', 250, 480],
-  ['peanut-roasted', 'bag 2 kg', 2_000, 980],
+  ['peanut-raw', 'bag 5 kg', 5_000, 1980],
   ['sesame-toasted', 'jar 500 g', 500, 460],
   ['black-bean-fermented', 'jar 500 g', 500, 390],
   ['oil-rapeseed', 'drum 20 L', 18_400, 3950],

@@ -4,6 +4,7 @@ import { Day } from 'contract/riceModels'
 import { listDishes } from '../../book/dishes.sql'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
+import { editedMeanwhile } from '../../http/conflict'
 import { json, jsonBody, newRouter, type Services } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { readDemandCsv } from './demand.csv'
@@ -105,6 +106,3 @@ function checkVessel(policy: RicePolicy, { vessels }: RiceHouse): void {
     detail: `no vessel "${policy.vesselId}": use one of ${vessels.map((vessel) => vessel.id).join(', ')}`,
   })
 }
-
-const editedMeanwhile = () =>
-  new Problem('edited-meanwhile', { detail: 'somebody else changed this meanwhile: look at it again, then change it' })

@@ -3,11 +3,10 @@ import type { Lot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
 import type { LotState } from 'core/rice/lot/lotState'
 import { stringify } from 'csv-stringify/sync'
+import { csvText as text } from '../../http/csv'
 import { foldLot, policyOf } from '../foldLot'
 
 const iso = (ms: number | null) => (ms === null ? '' : new Date(ms).toISOString())
-/** A spreadsheet must not take a word for a formula. */
-const text = (value: string) => (/^[=+\-@\t]/.test(value) ? `'${value}` : value)
 
 export type LoggedLot = { lot: Lot; state: LotState }
 

@@ -1,9 +1,9 @@
 import type { Kitchen } from 'contract/kitchen'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import { outcome, type LoggedLot } from './coolingLog'
-import { newPdf } from './fonts'
+import { newPdf } from '../../print/fonts'
 import { Sheet } from './sheet'
-import { kitchenDates } from './kitchenDates'
+import { kitchenDates } from '../../print/kitchenDates'
 
 const READINGS_A_LINE = 6
 

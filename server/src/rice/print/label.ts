@@ -3,9 +3,9 @@ import type { Kitchen } from 'contract/kitchen'
 import type { Lot } from 'contract/rice'
 import type { LotState } from 'core/rice/lot/lotState'
 import { rgb, type PDFPage } from 'pdf-lib'
-import { newPdf, printable, textPath, type PdfFonts } from './fonts'
+import { newPdf, printable, textPath, type PdfFonts } from '../../print/fonts'
 import { LABEL_MM, labelMarks, type LabelMark, type LabelText } from './labelDrawing'
-import { kitchenDates } from './kitchenDates'
+import { kitchenDates } from '../../print/kitchenDates'
 
 const POINTS_PER_MM = 72 / 25.4
 const DOTS_PER_MM = 12

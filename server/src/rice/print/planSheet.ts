@@ -3,8 +3,8 @@ import type { RiceHouse } from 'contract/riceHouse'
 import { volumeUnitML } from 'core/measure/units'
 import { bulkKgPerL } from 'core/rice/cookMethod'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
-import { newPdf } from './fonts'
-import { kitchenDates } from './kitchenDates'
+import { newPdf } from '../../print/fonts'
+import { kitchenDates } from '../../print/kitchenDates'
 import { Sheet } from './sheet'
 
 /** The loads of a day on paper for the prep cook: by the scale and by the kitchen's own measures, with room for weights. */

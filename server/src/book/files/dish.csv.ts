@@ -1,9 +1,9 @@
 import { ROLES, STATES, type Dish, type Modifier } from 'core/book/dish'
 import type { Ingredient } from 'core/book/ingredient'
 import { resolveLines, slugOf, type DishLine } from 'core/book/resolve'
-import { CsvError, parse } from 'csv-parse/sync'
 import { z } from 'zod'
-import { Problem } from '../http/problems'
+import { csvLineProblem, readCsvCells } from '../../http/csv'
+import { Problem } from '../../http/problems'
 
 const MAX_LINES = 60
 const COLUMNS = { name: 'name', role: 'role', state: 'state', cut: 'cut', ratioG: 'g per 100 g rice' } as const
@@ -38,7 +38,7 @@ const Line = z.object({
  * @throws {Problem} csv-encoding, csv-columns, csv-too-long or csv-line, each saying what to change
  */
 export function readDishLines(bytes: ArrayBuffer): DishLine[] {
-  const rows = parseRows(decode(bytes))
+  const rows = readCsvCells(bytes)
   const [header = [], ...lines] = rows
   const columns = header.map((heading) => HEADINGS[heading.trim().toLowerCase()])
   const missing = Object.entries(COLUMNS).filter(([key]) => !columns.includes(key as keyof typeof COLUMNS))
@@ -62,40 +62,7 @@ function readLine(cells: string[], columns: (keyof typeof COLUMNS | undefined)[]
   const raw = Object.fromEntries(columns.flatMap((column, i) => (column ? [[column, cells[i] ?? '']] : [])))
   const line = Line.safeParse(raw)
   if (line.success) return line.data
-  const faults = line.error.issues.map((issue) => ({
-    field: `line ${lineNo}, ${String(issue.path[0])}`,
-    message: issue.message,
-  }))
-  throw new Problem('csv-line', {
-    detail: `${faults[0]?.field}: ${faults[0]?.message}`,
-    faults,
-    values: { line: lineNo },
-  })
-}
-
-function decode(bytes: ArrayBuffer): string {
-  const wrong = new Problem('csv-encoding', { detail: 'the file is not UTF-8: save it again as "CSV UTF-8"' })
-  try {
-    const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes)
-    if (text.includes('\0')) throw wrong
-    return text
-  } catch {
-    throw wrong
-  }
-}
-
-function parseRows(text: string): string[][] {
-  try {
-    return z
-      .array(z.array(z.string()))
-      .parse(parse(text, { skip_empty_lines: true, trim: true, relax_column_count: true }))
-  } catch (error) {
-    if (!(error instanceof CsvError)) throw error
-    throw new Problem('csv-line', {
-      detail: `${error.message}: check the quotes on that line`,
-      values: { line: Number(error['lines'] ?? 0) },
-    })
-  }
+  throw csvLineProblem(lineNo, line.error)
 }
 
 export type DishHead = { name: string; shortName?: string | undefined; portionRiceG?: number | undefined }

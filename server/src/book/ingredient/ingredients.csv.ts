@@ -1,0 +1,117 @@
+import { Ingredient, Price, type KitchenIngredient } from 'contract/ingredient'
+import { stringify } from 'csv-stringify/sync'
+import { z } from 'zod'
+import { csvLineProblem, csvText, fromCsvText, readCsvRecords } from '../../http/csv'
+import { Problem } from '../../http/problems'
+
+const MAX_ROWS = 5000
+const NUMBERS = [
+  'waterG',
+  'proteinG',
+  'fatG',
+  'carbohydrateG',
+  'sugarsG',
+  'fibreG',
+  'alcoholG',
+  'sodiumMg',
+  'energyKJ',
+  'acid',
+  'chilliHeat',
+  'colourLoad',
+  'freeLiquidFraction',
+  'ediblePortion',
+] as const
+const WORDS = ['id', 'name', 'role', 'state', 'source', 'confidence'] as const
+const LISTS = ['aliases', 'allergens', 'diets'] as const
+const COLUMNS = [...WORDS, ...LISTS, ...NUMBERS, 'densities', 'countSizes'] as const
+const PRICE_COLUMNS = ['ingredient', 'fromDay', 'pack', 'packG', 'price'] as const
+
+/** The ingredient table as CSV (RFC 4180, UTF-8): lists joined by semicolons, densities and sizes as name=value. */
+export function ingredientsCsv(rows: readonly KitchenIngredient[]): string {
+  return stringify(
+    rows.map((row) => [
+      ...WORDS.map((name) => csvText(row[name])),
+      ...LISTS.map((name) => csvText(row[name].join(';'))),
+      ...NUMBERS.map((name) => row[name]),
+      row.densities.map(({ form, gPerML }) => `${form}=${gPerML}`).join(';'),
+      row.countSizes.map(({ size, massG }) => `${size}=${massG}`).join(';'),
+    ]),
+    { header: true, columns: [...COLUMNS], record_delimiter: 'windows' },
+  )
+}
+
+const parts = (text: string) => (text === '' ? [] : text.split(';').map((part) => part.trim()))
+const pair = (part: string) => {
+  const at = part.lastIndexOf('=')
+  return { name: part.slice(0, at), value: Number(part.slice(at + 1)) }
+}
+
+/** Rows of an ingredient table from CSV, each checked as on the screen. @throws {Problem} csv-… */
+export function readIngredientsCsv(bytes: ArrayBuffer): Ingredient[] {
+  const records = readCsvRecords(bytes, COLUMNS)
+  refuseTooMany(records.length)
+  return records.map((record, i) => {
+    const row = Ingredient.safeParse({
+      ...Object.fromEntries(WORDS.map((name) => [name, fromCsvText(record[name] ?? '')])),
+      ...Object.fromEntries(LISTS.map((name) => [name, parts(fromCsvText(record[name] ?? ''))])),
+      ...Object.fromEntries(NUMBERS.map((name) => [name, record[name] === '' ? Number.NaN : Number(record[name])])),
+      densities: parts(record['densities'] ?? '')
+        .map(pair)
+        .map(({ name, value }) => ({ form: name, gPerML: value })),
+      countSizes: parts(record['countSizes'] ?? '')
+        .map(pair)
+        .map(({ name, value }) => ({ size: name, massG: value })),
+    })
+    if (!row.success) throw csvLineProblem(i + 2, row.error)
+    return row.data
+  })
+}
+
+/** Prices as CSV, in the currency with two decimals. */
+export function pricesCsv(rows: readonly KitchenIngredient[]): string {
+  return stringify(
+    rows.flatMap((row) =>
+      row.prices.map((price) => [
+        row.id,
+        price.fromDay,
+        csvText(price.packName),
+        price.packG,
+        (price.priceMinor / 100).toFixed(2),
+      ]),
+    ),
+    { header: true, columns: [...PRICE_COLUMNS], record_delimiter: 'windows' },
+  )
+}
+
+const PriceText = z
+  .string()
+  .regex(/^-?\d+(?:[.,]\d{1,2})?$/, 'a price such as 12.50, without a sign of the currency')
+  .transform((text) => Math.round(Number(text.replace(',', '.')) * 100))
+  .pipe(Price.shape.priceMinor)
+
+/** Prices from CSV. @throws {Problem} csv-… with every fault of the first bad line */
+export function readPricesCsv(bytes: ArrayBuffer, known: ReadonlySet<string>) {
+  const records = readCsvRecords(bytes, PRICE_COLUMNS)
+  refuseTooMany(records.length)
+  const Row = z.object({
+    ingredient: z.string().refine((id) => known.has(id), 'not in the ingredient table: add it first'),
+    fromDay: Price.shape.fromDay,
+    pack: z.string().transform(fromCsvText).pipe(Price.shape.packName),
+    packG: z.coerce.number().pipe(Price.shape.packG),
+    price: PriceText,
+  })
+  return records.map((record, i) => {
+    const row = Row.safeParse(record)
+    if (!row.success) throw csvLineProblem(i + 2, row.error)
+    const { ingredient, fromDay, pack, packG, price } = row.data
+    return { ingredientId: ingredient, price: { fromDay, packName: pack, packG, priceMinor: price } }
+  })
+}
+
+function refuseTooMany(lines: number): void {
+  if (lines <= MAX_ROWS) return
+  throw new Problem('csv-too-long', {
+    detail: `at most ${MAX_ROWS} lines a file, this has ${lines}: send it in parts`,
+    values: { lines, most: MAX_ROWS },
+  })
+}

@@ -1,0 +1,148 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { Slug } from 'contract/ids'
+import { IngredientList, Price, PriceImported, PutIngredient } from 'contract/ingredient'
+import type { PoolConnection } from 'mysql2/promise'
+import { announce } from '../../db/outbox'
+import { inTransaction } from '../../db/pool'
+import { csvAttachment } from '../../http/attachment'
+import { editedMeanwhile } from '../../http/conflict'
+import { json, jsonBody, newRouter, type Services } from '../../http/context'
+import { Problem } from '../../http/problems'
+import { listDishes } from '../dishes.sql'
+import { readShelf, refreshDishes, usesOf } from '../shelf'
+import { ingredientsCsv, pricesCsv, readIngredientsCsv, readPricesCsv } from './ingredients.csv'
+import { listIngredients, removeIngredient, saveIngredient, savePrices, shippedIngredients } from './ingredients.sql'
+
+const params = z.object({ id: Slug })
+const csvBody = (description: string) => ({
+  required: true as const,
+  description,
+  content: { 'text/csv': { schema: z.string() } },
+})
+const csvFile = (description: string) => ({ 200: { content: { 'text/csv': { schema: z.string() } }, description } })
+
+const getIngredients = createRoute({
+  method: 'get',
+  path: '/ingredients',
+  responses: { 200: json(IngredientList, 'The table as this kitchen has it, sources and prices in every row') },
+})
+const putIngredient = createRoute({
+  method: 'put',
+  path: '/ingredients/{id}',
+  request: { params, body: jsonBody(PutIngredient) },
+  responses: { 200: json(IngredientList, 'Saved; dishes that it changes have their next version') },
+})
+const deleteIngredient = createRoute({
+  method: 'delete',
+  path: '/ingredients/{id}',
+  request: { params },
+  responses: { 200: json(IngredientList, 'The row of the kitchen is gone; what ships under that name holds again') },
+})
+const postPrice = createRoute({
+  method: 'post',
+  path: '/ingredients/{id}/prices',
+  request: { params, body: jsonBody(Price) },
+  responses: { 200: json(IngredientList, 'The price holds from its day on') },
+})
+const getCsv = createRoute({
+  method: 'get',
+  path: '/ingredients/table.csv',
+  responses: csvFile('The ingredient table, a line a row, as it can be brought in again'),
+})
+const postCsv = createRoute({
+  method: 'post',
+  path: '/ingredients/table.csv',
+  request: { body: csvBody('The columns of the exported table; rows are the kitchen’s own from then on') },
+  responses: { 200: json(PriceImported, 'Rows taken in') },
+})
+const getPricesCsv = createRoute({
+  method: 'get',
+  path: '/ingredients/prices.csv',
+  responses: csvFile('Every price with its first day'),
+})
+const postPricesCsv = createRoute({
+  method: 'post',
+  path: '/ingredients/prices.csv',
+  request: { body: csvBody('ingredient, fromDay, pack, packG, price (in the currency, two decimals)') },
+  responses: { 200: json(PriceImported, 'Prices taken in') },
+})
+
+export const ingredientRoutes = ({ pool, kitchenId, now, changed }: Services) => {
+  const change = async (work: (connection: PoolConnection) => Promise<void>) => {
+    await inTransaction(pool, async (connection) => {
+      await work(connection)
+      const dishes = await refreshDishes(connection, kitchenId, now())
+      await announce(connection, kitchenId, now(), [
+        { topic: 'book', key: '' },
+        ...dishes.map((key) => ({ topic: 'book' as const, key })),
+      ])
+    })
+    changed()
+    return { ingredients: await listIngredients(pool, kitchenId) }
+  }
+  const known = async (id: string) => {
+    const row = (await listIngredients(pool, kitchenId)).find((one) => one.id === id)
+    if (!row)
+      throw new Problem('unknown-ingredient', { detail: `no ingredient ${id}: add it first`, values: { name: id } })
+    return row
+  }
+  return newRouter()
+    .openapi(getIngredients, async (c) => c.json({ ingredients: await listIngredients(pool, kitchenId) }, 200))
+    .openapi(getCsv, async (c) =>
+      c.body(ingredientsCsv(await listIngredients(pool, kitchenId)), 200, csvAttachment('ingredients.csv')),
+    )
+    .openapi(getPricesCsv, async (c) =>
+      c.body(pricesCsv(await listIngredients(pool, kitchenId)), 200, csvAttachment('prices.csv')),
+    )
+    .openapi(postCsv, async (c) => {
+      const rows = readIngredientsCsv(await c.req.arrayBuffer())
+      await change(async (connection) => {
+        const versions = new Map((await listIngredients(connection, kitchenId)).map((one) => [one.id, one.version]))
+        for (const row of rows) await saveIngredient(connection, kitchenId, versions.get(row.id) ?? 0, row)
+      })
+      return c.json({ rows: rows.length }, 200)
+    })
+    .openapi(postPricesCsv, async (c) => {
+      const ids = new Set((await listIngredients(pool, kitchenId)).map((one) => one.id))
+      const rows = readPricesCsv(await c.req.arrayBuffer(), ids)
+      await change(async (connection) => {
+        await savePrices(connection, kitchenId, rows)
+      })
+      return c.json({ rows: rows.length }, 200)
+    })
+    .openapi(putIngredient, async (c) => {
+      const { version, ingredient } = c.req.valid('json')
+      const { id } = c.req.valid('param')
+      if (ingredient.id !== id)
+        throw new Problem('invalid', { detail: `the address says ${id}, the ingredient ${ingredient.id}` })
+      const list = await change(async (connection) => {
+        if (!(await saveIngredient(connection, kitchenId, version, ingredient))) throw editedMeanwhile()
+      })
+      return c.json(list, 200)
+    })
+    .openapi(deleteIngredient, async (c) => {
+      const row = await known(c.req.valid('param').id)
+      const isShipped = shippedIngredients().some((one) => one.id === row.id)
+      const list = await change(async (connection) => {
+        const { list: recipes } = await readShelf(connection, kitchenId)
+        const uses = usesOf(row.id, await listDishes(connection, kitchenId), recipes)
+        if (!isShipped && uses.length > 0) {
+          const names = uses.join(', ')
+          throw new Problem('ingredient-used', {
+            detail: `${row.name} is used in ${names}: take it out there first`,
+            values: { name: row.name, list: names },
+          })
+        }
+        await removeIngredient(connection, kitchenId, row.id)
+      })
+      return c.json(list, 200)
+    })
+    .openapi(postPrice, async (c) => {
+      const row = await known(c.req.valid('param').id)
+      const price = c.req.valid('json')
+      return c.json(
+        await change((connection) => savePrices(connection, kitchenId, [{ ingredientId: row.id, price }])),
+        200,
+      )
+    })
+}

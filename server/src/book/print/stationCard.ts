@@ -1,0 +1,122 @@
+import type { Dish } from 'contract/dish'
+import type { Kitchen } from 'contract/kitchen'
+import { batchAmounts } from 'core/book/scale'
+import { allergensOf } from 'core/book/vary'
+import { writeQuantity } from 'core/measure/writeNumber'
+import type { HeatLevel, Score, Step } from 'core/wok/score'
+import { rgb, type PDFPage } from 'pdf-lib'
+import { newPdf, printable, type PdfFonts } from '../../print/fonts'
+import { stepText } from './stepText'
+import { writeClock } from './writeClock'
+
+const A4 = { width: 595.28, height: 841.89 } as const
+const MARGIN = 42
+const INK = rgb(0, 0, 0)
+const PALE = rgb(0.82, 0.82, 0.82)
+/** The ribbon is as wide as the heat is high, as on the screen; on paper black says the same as ember. */
+const WIDTH_BY_HEAT: Readonly<Record<HeatLevel, number>> = { off: 3, low: 16, medium: 30, high: 44, full: 58 }
+const CHANNEL = 62
+const TABLE_TOP = 132
+const ROW = 17
+const LEAST_STEP = 25
+
+/** A dish for the wall by the station: amounts of a batch by scale and by hand, and its score down the page. */
+export async function stationCard(
+  dish: Dish,
+  portions: number,
+  score: Score,
+  kitchen: Kitchen,
+  standard: readonly string[],
+): Promise<Uint8Array> {
+  const { pdf, fonts } = await newPdf(`${dish.name}, station card`)
+  const page = pdf.addPage([A4.width, A4.height])
+  const riceG = dish.portionRiceG * portions
+  const write = writer(page, fonts)
+  write(dish.name, MARGIN, 60, 24, true)
+  const allergens = allergensOf(dish.components).join(', ') || 'none of the 14'
+  write(
+    `${portions} ${portions === 1 ? 'portion' : 'portions'} · ${kg(score.batchMassG)} · ${writeClock(score.totalS)} · version ${dish.version} · ${kitchen.name}`,
+    MARGIN,
+    80,
+    11,
+    false,
+  )
+  write(`Contains: ${allergens}. The shared wok may add traces. Read the ticket's allergy aloud.`, MARGIN, 96, 10, true)
+  if (standard.length > 0) write(`Not the house standard: ${standard.join(', ')}`, MARGIN, 111, 10, true)
+  const amounts = batchAmounts(dish.components, riceG, dish.portionRiceG, kitchen.tools)
+  amounts.forEach((amount, i) => {
+    const y = TABLE_TOP + i * ROW
+    const cut = dish.components[i]?.cut
+    write(amount.name, MARGIN, y, 11, true)
+    write(grams(amount.massG), 250, y, 11, true)
+    const { tool, name, count } = amount.measure
+    write(tool === 'scale' ? 'weigh' : writeQuantity(count, null, name || tool), 320, y, 11, false)
+    write(cut ? [cut.shape, cut.sizeMm && `${cut.sizeMm} mm`].filter(Boolean).join(' ') : '', 440, y, 11, false)
+  })
+  drawScore(page, fonts, score, dish, TABLE_TOP + amounts.length * ROW + 14)
+  return pdf.save()
+}
+
+function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top: number): void {
+  const write = writer(page, fonts)
+  const room = A4.height - MARGIN - top - 20
+  const heights = heightsOf(score.steps, room)
+  let y = top
+  const left = MARGIN + 34
+  page.drawRectangle({ x: left, y: A4.height - top - sum(heights), width: CHANNEL, height: sum(heights), color: PALE })
+  score.steps.forEach((step, i) => {
+    const height = heights[i]!
+    const width = WIDTH_BY_HEAT[step.heat]
+    page.drawRectangle({
+      x: left + (CHANNEL - width) / 2,
+      y: A4.height - y - height + 1,
+      width,
+      height: height - 2,
+      color: INK,
+    })
+    write(writeClock(step.startS), MARGIN, y + 10, 9, true)
+    wrapped(fonts, stepText(step, dish.stationKind).replace(/^\S+ /, ''), 8.5, A4.width - left - CHANNEL - MARGIN - 12)
+      .slice(0, Math.max(1, Math.floor(height / 11)))
+      .forEach((line, row) => write(line, left + CHANNEL + 12, y + 10 + row * 11, 8.5, false))
+    y += height
+  })
+  write(
+    'Seconds are house figures until the station is measured. The local code decides the limits.',
+    MARGIN,
+    A4.height - 26,
+    8,
+    false,
+  )
+}
+
+/** Each step as high as its seconds, none below what a line of text takes, all of them on the page. */
+function heightsOf(steps: readonly Step[], room: number): number[] {
+  const spare = Math.max(0, room - steps.length * LEAST_STEP)
+  const totalS = sum(steps.map((step) => step.durationS)) || 1
+  const least = Math.min(LEAST_STEP, room / steps.length)
+  return steps.map((step) => least + (spare * step.durationS) / totalS)
+}
+
+function writer(page: PDFPage, fonts: PdfFonts) {
+  return (words: string, x: number, fromTop: number, size: number, bold: boolean) => {
+    const font = bold ? fonts.bold : fonts.regular
+    page.drawText(printable(words), { x, y: A4.height - fromTop, size, font, color: INK })
+  }
+}
+
+function wrapped(fonts: PdfFonts, words: string, size: number, width: number): string[] {
+  const lines: string[] = []
+  let line = ''
+  for (const word of printable(words).split(' ')) {
+    const longer = line === '' ? word : `${line} ${word}`
+    if (line !== '' && fonts.regular.widthOfTextAtSize(longer, size) > width) {
+      lines.push(line)
+      line = word
+    } else line = longer
+  }
+  return [...lines, line]
+}
+
+const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
+const grams = (massG: number) => (massG < 10 ? `${massG.toFixed(1)} g` : `${Math.round(massG)} g`)
+const kg = (massG: number) => `${(massG / 1000).toFixed(2)} kg`

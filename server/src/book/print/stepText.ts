@@ -1,0 +1,43 @@
+import type { StationKind } from 'core/book/dish'
+import type { Action, Step } from 'core/wok/score'
+import { writeClock } from './writeClock'
+
+/** Steps in the words that stand on paper and in files. */
+const ACTION_WORDS: Readonly<Record<Action, string>> = {
+  heatVessel: 'Heat the wok dry until it first smokes',
+  oilIn: 'Oil in',
+  eggIn: 'In',
+  eggOut: 'Out',
+  proteinIn: 'In, alone',
+  proteinOut: 'Out, to a clean bowl',
+  baseIn: 'In, keep it moving',
+  riceIn: 'Rice in, press flat, lift from below',
+  dryIn: 'Season from high',
+  eggWell: 'In the gap, half set, fold through',
+  sauceIn: 'Sauce on the bare metal; hold back a fifth, taste',
+  leavesIn: 'On top, turn under',
+  bringBack: 'Back, toss through',
+  wipe: 'Wipe with a damp cloth in tongs',
+  eggOnTop: 'Fry beside, baste',
+  hotCheck: 'Hot through? Probe the thickest heap',
+  finishOff: 'Flame off, toss it through',
+  pickUp: 'Pick up',
+}
+const OFF_HEAT_SAUCE = 'Flame off, sauce in, toss'
+const GRIDDLE_HEAT = 'Let the plate come up to heat'
+
+/** One step in a line: when, what with how much, at which heat, and what is to be checked. */
+export function stepText(step: Step, stationKind: StationKind): string {
+  const names = step.entries
+    .filter((entry) => entry.motion !== 'out')
+    .map((entry) => `${Math.round(entry.massG * 10) / 10} g ${entry.name}`)
+    .join(', ')
+  const check = step.check ? ` Check: ${step.check.limit.coreC} °C in the core; the local code decides.` : ''
+  return `${writeClock(step.startS)} ${wordsOf(step, stationKind)}${names ? `: ${names}` : ''} (${step.heat} heat).${check}`
+}
+
+function wordsOf(step: Step, stationKind: StationKind): string {
+  if (step.action === 'heatVessel' && stationKind === 'griddle') return GRIDDLE_HEAT
+  if (step.action === 'sauceIn' && step.heat === 'off') return OFF_HEAT_SAUCE
+  return ACTION_WORDS[step.action]
+}

@@ -1,0 +1,81 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { Slug } from 'contract/ids'
+import { PutRecipe, RecipeList } from 'contract/recipe'
+import type { PoolConnection } from 'mysql2/promise'
+import { announce } from '../../db/outbox'
+import { inTransaction } from '../../db/pool'
+import { editedMeanwhile, nameTaken } from '../../http/conflict'
+import { json, jsonBody, newRouter, type Services } from '../../http/context'
+import { Problem } from '../../http/problems'
+import { listDishes } from '../dishes.sql'
+import { checkRecipe, readShelf, refreshDishes, usesOf } from '../shelf'
+import { listRecipes, lockRecipe, saveRecipe } from './recipes.sql'
+
+const params = z.object({ id: Slug })
+
+const getRecipes = createRoute({
+  method: 'get',
+  path: '/recipes',
+  responses: { 200: json(RecipeList, 'The newest version of every sub-recipe') },
+})
+const putRecipe = createRoute({
+  method: 'put',
+  path: '/recipes/{id}',
+  request: { params, body: jsonBody(PutRecipe) },
+  responses: { 200: json(RecipeList, 'Saved as its next version; dishes that it changes have theirs') },
+})
+const deleteRecipe = createRoute({
+  method: 'delete',
+  path: '/recipes/{id}',
+  request: { params, query: z.object({ version: z.coerce.number().int().positive() }) },
+  responses: { 200: json(RecipeList, 'The sub-recipes without it') },
+})
+
+export const recipeRoutes = ({ pool, kitchenId, now, changed }: Services) => {
+  const change = async (work: (connection: PoolConnection) => Promise<unknown>) => {
+    await inTransaction(pool, async (connection) => {
+      await work(connection)
+      const dishes = await refreshDishes(connection, kitchenId, now())
+      await announce(connection, kitchenId, now(), [
+        { topic: 'book', key: '' },
+        ...dishes.map((key) => ({ topic: 'book' as const, key })),
+      ])
+    })
+    changed()
+    return { recipes: await listRecipes(pool, kitchenId) }
+  }
+  return newRouter()
+    .openapi(getRecipes, async (c) => c.json({ recipes: await listRecipes(pool, kitchenId) }, 200))
+    .openapi(putRecipe, async (c) => {
+      const { version, recipe } = c.req.valid('json')
+      const list = await change(async (connection) => {
+        checkRecipe({ ...recipe, version: version + 1 }, await readShelf(connection, kitchenId))
+        const known = await lockRecipe(connection, kitchenId, recipe.id)
+        if (version === 0 && known.version > 0) throw nameTaken(recipe.name)
+        if (known.version !== version) throw editedMeanwhile()
+        await saveRecipe(connection, kitchenId, recipe, now())
+      })
+      return c.json(list, 200)
+    })
+    .openapi(deleteRecipe, async (c) => {
+      const { id } = c.req.valid('param')
+      const list = await change(async (connection) => {
+        const { list: recipes } = await readShelf(connection, kitchenId)
+        const recipe = recipes.find((one) => one.id === id)
+        if (!recipe) throw new Problem('not-found', { detail: `no sub-recipe ${id}` })
+        const uses = usesOf(id, await listDishes(connection, kitchenId), recipes)
+        if (uses.length > 0) {
+          const names = uses.join(', ')
+          throw new Problem('recipe-used', {
+            detail: `${recipe.name} is used in ${names}: take it out there first`,
+            values: { name: recipe.name, list: names },
+          })
+        }
+        if ((await lockRecipe(connection, kitchenId, id)).version !== c.req.valid('query').version)
+          throw editedMeanwhile()
+        const { version: _version, ...draft } = recipe
+        await saveRecipe(connection, kitchenId, draft, now(), true)
+      })
+      return c.json(list, 200)
+    })
+}

@@ -1,0 +1,56 @@
+import { createRoute } from '@hono/zod-openapi'
+import { StyleList, Tasting, TastingList } from 'contract/book'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
+import { refuseFuture } from '../http/clockAhead'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { editedMeanwhile } from '../http/conflict'
+import { findStyles, saveStyles } from './styles.sql'
+import { addTasting, listTastings } from './tastings.sql'
+
+const getStyles = createRoute({
+  method: 'get',
+  path: '/styles',
+  responses: { 200: json(StyleList, 'Styles with the bands that a dish of them is judged by') },
+})
+const putStyles = createRoute({
+  method: 'put',
+  path: '/styles',
+  request: { body: jsonBody(StyleList) },
+  responses: { 200: json(StyleList, 'Changed, if nobody else did meanwhile') },
+})
+const getTastings = createRoute({
+  method: 'get',
+  path: '/tastings',
+  responses: { 200: json(TastingList, 'What was tasted, newest first') },
+})
+const postTasting = createRoute({
+  method: 'post',
+  path: '/tastings',
+  request: { body: jsonBody(Tasting) },
+  responses: { 200: json(TastingList, 'Kept once, however often it is sent') },
+})
+
+export const styleRoutes = ({ pool, kitchenId, now, changed }: Services) =>
+  newRouter()
+    .openapi(getStyles, async (c) => c.json(await findStyles(pool, kitchenId), 200))
+    .openapi(putStyles, async (c) => {
+      const list = c.req.valid('json')
+      await inTransaction(pool, async (connection) => {
+        if (!(await saveStyles(connection, kitchenId, list))) throw editedMeanwhile()
+        await announce(connection, kitchenId, now(), [{ topic: 'book', key: '' }])
+      })
+      changed()
+      return c.json(await findStyles(pool, kitchenId), 200)
+    })
+    .openapi(getTastings, async (c) => c.json({ tastings: await listTastings(pool, kitchenId) }, 200))
+    .openapi(postTasting, async (c) => {
+      const tasting = c.req.valid('json')
+      refuseFuture(tasting.atMs, now())
+      await inTransaction(pool, async (connection) => {
+        await addTasting(connection, kitchenId, tasting, now())
+        await announce(connection, kitchenId, now(), [{ topic: 'book', key: tasting.dishId }])
+      })
+      changed()
+      return c.json({ tastings: await listTastings(pool, kitchenId) }, 200)
+    })
