@@ -2,7 +2,7 @@
 import { readdirSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 
-const BUNDLE = 'server/dist/core/core.mjs'
+const BUNDLE = 'server/dist/models/core/core.mjs'
 const SOURCES = [
   'core/src',
   'contract/src',

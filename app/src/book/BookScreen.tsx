@@ -1,51 +1,70 @@
-import { ROLES, STATES } from 'core/book/dish'
-import { allergensOf } from 'core/book/vary'
 import type { Dish } from 'contract/dish'
+import type { Kitchen } from 'contract/kitchen'
+import type { Style } from 'core/mise/balance/style'
+import { allergensOf } from 'core/book/vary'
 import { useRouter } from 'expo-router'
-import { Pressable, ScrollView, View } from 'react-native'
-import { Frame } from '../ui/Frame'
+import { memo, useMemo } from 'react'
+import { Pressable, View } from 'react-native'
+import { useKitchen } from '../setup/useKitchen'
+import { Button } from '../ui/Button'
+import { Diamond } from '../ui/icons'
 import { Empty, Loading, Problem } from '../ui/states'
 import { Text } from '../ui/Text'
+import { formatMoney, formatPercent } from '../words/format'
 import { useWords } from '../words/i18n'
-import { ImportDish } from './ImportDish'
+import { BookPage } from './BookParts'
+import { judgeDish } from './dish/judge'
 import { useDishes } from './useDishes'
+import { useShelf, useStyles, type Shelf } from './useShelf'
+import { useToday } from './useToday'
 
 export function BookScreen() {
   const t = useWords('book')
+  const router = useRouter()
   const book = useDishes()
+  const kitchen = useKitchen().data
+  const { shelf } = useShelf()
+  const styles = useStyles().data?.styles
   return (
-    <Frame stage="book">
-      <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-4xl self-center p-4">
-          <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
-            {t('title')}
-          </Text>
-          {book.isPending && <Loading what={t('loading')} />}
-          {book.error && !book.data && <Problem error={book.error} onRetry={() => void book.refetch()} />}
-          {book.data?.dishes.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
-          <View role="list">
-            {book.data?.dishes.map((dish) => (
-              <DishLine key={dish.id} dish={dish} />
-            ))}
-          </View>
-          <ImportDish />
-          <Text size="small" tone="ash" className="mt-3">
-            {t('import.roles', { list: ROLES.join(', ') })}
-          </Text>
-          <Text size="small" tone="ash">
-            {t('import.states', { list: STATES.join(', ') })}
-          </Text>
-        </View>
-      </ScrollView>
-    </Frame>
+    <BookPage
+      part="dishes"
+      bar={<Button kind="main" label={t('newDish')} className="flex-1" onPress={() => router.push('/book/new')} />}
+    >
+      {book.isPending && <Loading what={t('loading')} />}
+      {book.error && !book.data && <Problem error={book.error} onRetry={() => void book.refetch()} />}
+      {book.data?.dishes.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
+      <View role="list">
+        {book.data?.dishes.map((dish) => (
+          <DishLine key={dish.id} dish={dish} kitchen={kitchen} shelf={shelf} styles={styles} />
+        ))}
+      </View>
+      <Button label={t('newDish')} className="mt-4 hidden w-60 md:flex" onPress={() => router.push('/book/new')} />
+    </BookPage>
   )
 }
 
-function DishLine({ dish }: { dish: Dish }) {
+type LineProps = { dish: Dish; kitchen: Kitchen | undefined; shelf: Shelf | null; styles: readonly Style[] | undefined }
+
+/** A dish in the book: what it is, whether it stands in its bands, what it costs and contains. */
+const DishLine = memo(function DishLine({ dish, kitchen, shelf, styles }: LineProps) {
   const t = useWords('book')
   const name = useWords('ui')
   const router = useRouter()
+  const day = useToday()
+  const style = styles?.find((one) => one.id === dish.style) ?? styles?.[0]
+  const judged = useMemo(
+    () => (shelf && style ? judgeDish(dish.components, dish.portionRiceG, shelf, style, dish.schools.oil, day) : null),
+    [dish, shelf, style, day],
+  )
   const allergens = allergensOf(dish.components).map((one) => name(`allergens.${one}`))
+  const money = (minor: number) => formatMoney(minor, kitchen?.currency ?? 'USD')
+  const findings = judged?.findings.length ?? 0
+  const cost =
+    judged?.costMinor !== null && judged?.costMinor !== undefined && dish.priceMinor !== undefined
+      ? t('row.cost', { cost: money(judged.costMinor), price: money(dish.priceMinor) })
+      : judged && judged.unpriced.length > 0
+        ? t('row.noCost', { list: judged.unpriced.join(', ') })
+        : ''
   return (
     <View role="listitem">
       <Pressable
@@ -53,9 +72,25 @@ function DishLine({ dish }: { dish: Dish }) {
         onPress={() => router.push(`/book/${dish.id}`)}
         className="ring-focus min-h-16 justify-center border-b border-edge py-2 active:bg-plate"
       >
-        <Text size="step" weight="bold" stretch="slim">
-          {dish.name}
-        </Text>
+        <View className="flex-row items-baseline gap-3">
+          <Text size="step" weight="bold" stretch="slim" className="min-w-0 flex-1">
+            {dish.name}
+          </Text>
+          <Text weight="bold" stretch="narrow">
+            {cost}
+          </Text>
+        </View>
+        <View className="flex-row items-center gap-1.5">
+          {findings > 0 && <Diamond sizePx={14} />}
+          <Text size="small" weight={findings > 0 ? 'bold' : 'normal'} stretch="slim" className="min-w-0 flex-1">
+            {judged &&
+              [
+                style?.name,
+                `${t('metrics.saltFraction')} ${formatPercent(judged.balance.metrics.saltFraction)} %`,
+                findings > 0 ? t('row.findings', { count: findings }) : t('row.fine'),
+              ].join(' · ')}
+          </Text>
+        </View>
         <Text size="small" tone="ash" stretch="slim">
           {[
             t('version', { n: dish.version }),
@@ -65,4 +100,4 @@ function DishLine({ dish }: { dish: Dish }) {
       </Pressable>
     </View>
   )
-}
+})

@@ -1,36 +1,53 @@
 import type { Dish } from 'contract/dish'
+import type { Kitchen } from 'contract/kitchen'
 import { allergensOf } from 'core/book/vary'
-import { batchScore } from 'core/line/batchScore'
 import { largestCap } from 'core/line/planLine'
-import { useState } from 'react'
+import { repeatedVerdict, proposalFor } from 'core/mise/learn'
+import { useRouter } from 'expo-router'
+import { useMemo, useState } from 'react'
 import { ScrollView, View } from 'react-native'
-import Svg, { G } from 'react-native-svg'
-import { Channel, Score } from '../score/Score'
-import { plannedSpans, scoreDrawing } from '../score/scoreDrawing'
+import { download } from '../device/download'
 import { useKitchen } from '../setup/useKitchen'
+import { Button } from '../ui/Button'
 import { Dial } from '../ui/Dial'
 import { Frame } from '../ui/Frame'
-import { useMeasureWords } from '../ui/measureWords'
 import { Notice } from '../ui/Notice'
 import { Empty, Loading, Problem } from '../ui/states'
 import { Text } from '../ui/Text'
-import { formatClock, formatMassG } from '../words/format'
+import { useIsWide } from '../ui/useIsWide'
+import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
-import { useStepWords } from '../wok/stepWords'
+import { Heading } from './BookParts'
+import { BalancePanel } from './dish/BalancePanel'
+import { DishLines } from './dish/DishLines'
+import { DishScore } from './dish/DishScore'
+import { judgeDish } from './dish/judge'
+import { MoneyAndFood, RepairLine } from './dish/MoneyAndFood'
+import { StandardNotice } from './dish/StandardNotice'
+import { Variations } from './dish/Variations'
+import { Versions } from './dish/Versions'
 import { useDishes } from './useDishes'
+import { useShelf, useStyles, useTastings, type Shelf } from './useShelf'
+import { useToday } from './useToday'
+import type { Style } from 'core/mise/balance/style'
 
 export function DishScreen({ id }: { id: string }) {
   const t = useWords('book')
   const book = useDishes()
+  const kitchen = useKitchen()
+  const { shelf, error, refetch } = useShelf()
+  const styles = useStyles()
   const dish = book.data?.dishes.find((one) => one.id === id)
-  return (
+  const style = styles.data?.styles.find((one) => one.id === dish?.style) ?? styles.data?.styles[0]
+  const fault = book.error ?? kitchen.error ?? error ?? styles.error
+  return dish && kitchen.data && shelf && style ? (
+    <DishPage dish={dish} kitchen={kitchen.data} shelf={shelf} style={style} others={book.data?.dishes ?? []} />
+  ) : (
     <Frame stage="book">
-      {dish ? (
-        <DishPage dish={dish} />
-      ) : book.error ? (
-        <Problem error={book.error} onRetry={() => void book.refetch()} />
-      ) : book.data ? (
+      {book.data && !dish ? (
         <Empty title={t('notThere')} detail={t('notThereDetail')} />
+      ) : fault ? (
+        <Problem error={fault} onRetry={() => [book.refetch(), kitchen.refetch(), styles.refetch(), refetch()]} />
       ) : (
         <Loading what={t('loading')} />
       )}
@@ -38,113 +55,128 @@ export function DishScreen({ id }: { id: string }) {
   )
 }
 
-const PX_PER_S = 2.4
-const CHANNEL_PX = 110
+type PageProps = { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style; others: readonly Dish[] }
 
-function DishPage({ dish }: { dish: Dish }) {
+function DishPage(props: PageProps) {
+  const { dish, kitchen, shelf, style } = props
   const t = useWords('book')
-  const name = useWords('ui')
   const line = useWords('line')
-  const kitchen = useKitchen().data
-  const stepWords = useStepWords()
-  const measureWords = useMeasureWords()
-  const cap = kitchen ? Math.max(1, largestCap(kitchen.stations, dish.stationKind)) : 1
+  const router = useRouter()
+  const isWide = useIsWide()
+  const day = useToday()
   const [portions, setPortions] = useState(1)
-  const allergens = allergensOf(dish.components).map((one) => name(`allergens.${one}`))
-  const result =
-    kitchen &&
-    batchScore(
-      dish,
-      { dishId: dish.id, modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] },
-      kitchen.tools,
-      kitchen.ruleSet,
-    )
-  const score = result?.kind === 'score' ? result.score : null
-  const drawing = score && scoreDrawing(score, plannedSpans(score))
+  const cap = Math.max(1, largestCap(kitchen.stations, dish.stationKind))
+  const judged = useMemo(
+    () => judgeDish(dish.components, dish.portionRiceG, shelf, style, dish.schools.oil, day),
+    [dish, shelf, style, day],
+  )
+  const actions = (
+    <View className="flex-1 flex-row gap-2">
+      <Button
+        kind="main"
+        label={t('dish.edit')}
+        className="flex-1"
+        onPress={() => router.push(`/book/${dish.id}/edit`)}
+      />
+      <Button label={t('dish.taste')} className="flex-1" onPress={() => router.push(`/book/${dish.id}/taste`)} />
+    </View>
+  )
   return (
-    <ScrollView tabIndex={0} className="min-h-0 flex-1">
-      <View className="w-full max-w-4xl gap-3 self-center p-4">
-        <Text role="heading" aria-level={1} size="lead" weight="bold" stretch="slim">
-          {dish.name}
-        </Text>
-        <Text tone="ash">
-          {[t('version', { n: dish.version }), t('portion', { mass: formatMassG(dish.portionRiceG) })].join(' · ')}
-        </Text>
-        <Notice
-          kind="allergy"
-          isSmall
-          title={allergens.length > 0 ? t('contains', { list: allergens.join(', ') }) : t('containsNone')}
-        >
-          {t('traces')}
-        </Notice>
-        <View role="list">
-          {dish.components.map((component) => (
-            <View
-              key={component.id}
-              role="listitem"
-              className="flex-row items-baseline gap-3 border-b border-edge py-1.5"
-            >
-              <Text weight="bold" stretch="narrow" className="w-14 text-right">
-                {formatMassG(component.ratioG)}
-              </Text>
-              <Text className="min-w-0 flex-1">{component.name}</Text>
+    <Frame stage="book" bar={actions}>
+      <View className="min-h-0 flex-1 flex-row">
+        <ScrollView tabIndex={0} className="min-h-0 flex-1">
+          <View className="w-full max-w-4xl gap-2 self-center p-4">
+            <DishHead {...props} />
+            <View className="flex-row flex-wrap items-end gap-3">
+              <View className="w-60">
+                <Dial
+                  name={t('dish.portions')}
+                  value={portions}
+                  least={1}
+                  most={cap}
+                  unit=""
+                  lessLabel={line('add.less')}
+                  moreLabel={line('add.more')}
+                  onChange={setPortions}
+                />
+              </View>
+              {isWide && <View className="w-72 flex-row">{actions}</View>}
+              <Button
+                label={t('dish.card')}
+                className="w-40"
+                onPress={() => download(`/api/dishes/${dish.id}/card.pdf?portions=${portions}`, `${dish.id}.pdf`)}
+              />
             </View>
-          ))}
-          <Text size="small" tone="ash">
-            {t('per100')}
-          </Text>
-        </View>
-        <View className="flex-row items-center gap-4">
-          <Text role="heading" aria-level={2} size="step" weight="bold" className="flex-1">
-            {t('score')}
-          </Text>
-          <View className="w-60">
-            <Dial
-              name={line('add.howMany')}
-              value={portions}
-              least={1}
-              most={cap}
-              unit=""
-              lessLabel={line('add.less')}
-              moreLabel={line('add.more')}
-              onChange={setPortions}
+            <StandardNotice standard={dish.standard} components={dish.components} saysKept />
+            <Repeated dish={dish} judged={judged} />
+            <DishLines dish={dish} portions={portions} tools={kitchen.tools} />
+            <Heading>{t('dish.balance', { style: style.name })}</Heading>
+            <BalancePanel judged={judged} style={style} />
+            <MoneyAndFood
+              judged={judged}
+              currency={kitchen.currency}
+              priceMinor={dish.priceMinor}
+              ceilingMinor={dish.costCeilingMinor}
             />
+            <RepairLine judged={judged} style={style} />
+            <Heading>{t('dish.variations')}</Heading>
+            <Variations dish={dish} kitchen={kitchen} shelf={shelf} style={style} day={day} />
+            {!isWide && <Heading>{t('dish.scoreOf')}</Heading>}
+            {!isWide && <DishScore dish={dish} portions={portions} kitchen={kitchen} />}
+            <Heading>{t('dish.versions')}</Heading>
+            <Versions dish={dish} timeZone={kitchen.timeZone} />
           </View>
-        </View>
-        {score && drawing && (
-          <View className="flex-row gap-3">
-            <Svg width={CHANNEL_PX + 40} height={score.totalS * PX_PER_S + 10} aria-hidden>
-              <Channel x={0} y={0} widthPx={CHANNEL_PX} heightPx={score.totalS * PX_PER_S + 10} />
-              <G>
-                <Score drawing={drawing} x={0} y={0} channelPx={CHANNEL_PX} pxPerS={PX_PER_S} topS={0} hasLabels />
-              </G>
-            </Svg>
-            <View role="list" className="min-w-0 flex-1">
-              {score.steps.map((step) => {
-                const words = stepWords(step, dish.stationKind === 'griddle')
-                return (
-                  <View key={step.id} role="listitem" className="border-b border-edge py-1.5">
-                    <Text weight="bold" stretch="slim">
-                      {`${formatClock(step.startS)}  ${words.title}`}
-                    </Text>
-                    <Text size="small" tone="ash" stretch="slim">
-                      {step.entries
-                        .filter((entry) => entry.motion !== 'out')
-                        .map((entry) =>
-                          [entry.name, formatMassG(entry.massG), measureWords(entry.measure)].filter(Boolean).join(' '),
-                        )
-                        .join(' · ')}
-                    </Text>
-                    <Text size="small" stretch="slim">
-                      {words.reason}
-                    </Text>
-                  </View>
-                )
-              })}
-            </View>
-          </View>
+        </ScrollView>
+        {isWide && (
+          <ScrollView tabIndex={0} className="min-h-0 w-[400px] border-l border-edge p-4">
+            <DishScore dish={dish} portions={portions} kitchen={kitchen} />
+          </ScrollView>
         )}
       </View>
-    </ScrollView>
+    </Frame>
+  )
+}
+
+function DishHead({ dish, others, style }: PageProps) {
+  const t = useWords('book')
+  const name = useWords('ui')
+  const own = allergensOf(dish.components)
+  const words = (list: readonly (typeof own)[number][]) => list.map((one) => name(`allergens.${one}`)).join(', ')
+  const near = others.filter((one) => one.stationKind === dish.stationKind).flatMap((one) => one.components)
+  const traces = allergensOf(near).filter((one) => !own.includes(one))
+  return (
+    <>
+      <Text role="heading" aria-level={1} size="lead" weight="bold" stretch="slim">
+        {dish.name}
+      </Text>
+      <Text tone="ash">
+        {[style.name, t('version', { n: dish.version }), t('portion', { mass: formatMassG(dish.portionRiceG) })].join(
+          ' · ',
+        )}
+      </Text>
+      <Notice kind="allergy" isSmall title={own.length > 0 ? t('contains', { list: words(own) }) : t('containsNone')}>
+        {traces.length > 0 ? t('mayContain', { list: words(traces) }) : t('traces')}
+      </Notice>
+    </>
+  )
+}
+
+/** Three times the same verdict of this version: what to change. */
+function Repeated({ dish, judged }: { dish: Dish; judged: ReturnType<typeof judgeDish> }) {
+  const t = useWords('book')
+  const router = useRouter()
+  const verdict = repeatedVerdict(useTastings().data?.tastings ?? [], dish.id, dish.version)
+  const proposal = verdict && proposalFor(verdict, judged.parts)
+  if (!verdict || !proposal) return null
+  const words = { name: proposal.name, from: formatMassG(proposal.fromG), to: formatMassG(proposal.toG) }
+  return (
+    <Notice kind="conflict" isSmall title={t('dish.repeated', { verdict: t(`taste.verdicts.${verdict}`) })}>
+      <Button
+        kind="inverse"
+        size="body"
+        label={t('dish.repeatedDo', words)}
+        onPress={() => router.push(`/book/${dish.id}/edit?set=${proposal.id}&to=${proposal.toG.toFixed(2)}`)}
+      />
+    </Notice>
   )
 }

@@ -19,12 +19,28 @@ export function getJson<T extends z.ZodType>(path: string, schema: T, signal?: A
   return request('GET', path, schema, undefined, signal)
 }
 
-export function sendJson<T extends z.ZodType>(method: 'POST' | 'PUT', path: string, body: unknown, schema: T) {
-  return request(method, path, schema, { body: JSON.stringify(body), type: 'application/json' })
+export function sendJson<T extends z.ZodType>(
+  method: 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body: unknown,
+  schema: T,
+) {
+  return request(
+    method,
+    path,
+    schema,
+    body === undefined ? undefined : { body: JSON.stringify(body), type: 'application/json' },
+  )
 }
 
-export function sendFile<T extends z.ZodType>(path: string, body: ArrayBuffer, type: string, schema: T) {
-  return request('POST', path, schema, { body, type })
+export function sendFile<T extends z.ZodType>(
+  path: string,
+  body: ArrayBuffer,
+  type: string,
+  schema: T,
+  method: 'POST' | 'PUT' = 'POST',
+) {
+  return request(method, path, schema, { body, type })
 }
 
 async function request<T extends z.ZodType>(

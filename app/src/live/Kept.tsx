@@ -32,6 +32,7 @@ const TOPIC = {
   runEvents: 'runs',
   lot: 'rice',
   lotEvents: 'rice',
+  tasting: 'book',
 } as const satisfies Record<Parcel['kind'], string>
 
 const persister = createAsyncStoragePersister({
@@ -52,7 +53,7 @@ export function Kept({ children }: { children: ReactNode }) {
   return (
     <PersistQueryClientProvider
       client={client}
-      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '2', dehydrateOptions: { shouldDehydrateQuery } }}
+      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '3', dehydrateOptions: { shouldDehydrateQuery } }}
     >
       <Sender />
       {children}

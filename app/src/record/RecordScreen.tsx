@@ -9,7 +9,7 @@ import { Empty, Loading, Problem } from '../ui/states'
 import { Text } from '../ui/Text'
 import { formatClock, formatDay, formatLate, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
-import { download } from './download'
+import { download } from '../device/download'
 import { useRecord } from './useRecord'
 
 const LATE_SHOWN_S = 30

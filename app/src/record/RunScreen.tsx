@@ -12,7 +12,7 @@ import { Text } from '../ui/Text'
 import { formatDay, formatLate, formatMassG, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useRun } from '../wok/useRuns'
-import { download } from './download'
+import { download } from '../device/download'
 import { PlanBesideRun } from './PlanBesideRun'
 
 export function RunScreen({ id }: { id: string }) {

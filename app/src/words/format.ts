@@ -75,3 +75,19 @@ export function formatDay(ms: number, timeZone: string): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
+
+const money = new Map<string, Intl.NumberFormat>()
+
+/** Money from its smallest unit: $2.86. */
+export function formatMoney(minor: number, currency: string): string {
+  const known = money.get(currency)
+  const format = known ?? new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
+  if (!known) money.set(currency, format)
+  return format.format(minor / 100)
+}
+
+/** A fraction as per cent with as many digits as matter: 1.05, 6.3, 41. */
+export function formatPercent(fraction: number): string {
+  const percent = fraction * 100
+  return percent < 2 ? percent.toFixed(2) : percent < 10 ? percent.toFixed(1) : String(Math.round(percent))
+}

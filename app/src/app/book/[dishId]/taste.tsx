@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { DishScreen } from '../../book/DishScreen'
+import { TasteScreen } from '../../../book/taste/TasteScreen'
 
 export default function Page() {
   const { dishId } = useLocalSearchParams<{ dishId: string }>()
-  return <DishScreen key={dishId} id={dishId} />
+  return <TasteScreen key={dishId} id={dishId} />
 }

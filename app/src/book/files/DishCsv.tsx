@@ -2,16 +2,16 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { DishImported } from 'contract/dish'
 import { useState } from 'react'
 import { TextInput, View } from 'react-native'
-import { sendFile, Refused } from '../device/http'
-import { chooseFile } from '../device/chooseFile'
-import { Button } from '../ui/Button'
-import { Notice } from '../ui/Notice'
-import { useProblemSentence } from '../ui/states'
-import { Text } from '../ui/Text'
-import { useWords } from '../words/i18n'
+import { sendFile, Refused } from '../../device/http'
+import { chooseFile } from '../../device/chooseFile'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { useProblemSentence } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
 
 /** A dish from a CSV file: name it, choose the file; every fault is named by line and column. */
-export function ImportDish() {
+export function DishCsv() {
   const t = useWords('book')
   const queries = useQueryClient()
   const [name, setName] = useState('')
@@ -32,13 +32,13 @@ export function ImportDish() {
     if (file) bring.mutate(await file.arrayBuffer())
   }
   return (
-    <View className="mt-6 gap-3 rounded-lg border border-edge bg-plate p-4">
+    <View className="gap-3 rounded-lg border border-edge bg-plate p-4">
       <Text role="heading" aria-level={2} size="step" weight="bold">
-        {t('import.title')}
+        {t('files.dishCsv')}
       </Text>
-      <Text tone="ash">{t('import.how')}</Text>
+      <Text tone="ash">{t('files.csvHow')}</Text>
       <View className="gap-1">
-        <Text nativeID="import-name">{t('import.name')}</Text>
+        <Text nativeID="import-name">{t('files.name')}</Text>
         <TextInput
           aria-labelledby="import-name"
           aria-invalid={isNameMissing}
@@ -53,12 +53,12 @@ export function ImportDish() {
         />
         {isNameMissing && (
           <Text role="alert" nativeID="import-name-fault" weight="bold">
-            {t('import.nameMissing')}
+            {t('files.nameMissing')}
           </Text>
         )}
       </View>
       <Button
-        label={bring.isPending ? t('import.busy') : t('import.choose')}
+        label={bring.isPending ? t('files.busy') : t('files.choose')}
         isBusy={bring.isPending}
         onPress={() => void choose()}
       />
@@ -72,12 +72,12 @@ export function ImportDish() {
         )}
         {bring.data && (
           <>
-            <Text weight="bold">{t('import.done', { dish: bring.data.dish.name, n: bring.data.dish.version })}</Text>
+            <Text weight="bold">{t('files.done', { dish: bring.data.dish.name, n: bring.data.dish.version })}</Text>
             {bring.data.unknownNames.length > 0 && (
               <Notice
                 kind="conflict"
                 isSmall
-                title={t('import.unknown', {
+                title={t('files.unknown', {
                   count: bring.data.unknownNames.length,
                   list: bring.data.unknownNames.join(', '),
                 })}

@@ -1,0 +1,14 @@
+import { useLocalSearchParams } from 'expo-router'
+import { EditorScreen } from '../../../book/editor/EditorScreen'
+
+export default function Page() {
+  const { dishId, set, to } = useLocalSearchParams<{ dishId: string; set?: string; to?: string }>()
+  const massG = Number(to)
+  return (
+    <EditorScreen
+      key={dishId}
+      id={dishId}
+      preset={set !== undefined && massG > 0 ? { componentId: set, massG } : null}
+    />
+  )
+}

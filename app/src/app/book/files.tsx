@@ -1,0 +1,1 @@
+export { FilesScreen as default } from '../../book/files/FilesScreen'

@@ -1,0 +1,1 @@
+export { IngredientsScreen as default } from '../../../book/ingredient/IngredientsScreen'

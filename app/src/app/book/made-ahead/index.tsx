@@ -1,0 +1,1 @@
+export { MadeAheadScreen as default } from '../../../book/recipe/MadeAheadScreen'

@@ -1,0 +1,62 @@
+import { useRouter, type Href } from 'expo-router'
+import type { ReactNode } from 'react'
+import { Pressable, ScrollView, View } from 'react-native'
+import { Frame } from '../ui/Frame'
+import { Text } from '../ui/Text'
+import { useWords } from '../words/i18n'
+
+const PARTS = [
+  { part: 'dishes', href: '/book' },
+  { part: 'madeAhead', href: '/book/made-ahead' },
+  { part: 'ingredients', href: '/book/ingredients' },
+  { part: 'files', href: '/book/files' },
+] as const satisfies readonly { part: string; href: Href }[]
+export type BookPart = (typeof PARTS)[number]['part']
+
+/** A page of the book: its four parts on top, what it holds below. */
+export function BookPage({ part, children, bar }: { part: BookPart; children: ReactNode; bar?: ReactNode }) {
+  const t = useWords('book')
+  const router = useRouter()
+  return (
+    <Frame stage="book" bar={bar}>
+      <ScrollView tabIndex={0} className="min-h-0 flex-1">
+        <View className="w-full max-w-4xl self-center p-4">
+          <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
+            {t('title')}
+          </Text>
+          <View role="navigation" aria-label={t('title')} className="-mx-2 mb-2 flex-row flex-wrap">
+            {PARTS.map((one) => (
+              <Pressable
+                key={one.part}
+                role="link"
+                aria-current={one.part === part ? 'page' : undefined}
+                onPress={() => router.push(one.href)}
+                className="ring-focus min-h-14 justify-center px-2"
+              >
+                <Text
+                  weight={one.part === part ? 'bold' : 'normal'}
+                  tone={one.part === part ? 'rice' : 'ash'}
+                  stretch="slim"
+                  size="step"
+                  className={`border-b-[3px] pb-1 ${one.part === part ? 'border-rice' : 'border-transparent'}`}
+                >
+                  {t(`parts.${one.part}`)}
+                </Text>
+              </Pressable>
+            ))}
+          </View>
+          {children}
+        </View>
+      </ScrollView>
+    </Frame>
+  )
+}
+
+/** A heading within a page. */
+export function Heading({ children }: { children: string }) {
+  return (
+    <Text role="heading" aria-level={2} size="step" weight="bold" className="mt-3">
+      {children}
+    </Text>
+  )
+}

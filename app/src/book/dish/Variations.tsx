@@ -1,0 +1,71 @@
+import type { Dish } from 'contract/dish'
+import type { Kitchen } from 'contract/kitchen'
+import type { Style } from 'core/mise/balance/style'
+import { varyDish } from 'core/book/vary'
+import { batchScore } from 'core/line/batchScore'
+import { useMemo } from 'react'
+import { View } from 'react-native'
+import { Text } from '../../ui/Text'
+import { formatMoney, formatPercent } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import type { Shelf } from '../useShelf'
+import { judgeDish } from './judge'
+
+/** Every written variation with what it does: seconds, salt, cost and price against the dish as written. */
+export function Variations(props: { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style; day: string }) {
+  const t = useWords('book')
+  const { dish } = props
+  if (dish.modifiers.length === 0) return <Text tone="ash">{t('dish.noVariations')}</Text>
+  return (
+    <View role="list" className="flex-row flex-wrap gap-x-6 gap-y-2">
+      {dish.modifiers.map((modifier) => (
+        <View key={modifier.id} role="listitem" className="min-w-[150px] flex-1 border-l border-edge pl-3">
+          <Text weight="bold" stretch="slim">
+            {modifier.name}
+          </Text>
+          <Effect {...props} modifierId={modifier.id} />
+        </View>
+      ))}
+    </View>
+  )
+}
+
+function Effect(props: Parameters<typeof Variations>[0] & { modifierId: string }) {
+  const { dish, kitchen, shelf, style, day, modifierId } = props
+  const t = useWords('book')
+  const effect = useMemo(() => {
+    const seconds = (modifiers: string[]) => {
+      const batch = { dishId: dish.id, modifiers, allergies: [], parts: [{ portions: 1, modifiers }] }
+      const result = batchScore(dish, batch, kitchen.tools, kitchen.ruleSet)
+      return result.kind === 'score' ? result.score.totalS : null
+    }
+    const varied = varyDish(dish, [modifierId], [])
+    if (varied.kind !== 'varied') return null
+    const judge = (components: Dish['components']) =>
+      judgeDish(components, dish.portionRiceG, shelf, style, dish.schools.oil, day)
+    const before = judge(dish.components)
+    const after = judge(varied.components.map((one) => ({ ...one, allergens: [...one.allergens] })))
+    const [beforeS, afterS] = [seconds([]), seconds([modifierId])]
+    return {
+      moreS: beforeS !== null && afterS !== null ? Math.round(afterS - beforeS) : 0,
+      saltFraction: after.balance.metrics.saltFraction,
+      costMinor: before.costMinor !== null && after.costMinor !== null ? after.costMinor - before.costMinor : null,
+    }
+  }, [dish, kitchen, shelf, style, day, modifierId])
+  if (!effect) return null
+  const { moreS, saltFraction, costMinor } = effect
+  const priceMinor = dish.modifiers.find((one) => one.id === modifierId)?.priceMinor
+  const signed = (minor: number) =>
+    `${minor < 0 ? '−' : '+'}${formatMoney(Math.abs(Math.round(minor)), kitchen.currency)}`
+  const words = [
+    moreS === 0 ? t('dish.noChange') : t(moreS > 0 ? 'dish.slower' : 'dish.faster', { n: Math.abs(moreS) }),
+    t('dish.saltThen', { percent: formatPercent(saltFraction) }),
+    ...(costMinor === null || Math.abs(costMinor) < 0.5 ? [] : [`${t('dish.cost')} ${signed(costMinor)}`]),
+    ...(priceMinor ? [signed(priceMinor)] : []),
+  ]
+  return (
+    <Text size="small" tone="ash" stretch="slim">
+      {words.join(' · ')}
+    </Text>
+  )
+}

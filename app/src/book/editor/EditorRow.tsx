@@ -1,0 +1,170 @@
+import type { MeasureTools } from 'core/measure/practical'
+import { practicalMeasure } from 'core/measure/practical'
+import { densityForPrep } from 'core/mise/line/weighLine'
+import { parseLine } from 'core/mise/line/parseLine'
+import { memo } from 'react'
+import { Pressable, TextInput, View } from 'react-native'
+import { useMeasureWords } from '../../ui/measureWords'
+import { Text } from '../../ui/Text'
+import { formatMassG } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { gramsText, type DraftLine } from './draft'
+import type { Edit } from './history'
+import { LineFlags } from './LineFlags'
+import { MoveHandle } from './MoveHandle'
+import { roleOf, type ReadLine } from './readLines'
+import { writeQuantity } from 'core/measure/writeNumber'
+
+export type EditorRowProps = {
+  line: DraftLine
+  read: ReadLine
+  index: number
+  riceG: number | null
+  tools: MeasureTools
+  isOpen: boolean
+  isWide: boolean
+  edit: (edit: Edit) => void
+  onOpen: (key: string | null) => void
+  onPaste: (text: string, key: string) => boolean
+}
+
+const INPUT = 'ring-focus min-h-14 rounded-lg border border-line bg-ground px-2.5 font-sans text-step text-rice'
+
+/** A line of the editor: what and how much as it is typed, and at once grams, ratio and the kitchen's own measure. */
+export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
+  const { line, read, index, isOpen, isWide, edit, onOpen, onPaste } = props
+  const t = useWords('book')
+  const n = index + 1
+  const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes, atMs: Date.now() })
+  const pasted = {
+    onPaste: (event: { clipboardData: { getData: (type: string) => string }; preventDefault: () => void }) => {
+      const text = event.clipboardData.getData('text/plain')
+      if (/[\r\n]/.test(text.trim()) && onPaste(text, line.key)) event.preventDefault()
+    },
+    onKeyDown: (event: { key: string; altKey: boolean; preventDefault: () => void }) => {
+      const by = event.altKey ? { ArrowUp: -1, ArrowDown: 1 }[event.key] : undefined
+      if (by === undefined) return
+      event.preventDefault()
+      edit({ kind: 'move', key: line.key, to: index + by })
+    },
+  }
+  const name = (
+    <TextInput
+      {...pasted}
+      aria-label={t('editor.lineName', { n })}
+      value={line.name}
+      placeholder={t('editor.nameHint')}
+      placeholderTextColor="rgb(var(--ash))"
+      maxLength={120}
+      onChangeText={(text) => change({ name: text, ingredientId: null, recipeId: null })}
+      onBlur={() => splitAmount(line, change)}
+      className={`${INPUT} min-w-0 flex-1`}
+    />
+  )
+  const amount = (
+    <TextInput
+      {...pasted}
+      aria-label={t('editor.lineAmount', { n })}
+      value={line.amount}
+      placeholder={t('editor.amountHint')}
+      placeholderTextColor="rgb(var(--ash))"
+      maxLength={80}
+      onChangeText={(text) => change({ amount: text })}
+      className={`${INPUT} ${isWide ? 'w-[150px]' : 'w-[118px]'} font-bold`}
+    />
+  )
+  const cut = (
+    <TextInput
+      aria-label={t('editor.lineCut', { n })}
+      value={line.cut}
+      placeholder={t('editor.cutHint')}
+      placeholderTextColor="rgb(var(--ash))"
+      maxLength={160}
+      onChangeText={(text) => change({ cut: text })}
+      className={`${INPUT} ${isWide ? 'w-[150px]' : 'min-w-0 flex-1'}`}
+    />
+  )
+  return (
+    <View role="listitem" className="border-b border-edge py-1">
+      <View className="flex-row items-center gap-2">
+        <MoveHandle lineKey={line.key} name={line.name || String(n)} index={index} edit={edit} />
+        {name}
+        {amount}
+        {isWide && <Figures {...props} />}
+        {isWide && cut}
+        <Pressable
+          role="button"
+          aria-label={t('editor.more', { name: line.name || String(n) })}
+          aria-expanded={isOpen}
+          onPress={() => onOpen(isOpen ? null : line.key)}
+          className="ring-focus min-h-14 w-10 items-center justify-center rounded-lg active:bg-plate"
+        >
+          <Text size="title" weight="bold" aria-hidden>
+            {isOpen ? '–' : '⋯'}
+          </Text>
+        </Pressable>
+      </View>
+      {!isWide && (
+        <View className="flex-row items-center gap-2 pl-8 pt-1">
+          <Figures {...props} />
+        </View>
+      )}
+      {!isWide && isOpen && <View className="flex-row pl-8 pt-1">{cut}</View>}
+      <LineFlags line={line} flags={read.flags} onRepair={(massG) => change({ amount: gramsText(massG) })} />
+    </View>
+  )
+})
+
+/** "2 tbsp soy" typed where the name belongs: the amount moves over. */
+function splitAmount(line: DraftLine, change: (changes: Partial<DraftLine>) => void): void {
+  if (line.amount.trim() !== '') return
+  const parsed = parseLine(line.name, 'us')
+  if (parsed.kind !== 'ingredient' || parsed.quantity === null || parsed.ingredient === '') return
+  const unit = [parsed.size, parsed.unit].filter(Boolean).join(' ') || null
+  change({
+    amount: writeQuantity(parsed.quantity, parsed.quantityMax, unit),
+    name: parsed.ingredient,
+    ...(parsed.prep !== null && line.cut === '' && { cut: parsed.prep }),
+  })
+}
+
+function Figures({ line, read, riceG, tools, isWide }: EditorRowProps) {
+  const t = useWords('book')
+  const measureWords = useMeasureWords()
+  const { massG, source } = read
+  if (massG === null || !(massG > 0))
+    return (
+      <Text size="small" tone="ash" stretch="slim" className={isWide ? 'w-[250px]' : 'flex-1'}>
+        {t('editor.noMass')}
+      </Text>
+    )
+  const role = roleOf(line, read)
+  const density = source && densityForPrep(source, line.cut || line.amount)
+  const size = role === 'egg' ? source?.countSizes.find((one) => one.size.endsWith('large')) : undefined
+  const measure = practicalMeasure(
+    {
+      massG,
+      isSalty: role === 'drySeasoning' || role === 'liquidSeasoning' || role === 'paste',
+      isPourable: role === 'liquidSeasoning' || role === 'fat' || role === 'egg' || role === 'paste',
+      ...(density && { gPerML: density.gPerML }),
+      ...(size && { count: { size: 'egg', massG: size.massG } }),
+    },
+    tools,
+  )
+  const ratio = riceG === null ? '' : t('editor.ratio', { g: ratioText((massG / riceG) * 100) })
+  return (
+    <View className={`flex-row items-baseline gap-2 ${isWide ? 'w-[250px]' : 'min-w-0 flex-1'}`}>
+      <Text weight="bold" stretch="narrow" className="w-[62px] text-right">
+        {formatMassG(massG)}
+      </Text>
+      <Text size="small" stretch="narrow" className="w-[88px]">
+        {ratio}
+      </Text>
+      <Text size="small" tone="ash" stretch="slim" className="min-w-0 flex-1">
+        {measureWords(measure) ?? t('dish.weigh')}
+      </Text>
+    </View>
+  )
+}
+
+const ratioText = (value: number) => (value >= 10 ? value.toFixed(1) : value.toFixed(2))

@@ -1,0 +1,276 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { Dish, DishList, type DishDraft } from 'contract/dish'
+import type { Kitchen } from 'contract/kitchen'
+import type { Style } from 'core/mise/balance/style'
+import { useRouter } from 'expo-router'
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react'
+import { ScrollView, View } from 'react-native'
+import { Refused, sendJson } from '../../device/http'
+import { useKitchen } from '../../setup/useKitchen'
+import { Button } from '../../ui/Button'
+import { Frame } from '../../ui/Frame'
+import { HoldButton } from '../../ui/HoldButton'
+import { Notice } from '../../ui/Notice'
+import { Loading, Problem, useProblemSentence } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { toast } from '../../ui/Toast'
+import { useIsWide } from '../../ui/useIsWide'
+import { useWords } from '../../words/i18n'
+import { useDishes } from '../useDishes'
+import { useShelf, useStyles, type Shelf } from '../useShelf'
+import { ConflictSheet } from './ConflictSheet'
+import { dishOfDraft, draftOfDish, gramsText, readMoney } from './draft'
+import { EditorBalance } from './EditorBalance'
+import { HeadFields, SchoolFields } from './HeadFields'
+import { LinesEditor } from './LinesEditor'
+import { componentsOf, lineReader, riceMassOf } from './readLines'
+import { UndoBar } from './UndoBar'
+import { useEditor } from './useEditor'
+import { VariationFields } from './VariationFields'
+import { newId } from '../../device/ids'
+
+export type Preset = { componentId: string; massG: number }
+
+/** A dish being written: `id` null for a new one. `preset` sets one amount to begin with, as a proposal. */
+export function EditorScreen({ id, preset }: { id: string | null; preset: Preset | null }) {
+  const t = useWords('book')
+  const book = useDishes()
+  const kitchen = useKitchen()
+  const { shelf, error, refetch } = useShelf()
+  const styles = useStyles()
+  const dish = book.data?.dishes.find((one) => one.id === id) ?? null
+  const fault = book.error ?? kitchen.error ?? error ?? styles.error
+  const isReady = book.data && kitchen.data && shelf && styles.data
+  if (!isReady) {
+    return (
+      <Frame stage="book">
+        {fault ? (
+          <Problem error={fault} onRetry={() => [book.refetch(), kitchen.refetch(), styles.refetch(), refetch()]} />
+        ) : (
+          <Loading what={t('loading')} />
+        )}
+      </Frame>
+    )
+  }
+  return (
+    <Editor
+      dish={dish}
+      dishes={book.data.dishes}
+      kitchen={kitchen.data}
+      shelf={shelf}
+      styles={styles.data.styles}
+      preset={preset}
+    />
+  )
+}
+
+type EditorProps = {
+  dish: Dish | null
+  dishes: readonly Dish[]
+  kitchen: Kitchen
+  shelf: Shelf
+  styles: readonly Style[]
+  preset: Preset | null
+}
+
+function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
+  const t = useWords('book')
+  const router = useRouter()
+  const queries = useQueryClient()
+  const isWide = useIsWide()
+  const editor = useEditor(dish)
+  const { draft, base, edit } = editor
+  const [theirs, setTheirs] = useState<Dish | null>(null)
+  const [failure, setFailure] = useState<Error | null>(null)
+  const [isSaving, setIsSaving] = useState(false)
+  const sentence = useProblemSentence(failure)
+  const read = useMemo(() => lineReader(shelf, kitchen.tools.system), [shelf, kitchen.tools.system])
+  const riceG = riceMassOf(draft.lines, read)
+  const foodOfRecipe = (recipeId: string) => shelf.recipes.get(recipeId)?.food
+  const settled = useDeferredValue(draft)
+  const components = useMemo(
+    () => componentsOf(settled.lines, read, (recipeId) => shelf.recipes.get(recipeId)?.food),
+    [settled.lines, read, shelf],
+  )
+  const style = styles.find((one) => one.id === draft.head.style) ?? styles[0]
+
+  const setPreset = useEffectEvent(() => {
+    const line = preset && draft.lines.find((one) => one.componentId === preset.componentId)
+    if (line) edit({ kind: 'line', key: line.key, changes: { amount: gramsText(preset.massG) }, atMs: 0 })
+  })
+  useEffect(() => setPreset(), [])
+
+  const unread = draft.lines.filter((line) => line.name.trim() !== '' && read(line).massG === null).length
+  const isPriceRead = [draft.head.price, draft.head.ceiling].every((text) => !('fault' in readMoney(text)))
+  const blocked =
+    draft.head.name.trim() === ''
+      ? t('editor.saveNoName')
+      : riceG === null
+        ? t('editor.saveNoRice')
+        : unread > 0
+          ? t('editor.saveBlocked', { count: unread })
+          : isPriceRead && draft.head.portionRiceG > 0
+            ? undefined
+            : t('editor.savePrice')
+
+  const save = async (wanted: DishDraft, version: number) => {
+    setIsSaving(true)
+    setFailure(null)
+    try {
+      const saved = await sendJson('PUT', `/dishes/${wanted.id}`, { version, dish: wanted }, Dish)
+      editor.done()
+      setTheirs(null)
+      toast(t('editor.saved', { dish: saved.name, n: saved.version }))
+      await queries.invalidateQueries({ queryKey: ['book'] })
+      router.replace(`/book/${saved.id}`)
+    } catch (error) {
+      if (error instanceof Refused && error.problem.code === 'edited-meanwhile') {
+        await queries.refetchQueries({ queryKey: ['book'], exact: true })
+        const now = queries.getQueryData<{ dishes: Dish[] }>(['book'])?.dishes.find((one) => one.id === wanted.id)
+        if (now) setTheirs(now)
+        else setFailure(error)
+      } else setFailure(error as Error)
+    } finally {
+      setIsSaving(false)
+    }
+  }
+  const wanted = () => dishOfDraft(draft.head, componentsOf(draft.lines, read, foodOfRecipe), base?.id ?? null)
+  const bar = (
+    <View className="flex-1 flex-row items-stretch gap-2">
+      <UndoBar editor={editor} />
+      <Button
+        kind="main"
+        label={t('editor.save')}
+        className="flex-1"
+        isBusy={isSaving}
+        disabledBecause={blocked}
+        onPress={() => void save(wanted(), base?.version ?? 0)}
+      />
+    </View>
+  )
+  const balance = style && (
+    <EditorBalance
+      head={settled.head}
+      components={components}
+      shelf={shelf}
+      style={style}
+      currency={kitchen.currency}
+      onTake={(changes) =>
+        changes.forEach(({ id, toG }) => {
+          const line =
+            draft.lines.find((one) => one.componentId === id) ??
+            draft.lines[components.findIndex((one) => one.id === id)]
+          if (line && riceG !== null)
+            edit({
+              kind: 'line',
+              key: line.key,
+              changes: { amount: gramsText((toG * riceG) / draft.head.portionRiceG) },
+              atMs: 0,
+            })
+        })
+      }
+    />
+  )
+  return (
+    <Frame stage="book" bar={bar}>
+      <View className="min-h-0 flex-1 flex-row" {...{ onKeyDown: undoKeys(editor) }}>
+        <ScrollView tabIndex={0} className="min-h-0 flex-1">
+          <View className="w-full max-w-5xl gap-3 self-center p-4">
+            <View className="flex-row flex-wrap items-center gap-3">
+              <Text role="heading" aria-level={1} size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
+                {dish ? t('editor.title', { dish: dish.name }) : t('editor.newTitle')}
+              </Text>
+              {isWide && <View className="w-[330px] flex-row">{bar}</View>}
+            </View>
+            {editor.isKept && (
+              <View className="flex-row flex-wrap items-center gap-3">
+                <Text className="min-w-0 flex-1">{t('editor.kept')}</Text>
+                <Button size="body" label={t('editor.discard')} onPress={editor.discard} />
+              </View>
+            )}
+            {dishes.every((one) => one.id !== base?.id) && base && (
+              <Notice kind="conflict" isSmall title={t('editor.gone')} />
+            )}
+            {failure && <Notice kind="conflict" isSmall title={sentence} />}
+            <HeadFields head={draft.head} styles={styles} edit={edit} />
+            <LinesEditor
+              lines={draft.lines}
+              read={read}
+              riceG={riceG}
+              shelf={shelf}
+              tools={kitchen.tools}
+              edit={edit}
+            />
+            {!isWide && balance}
+            <SchoolFields head={draft.head} styles={styles} edit={edit} />
+            <VariationFields head={settled.head} components={components} shelf={shelf} edit={edit} />
+            {dish && <TakeOut dish={dish} onDone={editor.done} />}
+          </View>
+        </ScrollView>
+        {isWide && (
+          <ScrollView tabIndex={0} className="min-h-0 w-[420px] border-l border-edge p-4">
+            {balance}
+          </ScrollView>
+        )}
+      </View>
+      {theirs && base && (
+        <ConflictSheet
+          base={base}
+          mine={wanted()}
+          theirs={theirs}
+          onClose={() => setTheirs(null)}
+          onSave={(merged) => void save(merged, theirs.version)}
+          onTheirs={() => {
+            edit({ kind: 'all', draft: draftOfDish(theirs, newId) })
+            editor.rebase(theirs)
+            setTheirs(null)
+          }}
+        />
+      )}
+    </Frame>
+  )
+}
+
+type KeyPress = { key: string; ctrlKey: boolean; metaKey: boolean; shiftKey: boolean; preventDefault: () => void }
+
+/** Undo and redo by keyboard, whichever field has the focus. */
+const undoKeys =
+  ({ edit }: Pick<ReturnType<typeof useEditor>, 'edit'>) =>
+  (event: KeyPress) => {
+    if (!event.ctrlKey && !event.metaKey) return
+    const key = event.key.toLowerCase()
+    const kind = key === 'y' || (key === 'z' && event.shiftKey) ? 'redo' : key === 'z' ? 'undo' : null
+    if (!kind) return
+    event.preventDefault()
+    edit({ kind })
+  }
+
+function TakeOut({ dish, onDone }: { dish: Dish; onDone: () => void }) {
+  const t = useWords('book')
+  const router = useRouter()
+  const queries = useQueryClient()
+  const [failure, setFailure] = useState<Error | null>(null)
+  const sentence = useProblemSentence(failure)
+  const takeOut = async () => {
+    try {
+      await sendJson('DELETE', `/dishes/${dish.id}?version=${dish.version}`, undefined, DishList)
+      onDone()
+      toast(t('editor.tookOut', { dish: dish.name }))
+      await queries.invalidateQueries({ queryKey: ['book'] })
+      router.replace('/book')
+    } catch (error) {
+      setFailure(error as Error)
+    }
+  }
+  return (
+    <View className="gap-2 pt-4">
+      {failure && <Notice kind="conflict" isSmall title={sentence} />}
+      <HoldButton
+        kind="plain"
+        label={t('editor.takeOut')}
+        detail={t('editor.takeOutHold')}
+        onHeld={() => void takeOut()}
+      />
+    </View>
+  )
+}

@@ -1,0 +1,71 @@
+import type { Ingredient } from 'core/book/ingredient'
+import { foodOf, readCut } from 'core/book/resolve'
+import { substitutesFor } from 'core/mise/substitutes'
+import { View } from 'react-native'
+import { ALLERGENS } from 'core/book/ingredient'
+import { Button } from '../../ui/Button'
+import { Sheet } from '../../ui/Sheet'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+import type { Shelf } from '../useShelf'
+import type { DraftLine } from './draft'
+import { roleOf, type ReadLine } from './readLines'
+
+/** What can stand in at the same step, with the allergens it brings and the salt it changes. */
+export function StandInSheet(props: {
+  line: DraftLine
+  read: ReadLine
+  source: Ingredient
+  riceG: number | null
+  shelf: Shelf
+  onTake: (changes: Partial<DraftLine>) => void
+  onClose: () => void
+}) {
+  const { line, read, source, riceG, shelf, onTake, onClose } = props
+  const t = useWords('book')
+  const name = useWords('ui')
+  const role = roleOf(line, read)
+  const component = {
+    id: line.componentId ?? 'x',
+    name: line.name,
+    role,
+    state: line.state ?? ('fresh' as const),
+    food: foodOf(role, source),
+    cut: readCut(line.cut),
+    ratioG: riceG === null ? 0 : ((read.massG ?? 0) / riceG) * 100,
+    scaling: line.scaling,
+    allergens: source.allergens,
+  }
+  const found = substitutesFor(component, source, shelf.rows)
+  return (
+    <Sheet title={t('editor.standIn', { name: line.name })} isOpen onClose={onClose}>
+      <View className="gap-2">
+        <Text tone="ash">{found.length > 0 ? t('editor.standInHow') : t('editor.standInNone')}</Text>
+        {found.map((one) => {
+          const brings = ALLERGENS.filter((allergen) => one.brings.includes(allergen)).map((each) =>
+            name(`allergens.${each}`),
+          )
+          const salt = `${one.saltG < 0 ? '−' : '+'}${Math.abs(one.saltG).toFixed(2)}`
+          return (
+            <Button
+              key={one.ingredient.id}
+              label={one.ingredient.name}
+              detail={[
+                brings.length > 0 ? t('editor.standInBrings', { list: brings.join(', ') }) : t('editor.standInSame'),
+                t('editor.standInSalt', { g: salt }),
+              ].join(' · ')}
+              onPress={() =>
+                onTake({
+                  name: one.component.name,
+                  ingredientId: one.ingredient.id,
+                  recipeId: null,
+                  role: component.role,
+                })
+              }
+            />
+          )
+        })}
+      </View>
+    </Sheet>
+  )
+}

@@ -1,0 +1,186 @@
+import type { Component, Modifier } from 'core/book/dish'
+import { ALLERGENS } from 'core/book/ingredient'
+import { allergensOf } from 'core/book/vary'
+import { DIETS, dietDelta, type DietOrAllergen } from 'core/mise/diet'
+import { standardOf } from 'core/mise/standard'
+import { memo, useState } from 'react'
+import { View } from 'react-native'
+import { Button } from '../../ui/Button'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+import { Heading } from '../BookParts'
+import type { Shelf } from '../useShelf'
+import type { DraftHead } from './draft'
+import type { Edit } from './history'
+
+const EXTRA = 1.5
+const LESS = 0.6
+const TOLERANCE = 0.1
+
+type Props = { head: DraftHead; components: readonly Component[]; shelf: Shelf; edit: (edit: Edit) => void }
+
+/** Written variations: taken out, more, less, mild, and those that fit a diet or leave an allergen out. */
+export const VariationFields = memo(function VariationFields({ head, components, shelf, edit }: Props) {
+  const t = useWords('book')
+  const name = useWords('ui')
+  const [wanted, setWanted] = useState<DietOrAllergen | null>(null)
+  const set = (modifiers: readonly Modifier[]) => edit({ kind: 'head', changes: { modifiers }, atMs: Date.now() })
+  const has = (id: string) => head.modifiers.some((one) => one.id === id)
+  const simple = simpleVariations(components, t).filter((one) => !has(one.id))
+  const allergens = allergensOf(components)
+  const asked: { what: DietOrAllergen; label: string }[] = [
+    ...DIETS.map((diet) => ({ what: diet, label: t(`editor.diets.${diet}`) })),
+    ...ALLERGENS.filter((one) => allergens.includes(one)).map((one) => ({
+      what: `no-${one}` as const,
+      label: t('editor.noAllergen', { allergen: name(`allergens.${one}`) }),
+    })),
+  ]
+  return (
+    <View className="gap-2">
+      <Heading>{t('editor.variations')}</Heading>
+      <View className="flex-row flex-wrap gap-2">
+        {head.modifiers.map((modifier) => (
+          <Button
+            key={modifier.id}
+            size="body"
+            kind="inverse"
+            label={modifier.name}
+            detail="×"
+            accessibleName={t('editor.dropVariation', { name: modifier.name })}
+            onPress={() => set(head.modifiers.filter((one) => one.id !== modifier.id))}
+          />
+        ))}
+      </View>
+      <Text size="small" tone="ash">
+        {t('editor.addVariation')}
+      </Text>
+      <View className="flex-row flex-wrap gap-2">
+        {simple.map((modifier) => (
+          <Button
+            key={modifier.id}
+            size="body"
+            label={`+ ${modifier.name}`}
+            onPress={() => set([...head.modifiers, modifier])}
+          />
+        ))}
+        {asked.map(({ what, label }) => (
+          <Button key={what} size="body" label={`? ${label}`} onPress={() => setWanted(what)} />
+        ))}
+      </View>
+      {wanted && (
+        <DietAnswer
+          wanted={wanted}
+          label={asked.find((one) => one.what === wanted)?.label ?? wanted}
+          components={components}
+          shelf={shelf}
+          isWritten={(id) => has(id)}
+          onTake={(modifier) => {
+            set([...head.modifiers.filter((one) => one.id !== modifier.id), modifier])
+            setWanted(null)
+          }}
+        />
+      )}
+      <StandardFields head={head} components={components} edit={edit} />
+    </View>
+  )
+})
+
+function simpleVariations(components: readonly Component[], t: ReturnType<typeof useWords<'book'>>): Modifier[] {
+  const without = (one: Component): Modifier => ({
+    id: `no-${one.id}`,
+    name: t('editor.without', { name: one.name }),
+    removes: [one.id],
+    scales: [],
+  })
+  const times = (id: string, name: string, of: readonly Component[], factor: number): Modifier => ({
+    id,
+    name,
+    removes: [],
+    scales: of.map((one) => ({ componentId: one.id, factor })),
+  })
+  const hot = components.filter((one) => /chilli|hot|curry paste/i.test(one.name) && one.role !== 'rice')
+  const salty = components.filter((one) => one.role === 'liquidSeasoning')
+  return [
+    ...components.filter((one) => ['egg', 'finish', 'garnish', 'protein'].includes(one.role)).map(without),
+    ...components
+      .filter((one) => one.role === 'protein' || one.role === 'egg')
+      .map((one) => times(`extra-${one.id}`, t('editor.extra', { name: one.name }), [one], EXTRA)),
+    ...(salty.length > 0 ? [times('less-salt', t('editor.less', { name: 'salt' }), salty, LESS)] : []),
+    ...(hot.length > 0 ? [{ id: 'mild', name: t('editor.mild'), removes: hot.map((one) => one.id), scales: [] }] : []),
+  ]
+}
+
+function DietAnswer(props: {
+  wanted: DietOrAllergen
+  label: string
+  components: readonly Component[]
+  shelf: Shelf
+  isWritten: (id: string) => boolean
+  onTake: (modifier: Modifier) => void
+}) {
+  const { wanted, label, components, shelf, isWritten, onTake } = props
+  const t = useWords('book')
+  const delta = dietDelta({ components }, wanted, shelf.lookup, shelf.rows)
+  const nameOf = (id: string) => components.find((one) => one.id === id)?.name ?? id
+  const words = () => {
+    switch (delta.kind) {
+      case 'fits':
+        return t('editor.dietFits')
+      case 'unknown':
+        return t('editor.dietUnknown', { list: delta.names.join(', ') })
+      case 'impossible':
+        return t('editor.dietImpossible', { list: delta.names.join(', ') })
+      case 'modifier':
+        return [
+          ...(delta.modifier.removes.length > 0
+            ? [t('editor.dietOut', { list: delta.modifier.removes.map(nameOf).join(', ') })]
+            : []),
+          ...(delta.modifier.swaps ?? []).map((one) =>
+            t('editor.dietSwap', { name: `${nameOf(one.id)}: ${one.name}` }),
+          ),
+        ].join(' · ')
+    }
+  }
+  return (
+    <View className="gap-1 rounded-lg bg-plate p-3" aria-live="polite">
+      <Text weight="bold">{t('editor.variationFor', { what: label })}</Text>
+      <Text>{words()}</Text>
+      <Text size="small" tone="ash">
+        {t('editor.halalNote')}
+      </Text>
+      {delta.kind === 'modifier' && !isWritten(delta.modifier.id) && (
+        <Button label={t('editor.take', { name: label })} onPress={() => onTake({ ...delta.modifier, name: label })} />
+      )}
+    </View>
+  )
+}
+
+function StandardFields({ head, components, edit }: Omit<Props, 'shelf'>) {
+  const t = useWords('book')
+  const set = (standard: DraftHead['standard']) => edit({ kind: 'head', changes: { standard }, atMs: Date.now() })
+  return (
+    <View className="gap-1">
+      <Heading>{t('editor.standard')}</Heading>
+      <Text size="small" tone="ash">
+        {t('editor.standardHow')}
+      </Text>
+      {head.standard ? (
+        <View className="flex-row flex-wrap items-center gap-3">
+          <Text weight="bold">
+            {t('editor.bound', {
+              n: head.standard.lines.length,
+              percent: Math.round((head.standard.lines[0]?.toleranceFraction ?? 0) * 100),
+            })}
+          </Text>
+          <Button size="body" label={t('editor.unbind')} onPress={() => set(null)} />
+        </View>
+      ) : (
+        <Button
+          size="body"
+          label={t('editor.bind')}
+          onPress={() => components.length > 1 && set(standardOf(head.name.trim() || 'dish', components, TOLERANCE))}
+        />
+      )}
+    </View>
+  )
+}

@@ -1,0 +1,184 @@
+import type { Dish, DishDraft } from 'contract/dish'
+import {
+  SCALINGS,
+  type Component,
+  type Modifier,
+  type Role,
+  type Scaling,
+  type Schools,
+  type State,
+  type StationKind,
+} from 'core/book/dish'
+import { slugOf } from 'core/book/resolve'
+import type { HouseStandard } from 'core/book/dish'
+
+export type DraftLine = {
+  key: string
+  amount: string
+  name: string
+  cut: string
+  /** What the chef chose; null follows the ingredient. */
+  role: Role | null
+  state: State | null
+  scaling: Scaling
+  filmG: number
+  capG: number
+  /** Kept while the name is not typed over. */
+  ingredientId: string | null
+  recipeId: string | null
+  componentId: string | null
+}
+
+export type DraftHead = {
+  name: string
+  shortName: string
+  stationKind: StationKind
+  schools: Schools
+  style: string
+  portionRiceG: number
+  price: string
+  ceiling: string
+  modifiers: readonly Modifier[]
+  standard: HouseStandard | null
+}
+
+export type Draft = { head: DraftHead; lines: readonly DraftLine[] }
+
+export const blankLine = (key: string): DraftLine => ({
+  key,
+  amount: '',
+  name: '',
+  cut: '',
+  role: null,
+  state: null,
+  scaling: SCALINGS[0],
+  filmG: 0,
+  capG: 0,
+  ingredientId: null,
+  recipeId: null,
+  componentId: null,
+})
+
+const DEFAULT_PORTION_RICE_G = 220
+
+export const blankDraft = (key: string): Draft => ({
+  head: {
+    name: '',
+    shortName: '',
+    stationKind: 'wok',
+    schools: { egg: 'firstOut', heat: 'mediumThenHigh', oil: 'usual' },
+    style: 'soy-brown',
+    portionRiceG: DEFAULT_PORTION_RICE_G,
+    price: '',
+    ceiling: '',
+    modifiers: [],
+    standard: null,
+  },
+  lines: [
+    {
+      ...blankLine(key),
+      amount: `${DEFAULT_PORTION_RICE_G} g`,
+      name: 'rice',
+      ingredientId: 'rice-long-chilled-dry',
+      role: 'rice',
+    },
+  ],
+})
+
+/** A dish as it is edited: one portion, every line as text. */
+export function draftOfDish(dish: Dish, newKey: () => string): Draft {
+  const { name, shortName, stationKind, schools, portionRiceG, modifiers } = dish
+  return {
+    head: {
+      name,
+      shortName,
+      stationKind,
+      schools,
+      style: dish.style ?? 'soy-brown',
+      portionRiceG,
+      price: moneyText(dish.priceMinor),
+      ceiling: moneyText(dish.costCeilingMinor),
+      modifiers,
+      standard: dish.standard ?? null,
+    },
+    lines: dish.components.map((component) => lineOfComponent(component, portionRiceG, newKey())),
+  }
+}
+
+export function lineOfComponent(component: Component, portionRiceG: number, key: string): DraftLine {
+  const massG = (component.ratioG * portionRiceG) / 100
+  const cut = component.cut
+  return {
+    key,
+    amount: component.written ?? gramsText(massG),
+    name: component.name,
+    cut: cut ? [cut.shape, cut.sizeMm === null ? '' : `${cut.sizeMm} mm`].filter(Boolean).join(' ') : '',
+    role: component.role,
+    state: component.state,
+    scaling: component.scaling,
+    filmG: component.filmG ?? 0,
+    capG: component.capG ?? 0,
+    ingredientId: component.ingredientId ?? null,
+    recipeId: component.recipeId ?? null,
+    componentId: component.id,
+  }
+}
+
+export const gramsText = (massG: number) => `${Number(massG.toFixed(massG < 10 ? 2 : 1))} g`
+export const moneyText = (minor: number | undefined) => (minor === undefined ? '' : (minor / 100).toFixed(2))
+
+/** A price as it is typed, in the smallest unit: null where nothing is typed, a fault where it is no price. */
+export function readMoney(text: string): { minor: number | null } | { fault: 'negative' | 'not-a-price' } {
+  const plain = text
+    .trim()
+    .replace(/^[^\d-]+/, '')
+    .replace(',', '.')
+  if (plain === '') return { minor: null }
+  const value = Number(plain)
+  if (!Number.isFinite(value)) return { fault: 'not-a-price' }
+  return value < 0 ? { fault: 'negative' } : { minor: Math.round(value * 100) }
+}
+
+/** The dish that a draft says, its components already read; `id` is its own or made from its name. */
+export function dishOfDraft(head: DraftHead, components: readonly Component[], id: string | null): DishDraft {
+  const price = readMoney(head.price)
+  const ceiling = readMoney(head.ceiling)
+  const name = head.name.trim()
+  const ids = new Set(components.map((one) => one.id))
+  return {
+    id: id ?? dishId(name),
+    name,
+    shortName: head.shortName.trim() || (name.split(/[ ,]/)[0] ?? name).toLowerCase(),
+    stationKind: head.stationKind,
+    schools: { ...head.schools, egg: components.some((one) => one.role === 'egg') ? eggSchool(head.schools) : 'none' },
+    portionRiceG: head.portionRiceG,
+    components: components.map((one) => ({ ...one, allergens: [...one.allergens] })),
+    modifiers: head.modifiers.map((modifier) => modifierOf(modifier, ids)),
+    style: head.style,
+    ...('minor' in price && price.minor !== null && { priceMinor: price.minor }),
+    ...('minor' in ceiling && ceiling.minor !== null && { costCeilingMinor: ceiling.minor }),
+    ...(head.standard && { standard: { name: head.standard.name, lines: [...head.standard.lines] } }),
+  }
+}
+
+const eggSchool = (schools: Schools): Schools['egg'] => (schools.egg === 'none' ? 'firstOut' : schools.egg)
+
+/** A variation without what is no longer in the dish. */
+function modifierOf({ swaps, adds, ...modifier }: Modifier, ids: ReadonlySet<string>): DishDraft['modifiers'][number] {
+  const plain = (one: Component) => ({ ...one, allergens: [...one.allergens] })
+  return {
+    ...modifier,
+    removes: modifier.removes.filter((id) => ids.has(id)),
+    scales: modifier.scales.filter(({ componentId }) => ids.has(componentId)),
+    ...(swaps && { swaps: swaps.filter((one) => ids.has(one.id)).map(plain) }),
+    ...(adds && { adds: adds.map(plain) }),
+  }
+}
+
+/** Addresses of the book that are no dishes. */
+const TAKEN = ['new', 'made-ahead', 'ingredients', 'files']
+
+export function dishId(name: string): string {
+  const slug = slugOf(name)
+  return TAKEN.includes(slug) ? `${slug}-dish` : slug
+}

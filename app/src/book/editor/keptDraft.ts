@@ -1,0 +1,54 @@
+import { Dish, HouseStandard, Modifier, StationKind } from 'contract/dish'
+import { ROLES, SCALINGS, STATES } from 'core/book/dish'
+import { z } from 'zod'
+import { forget, keep, readKept } from '../../device/storage'
+import type { Draft } from './draft'
+
+const Line = z.object({
+  key: z.string(),
+  amount: z.string(),
+  name: z.string(),
+  cut: z.string(),
+  role: z.enum(ROLES).nullable(),
+  state: z.enum(STATES).nullable(),
+  scaling: z.enum(SCALINGS),
+  filmG: z.number(),
+  capG: z.number(),
+  ingredientId: z.string().nullable(),
+  recipeId: z.string().nullable(),
+  componentId: z.string().nullable(),
+})
+const Kept = z.object({
+  /** The dish that the edit began from; null for a new one. */
+  base: Dish.nullable(),
+  draft: z.object({
+    head: z.object({
+      name: z.string(),
+      shortName: z.string(),
+      stationKind: StationKind,
+      schools: Dish.shape.schools,
+      style: z.string(),
+      portionRiceG: z.number(),
+      price: z.string(),
+      ceiling: z.string(),
+      modifiers: z.array(Modifier),
+      standard: HouseStandard.nullable(),
+    }),
+    lines: z.array(Line),
+  }),
+})
+export type KeptDraft = { base: Dish | null; draft: Draft }
+
+const keyOf = (id: string | null) => `okazu.draft/${id ?? 'new'}`
+
+/** What was edited on this device and not saved, or null. */
+export function readDraft(id: string | null): KeptDraft | null {
+  try {
+    return Kept.safeParse(JSON.parse(readKept(keyOf(id)) ?? 'null')).data ?? null
+  } catch {
+    return null
+  }
+}
+
+export const keepDraft = (id: string | null, kept: KeptDraft) => keep(keyOf(id), JSON.stringify(kept))
+export const dropDraft = (id: string | null) => forget(keyOf(id))

@@ -1,0 +1,73 @@
+import type { Dish } from 'contract/dish'
+import { useEffect, useReducer, useRef, useState, type Dispatch } from 'react'
+import { newId } from '../../device/ids'
+import { blankDraft, draftOfDish, type Draft } from './draft'
+import { edited, historyOf, type Edit } from './history'
+import { dropDraft, keepDraft, readDraft } from './keptDraft'
+
+const KEEP_MS = 300
+
+export type Editor = {
+  draft: Draft
+  /** The dish as it was when this edit began. */
+  base: Dish | null
+  edit: Dispatch<Edit>
+  canUndo: boolean
+  canRedo: boolean
+  /** Whether this began from changes that an earlier visit left here. */
+  isKept: boolean
+  discard: () => void
+  /** The edit goes on from another state of the dish. */
+  rebase: (dish: Dish) => void
+  done: () => void
+}
+
+/** An edit of a dish: undone and redone, kept on this device until it is saved or thrown away. */
+export function useEditor(dish: Dish | null): Editor {
+  const id = dish?.id ?? null
+  const [start] = useState(() => {
+    const kept = readDraft(id)
+    const fresh = dish ? draftOfDish(dish, newId) : blankDraft(newId())
+    return { kept: kept !== null, base: kept ? kept.base : dish, draft: kept?.draft ?? fresh }
+  })
+  const [base, setBase] = useState(start.base)
+  const [isKept, setIsKept] = useState(start.kept)
+  const [history, edit] = useReducer(edited, start.draft, historyOf)
+  const isDone = useRef(false)
+  const { present, past, future } = history
+  const isChanged = past.length > 0 || isKept
+
+  useEffect(() => {
+    if (!isChanged) return
+    const write = () => {
+      if (!isDone.current) keepDraft(id, { base, draft: present })
+    }
+    const timer = setTimeout(write, KEEP_MS)
+    window.addEventListener('pagehide', write)
+    return () => {
+      clearTimeout(timer)
+      window.removeEventListener('pagehide', write)
+      write()
+    }
+  }, [present, base, id, isChanged])
+
+  return {
+    draft: present,
+    base,
+    edit,
+    canUndo: past.length > 0,
+    canRedo: future.length > 0,
+    isKept,
+    discard: () => {
+      setIsKept(false)
+      setBase(dish)
+      edit({ kind: 'all', draft: dish ? draftOfDish(dish, newId) : blankDraft(newId()) })
+      dropDraft(id)
+    },
+    rebase: setBase,
+    done: () => {
+      isDone.current = true
+      dropDraft(id)
+    },
+  }
+}

@@ -1,0 +1,74 @@
+import type { KitchenIngredient } from 'contract/ingredient'
+import { likeNames } from 'core/mise/line/findIngredient'
+import { slugOf } from 'core/book/resolve'
+import { useRouter } from 'expo-router'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
+import { Notice } from '../../ui/Notice'
+import { Sheet } from '../../ui/Sheet'
+import { useProblemSentence } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+import { bodyOf, useSaveIngredient } from './useSaveIngredient'
+
+const MOST_LIKE = 8
+
+/** A new row, its figures copied from one that is like it and marked weak until the label is read. */
+export function AddIngredient(props: { rows: readonly KitchenIngredient[]; name: string; onClose: () => void }) {
+  const { rows, onClose } = props
+  const t = useWords('book')
+  const router = useRouter()
+  const [name, setName] = useState(props.name)
+  const [asked, setAsked] = useState(props.name)
+  const [fromId, setFromId] = useState<string | null>(null)
+  const { save } = useSaveIngredient()
+  const sentence = useProblemSentence(save.error)
+  const like = likeNames(rows, asked, MOST_LIKE)
+  const from = rows.find((row) => row.id === fromId)
+  const add = () => {
+    if (!from || name.trim() === '') return
+    const taken = new Set(rows.map((row) => row.id))
+    const wanted = slugOf(name)
+    const id = taken.has(wanted) ? `${wanted}-own` : wanted
+    const ingredient = {
+      ...bodyOf(from),
+      id,
+      name: name.trim(),
+      aliases: [],
+      source: `like ${from.name}, until the label is read`,
+      confidence: 'low' as const,
+    }
+    save.mutate({ version: 0, ingredient }, { onSuccess: () => router.push(`/book/ingredients/${id}`) })
+  }
+  return (
+    <Sheet title={t('ingredient.add')} isOpen onClose={onClose}>
+      <View className="gap-3">
+        <Text tone="ash">{t('ingredient.addLike')}</Text>
+        <Field label={t('ingredient.addName')} value={name} maxLength={120} onChange={setName} />
+        <Field label={t('ingredient.addFrom')} value={asked} onChange={setAsked} />
+        <View role="radiogroup" aria-label={t('ingredient.addFrom')} className="flex-row flex-wrap">
+          {like.map((row) => (
+            <Choice
+              key={row.id}
+              role="radio"
+              label={row.name}
+              isChosen={row.id === fromId}
+              onChoose={() => setFromId(row.id)}
+            />
+          ))}
+        </View>
+        {save.error && <Notice kind="conflict" isSmall title={sentence} />}
+        <Button
+          kind="main"
+          label={t('ingredient.addDo')}
+          isBusy={save.isPending}
+          disabledBecause={from && name.trim() !== '' ? undefined : t('ingredient.addFrom')}
+          onPress={add}
+        />
+      </View>
+    </Sheet>
+  )
+}

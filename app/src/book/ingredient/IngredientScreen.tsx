@@ -1,0 +1,195 @@
+import type { Ingredient, KitchenIngredient } from 'contract/ingredient'
+import type { Kitchen } from 'contract/kitchen'
+import { ALLERGENS } from 'core/book/ingredient'
+import { useState } from 'react'
+import { ScrollView, View } from 'react-native'
+import { useKitchen } from '../../setup/useKitchen'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
+import { Frame } from '../../ui/Frame'
+import { HoldButton } from '../../ui/HoldButton'
+import { Notice } from '../../ui/Notice'
+import { Empty, Loading, Problem, useProblemSentence } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { toast } from '../../ui/Toast'
+import { useWords } from '../../words/i18n'
+import { Heading } from '../BookParts'
+import { useDishes } from '../useDishes'
+import { useIngredients, useRecipes } from '../useShelf'
+import { useToday } from '../useToday'
+import { PriceList } from './PriceList'
+import { bodyOf, useSaveIngredient } from './useSaveIngredient'
+import { WeighOnce } from './WeighOnce'
+
+const FIGURES = [
+  ['water', 'waterG', 'g'],
+  ['protein', 'proteinG', 'g'],
+  ['fat', 'fatG', 'g'],
+  ['carbohydrate', 'carbohydrateG', 'g'],
+  ['sugars', 'sugarsG', 'g'],
+  ['fibre', 'fibreG', 'g'],
+  ['alcohol', 'alcoholG', 'g'],
+  ['sodium', 'sodiumMg', 'mg'],
+  ['energy', 'energyKJ', 'kJ'],
+] as const
+
+/** One row of the table: what it holds and where that comes from, densities, allergens, prices. */
+export function IngredientScreen({ id }: { id: string }) {
+  const t = useWords('book')
+  const table = useIngredients()
+  const kitchen = useKitchen().data
+  const row = table.data?.ingredients.find((one) => one.id === id)
+  return (
+    <Frame stage="book">
+      {row && kitchen ? (
+        <Page key={row.version} row={row} kitchen={kitchen} />
+      ) : table.error ? (
+        <Problem error={table.error} onRetry={() => void table.refetch()} />
+      ) : table.data ? (
+        <Empty title={t('ingredient.none')} detail={t('notThereDetail')} />
+      ) : (
+        <Loading what={t('loading')} />
+      )}
+    </Frame>
+  )
+}
+
+function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
+  const t = useWords('book')
+  const day = useToday()
+  const dishes = useDishes().data?.dishes ?? []
+  const recipes = useRecipes().data?.recipes ?? []
+  const { save, price, remove, error } = useSaveIngredient()
+  const sentence = useProblemSentence(error)
+  const has = (one: { ingredientId?: string }) => one.ingredientId === row.id
+  const uses = [
+    ...dishes.filter((dish) => dish.components.some(has)).map((dish) => dish.name),
+    ...recipes.filter((recipe) => recipe.lines.some(has)).map((recipe) => recipe.name),
+  ]
+  const change = (changes: Partial<Ingredient>, words: string) =>
+    save.mutate({ version: row.version, ingredient: { ...bodyOf(row), ...changes } }, { onSuccess: () => toast(words) })
+  return (
+    <ScrollView tabIndex={0} className="min-h-0 flex-1">
+      <View className="w-full max-w-3xl gap-3 self-center p-4">
+        <Text role="heading" aria-level={1} size="lead" weight="bold" stretch="slim">
+          {row.name}
+        </Text>
+        <Text tone="ash">
+          {t('ingredient.source', { source: row.source, confidence: t(`confidence.${row.confidence}`) })}
+        </Text>
+        {row.isOwn && <Text>{t('ingredient.own', { n: row.version })}</Text>}
+        <Text>{uses.length > 0 ? t('ingredient.usedIn', { list: uses.join(', ') }) : t('ingredient.unused')}</Text>
+        {error && <Notice kind="conflict" title={sentence} />}
+        <Figures
+          row={row}
+          isBusy={save.isPending}
+          onSave={(changes) => change(changes, t('ingredient.saved', { name: row.name }))}
+        />
+        <Heading>{t('ingredient.densities')}</Heading>
+        <Text>
+          {row.densities.length > 0
+            ? row.densities.map((one) => `${one.form} ${one.gPerML} g/mL`).join(' · ')
+            : t('ingredient.noDensity')}
+        </Text>
+        <Text>
+          {row.countSizes.length > 0
+            ? row.countSizes.map((one) => `${one.size} ${one.massG} g`).join(' · ')
+            : t('ingredient.noSizes')}
+        </Text>
+        <WeighOnce
+          row={bodyOf(row)}
+          tools={kitchen.tools}
+          isBusy={save.isPending}
+          onSave={(changes, what) =>
+            change({ ...changes, source: sourceWith(row.source, what) }, t('ingredient.weighed', { what }))
+          }
+        />
+        <Heading>{t('ingredient.allergens')}</Heading>
+        <Text size="small" tone="ash">
+          {t('ingredient.allergensHow')}
+        </Text>
+        <Allergens
+          row={row}
+          onChange={(allergens) => change({ allergens }, t('ingredient.saved', { name: row.name }))}
+        />
+        <PriceList
+          row={row}
+          currency={kitchen.currency}
+          day={day}
+          isBusy={price.isPending}
+          onSave={(one) => price.mutate({ id: row.id, price: one })}
+        />
+        {row.isOwn && (
+          <HoldButton
+            kind="plain"
+            label={t('ingredient.removeOwn')}
+            detail={t('editor.takeOutHold')}
+            onHeld={() =>
+              remove.mutate(row.id, { onSuccess: () => toast(t('ingredient.removed', { name: row.name })) })
+            }
+          />
+        )}
+      </View>
+    </ScrollView>
+  )
+}
+
+const MOST_SOURCE = 200
+const sourceWith = (source: string, what: string) => `${source}; weighed here: ${what}`.slice(0, MOST_SOURCE)
+
+/** The figures of the label, editable together with where they come from. */
+function Figures(props: { row: KitchenIngredient; isBusy: boolean; onSave: (changes: Partial<Ingredient>) => void }) {
+  const { row, isBusy, onSave } = props
+  const t = useWords('book')
+  const [typed, setTyped] = useState<Record<string, string>>({})
+  const [source, setSource] = useState(row.source)
+  const isChanged = Object.keys(typed).length > 0 || source !== row.source
+  const save = () =>
+    onSave({
+      ...Object.fromEntries(Object.entries(typed).map(([field, text]) => [field, Number(text.replace(',', '.'))])),
+      source,
+      confidence: source === row.source ? row.confidence : 'high',
+    })
+  return (
+    <View className="gap-2">
+      <Heading>{t('ingredient.composition')}</Heading>
+      <View className="flex-row flex-wrap gap-2">
+        {FIGURES.map(([word, field, unit]) => (
+          <Field
+            key={field}
+            label={`${t(`ingredient.${word}`)}, ${unit}`}
+            value={typed[field] ?? String(row[field])}
+            inputMode="decimal"
+            maxLength={8}
+            className="w-[110px]"
+            onChange={(text) => setTyped((before) => ({ ...before, [field]: text }))}
+          />
+        ))}
+      </View>
+      <Field label={t('ingredient.sourceField')} value={source} maxLength={MOST_SOURCE} onChange={setSource} />
+      {isChanged && <Button kind="main" label={t('ingredient.save')} isBusy={isBusy} onPress={save} />}
+    </View>
+  )
+}
+
+function Allergens(props: { row: KitchenIngredient; onChange: (allergens: KitchenIngredient['allergens']) => void }) {
+  const { row, onChange } = props
+  const name = useWords('ui')
+  return (
+    <View role="group" className="-mx-2 flex-row flex-wrap">
+      {ALLERGENS.map((one) => {
+        const isIn = row.allergens.includes(one)
+        return (
+          <Choice
+            key={one}
+            role="checkbox"
+            label={name(`allergens.${one}`)}
+            isChosen={isIn}
+            onChoose={() => onChange(isIn ? row.allergens.filter((each) => each !== one) : [...row.allergens, one])}
+          />
+        )
+      })}
+    </View>
+  )
+}

@@ -1,0 +1,270 @@
+import { useQueryClient } from '@tanstack/react-query'
+import type { Kitchen } from 'contract/kitchen'
+import { RecipeList, type Recipe } from 'contract/recipe'
+import { ROLES } from 'core/book/dish'
+import { KEEPS, RECIPE_KINDS } from 'core/book/recipe'
+import { explodeRecipe, recipeAsIngredient, recipeYieldG } from 'core/mise/explode'
+import { useRouter } from 'expo-router'
+import { useMemo, useReducer, useState } from 'react'
+import { ScrollView, View } from 'react-native'
+import { download } from '../../device/download'
+import { sendJson } from '../../device/http'
+import { newId } from '../../device/ids'
+import { useKitchen } from '../../setup/useKitchen'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
+import { Frame } from '../../ui/Frame'
+import { HoldButton } from '../../ui/HoldButton'
+import { Notice } from '../../ui/Notice'
+import { Loading, Problem, useProblemSentence } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { toast } from '../../ui/Toast'
+import { useIsWide } from '../../ui/useIsWide'
+import { formatMassG } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { blankDraft, blankLine } from '../editor/draft'
+import { edited, historyOf } from '../editor/history'
+import { LinesEditor } from '../editor/LinesEditor'
+import { lineReader } from '../editor/readLines'
+import { UndoBar } from '../editor/UndoBar'
+import { useShelf, type Shelf } from '../useShelf'
+import { blankRecipeHead, recipeHeadOf, recipeLines, recipeOf, type RecipeHead } from './recipeDraft'
+
+/** Something made ahead, shown and edited in one place; `id` "new" begins one. */
+export function RecipeScreen({ id }: { id: string }) {
+  const t = useWords('book')
+  const kitchen = useKitchen()
+  const { shelf, error, refetch } = useShelf()
+  const recipe = shelf?.recipes.get(id)
+  if (!kitchen.data || !shelf)
+    return (
+      <Frame stage="book">
+        {(kitchen.error ?? error) ? (
+          <Problem error={(kitchen.error ?? error)!} onRetry={() => [kitchen.refetch(), refetch()]} />
+        ) : (
+          <Loading what={t('loading')} />
+        )}
+      </Frame>
+    )
+  return (
+    <RecipePage key={recipe?.version ?? 0} recipe={recipe as Recipe | undefined} kitchen={kitchen.data} shelf={shelf} />
+  )
+}
+
+const KJ_PER_KCAL = 4.184
+
+function RecipePage({ recipe, kitchen, shelf }: { recipe: Recipe | undefined; kitchen: Kitchen; shelf: Shelf }) {
+  const t = useWords('book')
+  const name = useWords('ui')
+  const router = useRouter()
+  const queries = useQueryClient()
+  const isWide = useIsWide()
+  const [history, edit] = useReducer(edited, recipe, (one) =>
+    historyOf({ ...blankDraft(newId()), lines: one ? recipeLines(one, newId) : [blankLine(newId())] }),
+  )
+  const { lines } = history.present
+  const [head, setHead] = useState<RecipeHead>(() => (recipe ? recipeHeadOf(recipe, lines) : blankRecipeHead))
+  const [failure, setFailure] = useState<Error | null>(null)
+  const [isSaving, setIsSaving] = useState(false)
+  const sentence = useProblemSentence(failure)
+  const read = useMemo(() => lineReader(shelf, kitchen.tools.system), [shelf, kitchen.tools.system])
+  const wanted = recipeOf(head, lines, read, recipe?.id ?? null)
+  const whole: Recipe = { ...wanted, version: (recipe?.version ?? 0) + 1 }
+  const ingredients = new Map(shelf.rows.map((row) => [row.id, row]))
+  const opened = explodeRecipe(whole, { ingredients, recipes: new Map(shelf.recipes).set(whole.id, whole) })
+  const holds = opened.kind === 'exploded' && opened.parts.length > 0 ? recipeAsIngredient(whole, opened.parts) : null
+  const unread = lines.filter(
+    (line) => line.name.trim() !== '' && (read(line).massG === null || !read(line).source),
+  ).length
+  const blocked =
+    wanted.name === ''
+      ? t('editor.saveNoName')
+      : unread > 0 || wanted.lines.length === 0
+        ? t('editor.saveBlocked', { count: Math.max(1, unread) })
+        : undefined
+  const baseG = wanted.lines.find((line) => line.id === wanted.baseLineId)?.massG
+
+  const change = (changes: Partial<RecipeHead>) => setHead((before) => ({ ...before, ...changes }))
+  const attempt = async (work: () => Promise<void>) => {
+    setIsSaving(true)
+    setFailure(null)
+    try {
+      await work()
+      await queries.invalidateQueries({ queryKey: ['book'] })
+    } catch (error) {
+      setFailure(error as Error)
+    } finally {
+      setIsSaving(false)
+    }
+  }
+  const save = () =>
+    attempt(async () => {
+      const version = recipe?.version ?? 0
+      await sendJson('PUT', `/recipes/${wanted.id}`, { version, recipe: wanted }, RecipeList)
+      toast(t('editor.recipe.saved', { recipe: wanted.name, n: version + 1 }))
+      router.replace('/book/made-ahead')
+    })
+  const takeOut = (gone: Recipe) =>
+    attempt(async () => {
+      await sendJson('DELETE', `/recipes/${gone.id}?version=${gone.version}`, undefined, RecipeList)
+      toast(t('editor.tookOut', { dish: gone.name }))
+      router.replace('/book/made-ahead')
+    })
+  const bar = (
+    <View className="flex-1 flex-row items-stretch gap-2">
+      <UndoBar editor={{ canUndo: history.past.length > 0, canRedo: history.future.length > 0, edit }} />
+      <Button
+        kind="main"
+        label={t('editor.save')}
+        className="flex-1"
+        isBusy={isSaving}
+        disabledBecause={blocked}
+        onPress={() => void save()}
+      />
+    </View>
+  )
+  return (
+    <Frame stage="book" bar={bar}>
+      <ScrollView tabIndex={0} className="min-h-0 flex-1">
+        <View className="w-full max-w-5xl gap-3 self-center p-4">
+          <View className="flex-row flex-wrap items-center gap-3">
+            <Text role="heading" aria-level={1} size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
+              {recipe ? t('editor.recipe.title', { recipe: recipe.name }) : t('editor.recipe.newTitle')}
+            </Text>
+            {isWide && <View className="w-[330px] flex-row">{bar}</View>}
+          </View>
+          {failure && <Notice kind="conflict" isSmall title={sentence} />}
+          {opened.kind === 'cycle' && (
+            <Notice
+              kind="conflict"
+              isSmall
+              title={name('problem.codes.recipe-cycle', { path: opened.path.join(' → ') })}
+            />
+          )}
+          <Field
+            label={t('editor.recipe.name')}
+            value={head.name}
+            maxLength={120}
+            onChange={(text) => change({ name: text })}
+          />
+          <LinesEditor
+            lines={lines}
+            read={read}
+            riceG={baseG ?? null}
+            shelf={shelf}
+            tools={kitchen.tools}
+            isRecipe
+            edit={edit}
+          />
+          <Text weight="bold">{t('editor.recipe.batch', { mass: formatMassG(recipeYieldG(whole)) })}</Text>
+          {holds && (
+            <Text size="small" tone="ash">
+              {[
+                t('editor.recipe.of100', {
+                  kcal: Math.round(holds.energyKJ / KJ_PER_KCAL),
+                  salt: ((holds.sodiumMg * 2.5) / 1000).toFixed(1),
+                  sugars: holds.sugarsG.toFixed(1),
+                  fat: holds.fatG.toFixed(1),
+                }),
+                t('editor.recipe.contains', {
+                  list: holds.allergens.map((one) => name(`allergens.${one}`)).join(', ') || '–',
+                }),
+                ...holds.diets.map((one) => t(`traits.${one}`)),
+              ].join(' · ')}
+            </Text>
+          )}
+          <Choices
+            label={t('editor.recipe.kind')}
+            of={RECIPE_KINDS}
+            chosen={head.kind}
+            words={(one) => t(`kinds.${one}`)}
+            onChoose={(kind) => change({ kind })}
+          />
+          <Choices
+            label={t('editor.recipe.role')}
+            of={ROLES}
+            chosen={head.role}
+            words={(one) => t(`roles.${one}`)}
+            onChoose={(role) => change({ role })}
+          />
+          <Choices
+            label={t('editor.recipe.keep')}
+            of={KEEPS}
+            chosen={head.keep}
+            words={(one) => t(`keep.${one}`)}
+            onChoose={(keep) => change({ keep })}
+          />
+          <Choices
+            label={t('editor.recipe.base')}
+            of={['', ...lines.map((line) => line.key)]}
+            chosen={head.baseLineKey ?? ''}
+            words={(key) => lines.find((line) => line.key === key)?.name || t('editor.recipe.baseNone')}
+            onChoose={(key) => change({ baseLineKey: key === '' ? null : key })}
+          />
+          <View className="flex-row flex-wrap gap-2">
+            <Field
+              label={t('editor.recipe.shelfLifeH')}
+              value={head.shelfLifeH}
+              inputMode="decimal"
+              className="min-w-[140px] flex-1"
+              onChange={(text) => change({ shelfLifeH: text })}
+            />
+            <Field
+              label={t('editor.recipe.yieldPercent')}
+              value={head.yieldPercent}
+              inputMode="decimal"
+              className="min-w-[140px] flex-1"
+              onChange={(text) => change({ yieldPercent: text })}
+            />
+            <Field
+              label={t('editor.recipe.gPerML')}
+              value={head.gPerML}
+              inputMode="decimal"
+              className="min-w-[140px] flex-1"
+              onChange={(text) => change({ gPerML: text })}
+            />
+          </View>
+          {recipe && (
+            <View className="flex-row flex-wrap gap-2">
+              <Button
+                label={t('editor.recipe.label')}
+                className="min-w-[140px] flex-1"
+                onPress={() => download(`/api/recipes/${recipe.id}/label.pdf`, `${recipe.id}-label.pdf`)}
+              />
+              <HoldButton
+                kind="plain"
+                label={t('editor.recipe.takeOut')}
+                detail={t('editor.takeOutHold')}
+                className="min-w-[140px] flex-1"
+                onHeld={() => void takeOut(recipe)}
+              />
+            </View>
+          )}
+        </View>
+      </ScrollView>
+    </Frame>
+  )
+}
+
+function Choices<T extends string>(props: {
+  label: string
+  of: readonly T[]
+  chosen: T
+  words: (one: T) => string
+  onChoose: (one: T) => void
+}) {
+  const { label, of, chosen, words, onChoose } = props
+  return (
+    <View className="flex-row flex-wrap items-center">
+      <Text size="small" tone="ash" className="w-24">
+        {label}
+      </Text>
+      <View role="radiogroup" aria-label={label} className="min-w-0 flex-1 flex-row flex-wrap">
+        {of.map((one) => (
+          <Choice key={one} role="radio" label={words(one)} isChosen={one === chosen} onChoose={() => onChoose(one)} />
+        ))}
+      </View>
+    </View>
+  )
+}

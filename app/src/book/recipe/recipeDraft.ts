@@ -1,0 +1,114 @@
+import type { Recipe, RecipeDraft } from 'contract/recipe'
+import type { z } from 'zod'
+import { slugOf } from 'core/book/resolve'
+import { readCut } from 'core/book/resolve'
+import { blankLine, gramsText, type DraftLine } from '../editor/draft'
+import type { ReadLine } from '../editor/readLines'
+
+export type RecipeHead = Pick<Recipe, 'name' | 'kind' | 'keep' | 'role' | 'state' | 'food'> & {
+  shelfLifeH: string
+  yieldPercent: string
+  gPerML: string
+  baseLineKey: string | null
+}
+
+export const blankRecipeHead: RecipeHead = {
+  name: '',
+  kind: 'sauce',
+  keep: 'fridge',
+  role: 'liquidSeasoning',
+  state: 'fresh',
+  food: 'seasoning',
+  shelfLifeH: '72',
+  yieldPercent: '100',
+  gPerML: '',
+  baseLineKey: null,
+}
+
+export function recipeHeadOf(recipe: Recipe, lines: readonly DraftLine[]): RecipeHead {
+  const { name, kind, keep, role, state, food, shelfLifeH, yieldFraction, gPerML, baseLineId } = recipe
+  return {
+    name,
+    kind,
+    keep,
+    role,
+    state,
+    food,
+    shelfLifeH: String(shelfLifeH),
+    yieldPercent: String(Number((yieldFraction * 100).toFixed(2))),
+    gPerML: gPerML === undefined ? '' : String(gPerML),
+    baseLineKey: lines.find((line) => line.componentId === baseLineId)?.key ?? null,
+  }
+}
+
+export const recipeLines = (recipe: Recipe, newKey: () => string): DraftLine[] =>
+  recipe.lines.map((line) => ({
+    ...blankLine(newKey()),
+    amount: gramsText(line.massG),
+    name: line.name,
+    cut: line.cut
+      ? [line.cut.shape, line.cut.sizeMm === null ? '' : `${line.cut.sizeMm} mm`].filter(Boolean).join(' ')
+      : '',
+    ingredientId: line.ingredientId ?? null,
+    recipeId: line.recipeId ?? null,
+    componentId: line.id,
+  }))
+
+const FOOD_BY_ROLE: Readonly<Partial<Record<Recipe['role'], Recipe['food']>>> = {
+  paste: 'paste',
+  protein: 'poultry',
+  finish: 'nut',
+  fat: 'oil',
+  aromatic: 'allium',
+  vegetable: 'readyVeg',
+  liquidSeasoning: 'seasoning',
+  drySeasoning: 'seasoning',
+}
+
+/** The sub-recipe that head and lines say; lines that no ingredient stands behind are left out. */
+export function recipeOf(
+  head: RecipeHead,
+  lines: readonly DraftLine[],
+  read: (line: DraftLine) => ReadLine,
+  id: string | null,
+): z.infer<typeof RecipeDraft> {
+  const number = (text: string) => Number(text.replace(',', '.'))
+  const taken = new Set<string>()
+  const idOf = (line: DraftLine) => {
+    let wanted = line.componentId ?? slugOf(line.name)
+    for (let n = 2; taken.has(wanted); n += 1) wanted = `${slugOf(line.name)}-${n}`
+    taken.add(wanted)
+    return wanted
+  }
+  const made = lines.flatMap((line) => {
+    const { massG, source, recipeId } = read(line)
+    if (massG === null || !(massG > 0) || !source) return []
+    return [
+      {
+        key: line.key,
+        line: {
+          id: idOf(line),
+          name: line.name.trim(),
+          massG,
+          cut: readCut(line.cut),
+          ...(recipeId === null ? { ingredientId: source.id } : { recipeId }),
+        },
+      },
+    ]
+  })
+  const baseLineId = made.find((one) => one.key === head.baseLineKey)?.line.id
+  return {
+    id: id ?? slugOf(head.name),
+    name: head.name.trim(),
+    kind: head.kind,
+    role: head.role,
+    state: head.state,
+    food: id === null ? (FOOD_BY_ROLE[head.role] ?? head.food) : head.food,
+    lines: made.map((one) => one.line),
+    yieldFraction: number(head.yieldPercent) / 100,
+    shelfLifeH: number(head.shelfLifeH),
+    keep: head.keep,
+    ...(head.gPerML.trim() !== '' && { gPerML: number(head.gPerML) }),
+    ...(baseLineId !== undefined && { baseLineId }),
+  }
+}

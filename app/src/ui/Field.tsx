@@ -1,0 +1,62 @@
+import { useId } from 'react'
+import { TextInput, View, type TextInputProps } from 'react-native'
+import { Text } from './Text'
+
+export type FieldProps = {
+  label: string
+  value: string
+  onChange: (text: string) => void
+  /** What is wrong and what would be right; shown under it. */
+  fault?: string | undefined
+  hint?: string
+  /** The label is heard, not seen: in a row whose column has a heading. */
+  isBare?: boolean
+  isMany?: boolean
+  maxLength?: number
+  className?: string
+} & Pick<TextInputProps, 'onBlur' | 'onFocus' | 'inputMode' | 'autoFocus'>
+
+/** A line, or several, to type in. */
+export function Field(props: FieldProps) {
+  const {
+    label,
+    value,
+    onChange,
+    fault,
+    hint,
+    isBare = false,
+    isMany = false,
+    maxLength = 200,
+    className = '',
+    ...rest
+  } = props
+  const id = useId()
+  return (
+    <View className={`gap-1 ${className}`}>
+      {!isBare && (
+        <Text nativeID={id} size="small" tone="ash">
+          {label}
+        </Text>
+      )}
+      <TextInput
+        {...rest}
+        {...(isBare ? { 'aria-label': label } : { 'aria-labelledby': id })}
+        aria-invalid={fault !== undefined}
+        aria-describedby={fault === undefined ? undefined : `${id}-fault`}
+        value={value}
+        maxLength={maxLength}
+        placeholder={hint}
+        placeholderTextColor="rgb(var(--ash))"
+        multiline={isMany}
+        numberOfLines={isMany ? 8 : 1}
+        onChangeText={onChange}
+        className={`ring-focus min-h-14 w-full rounded-lg border border-line bg-ground px-2.5 font-sans text-step text-rice ${isMany ? 'py-2' : ''}`}
+      />
+      {fault !== undefined && (
+        <Text role="alert" nativeID={`${id}-fault`} weight="bold" size="small">
+          {fault}
+        </Text>
+      )}
+    </View>
+  )
+}

@@ -1,0 +1,87 @@
+import type { Component, Dish } from './dish'
+
+type Draft = Omit<Dish, 'version'>
+export type DishChange =
+  | { kind: 'added' | 'removed'; componentId: string; name: string; ratioG: number }
+  | { kind: 'changed'; componentId: string; name: string; fromG: number; toG: number; isAmountOnly: boolean }
+  | { kind: 'moved' }
+  | { kind: 'head'; field: keyof Draft }
+
+const HEAD: readonly (keyof Draft)[] = [
+  'name',
+  'shortName',
+  'stationKind',
+  'schools',
+  'portionRiceG',
+  'modifiers',
+  'style',
+  'priceMinor',
+  'costCeilingMinor',
+  'standard',
+]
+
+const same = (a: unknown, b: unknown) => JSON.stringify(inOrder(a)) === JSON.stringify(inOrder(b))
+
+function inOrder(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(inOrder)
+  if (value === null || typeof value !== 'object') return value
+  return Object.entries(value)
+    .filter(([, one]) => one !== undefined)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([key, one]) => [key, inOrder(one)])
+}
+
+/** What differs between two states of a dish, component by component, in the order of the newer. */
+export function changesBetween(from: Draft, to: Draft): DishChange[] {
+  const before = new Map(from.components.map((one) => [one.id, one]))
+  const after = new Map(to.components.map((one) => [one.id, one]))
+  const kept = to.components.filter((one) => before.has(one.id)).map((one) => one.id)
+  const keptBefore = from.components.filter((one) => after.has(one.id)).map((one) => one.id)
+  return [
+    ...HEAD.filter((field) => !same(from[field], to[field])).map((field): DishChange => ({ kind: 'head', field })),
+    ...to.components.flatMap((one): DishChange[] => {
+      const known = before.get(one.id)
+      if (!known) return [{ kind: 'added', componentId: one.id, name: one.name, ratioG: one.ratioG }]
+      if (same(known, one)) return []
+      const isAmountOnly = same({ ...known, ratioG: 0, written: '' }, { ...one, ratioG: 0, written: '' })
+      return [
+        { kind: 'changed', componentId: one.id, name: one.name, fromG: known.ratioG, toG: one.ratioG, isAmountOnly },
+      ]
+    }),
+    ...from.components
+      .filter((one) => !after.has(one.id))
+      .map((one): DishChange => ({ kind: 'removed', componentId: one.id, name: one.name, ratioG: one.ratioG })),
+    ...(same(kept, keptBefore) ? [] : [{ kind: 'moved' } as const]),
+  ]
+}
+
+export type Merged = { dish: Draft; conflicts: string[] }
+
+/**
+ * Two edits of one dish as one: what only one of them touched is taken from that one; what both changed differently is a
+ * conflict, and stays as `mine`. Order is mine, with what they added at the end.
+ */
+export function mergeDishes(base: Draft, mine: Draft, theirs: Draft): Merged {
+  const conflicts: string[] = []
+  const pick = <T>(name: string, was: T, own: T, other: T): T => {
+    if (same(own, other) || same(was, other)) return own
+    if (same(was, own)) return other
+    conflicts.push(name)
+    return own
+  }
+  const head = Object.fromEntries(
+    HEAD.flatMap((field) => {
+      const value = pick(field, base[field], mine[field], theirs[field])
+      return value === undefined ? [] : [[field, value]]
+    }),
+  ) as Partial<Draft>
+  const find = (dish: Draft, id: string) => dish.components.find((one) => one.id === id)
+  const ids = [...new Set([...mine.components, ...theirs.components].map((one) => one.id))]
+  const components = ids.flatMap((id): Component[] => {
+    const own = find(mine, id)
+    const other = find(theirs, id)
+    const chosen = pick(own?.name ?? other?.name ?? id, find(base, id), own, other)
+    return chosen ? [chosen] : []
+  })
+  return { dish: { ...mine, ...head, components }, conflicts }
+}
