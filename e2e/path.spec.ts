@@ -76,7 +76,7 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
     expect(csv.split('\r\n')[0]).toBe(
       'step,action,heat,plannedStartS,actualStartS,lateS,endedBy,component,motion,massG,measuredG,check',
     )
-    expect(csv).toContain('light soy,in,19.8')
+    expect(csv).toContain('duck sauce,in,40.9')
   })
 
   await test.step('the run stands in the list, and its portions are off the line', async () => {

@@ -1,21 +1,22 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
 import { expect, fireFirst, step, test, type Kitchen } from './kitchen'
+import { clipped, dataWords, ready, seriousFindings, settings, strangeWords, wordsToType } from './looks'
 
 test.use({ evenings: 1 })
 
 const RICE_SCREENS = ['/rice', '/rice/tomorrow', '/rice/add', '/rice/past'] as const
-const SCREENS = [
-  '/line',
-  '/line/add',
-  '/wok',
-  '/record',
+const BOOK_SCREENS = [
   '/book',
   '/book/duck',
-  '/setup',
-  '/setup/parts',
-  '/nowhere',
+  '/book/duck/edit',
+  '/book/duck/taste',
+  '/book/new',
+  '/book/made-ahead',
+  '/book/made-ahead/marinated-chicken',
+  '/book/ingredients',
+  '/book/ingredients/onion',
+  '/book/files',
 ] as const
+const SCREENS = ['/line', '/line/add', '/wok', '/record', '/setup', '/setup/parts', '/nowhere'] as const
 
 /** Pages of a lot in each of its forms: cooling, ready, frozen. */
 async function lotPaths(kitchen: Kitchen): Promise<string[]> {
@@ -24,26 +25,6 @@ async function lotPaths(kitchen: Kitchen): Promise<string[]> {
   }
   return lots.filter((lot) => ['R-11', 'R-18', 'R-21'].includes(lot.name)).map((lot) => `/rice/${lot.id}`)
 }
-
-async function settings(page: Page, changes: object): Promise<void> {
-  await page.addInitScript((kept) => localStorage.setItem('okazu.settings', JSON.stringify(kept)), changes)
-}
-
-async function seriousFindings(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  return violations
-    .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-    .map(
-      (one) =>
-        `${one.id}: ${one.nodes
-          .slice(0, 3)
-          .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
-          .join(' | ')}`,
-    )
-}
-
-const ready = (page: Page) =>
-  expect(page.getByRole('heading', { level: 1 }).or(page.getByText('Nothing at this address')).first()).toBeVisible()
 
 for (const theme of ['steel', 'paper'] as const) {
   test(`no serious accessibility finding on any screen, ${theme}`, async ({ kitchen, open }) => {
@@ -87,62 +68,20 @@ for (const theme of ['steel', 'paper'] as const) {
   })
 }
 
-/** What is data and not the interface's words: names of the kitchen's own, as the API gives them. */
-async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
-  const texts = await Promise.all(
-    ['/kitchen', '/dishes', '/tickets', '/record/runs', '/rice/lots', '/rice/house'].map(async (path) =>
-      (await fetch(`${kitchen.url}/api${path}`)).text(),
-    ),
-  )
-  return new Set((texts.join(' ').match(/[A-Za-z]+/g) ?? []).map((word) => word.toLowerCase()))
-}
-/** Roles and states stand in a CSV letter for letter, so the book shows them as they are typed. */
-async function wordsToType(kitchen: Kitchen): Promise<string[]> {
-  const document = await (await fetch(`${kitchen.url}/api/openapi.json`)).text()
-  const lists = [...document.matchAll(/"enum":\[([^\]]*)\]/g)].map((match) => match[1] ?? '')
-  return (
-    lists
-      .join(' ')
-      .match(/[A-Za-z]+/g)
-      ?.map((word) => word.toLowerCase()) ?? []
-  )
-}
-
-const UNITS = ['g', 'kg', 'cm', 's', 'mL', 'tbsp', 'C', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Sept', 'Oct', 'Nov', 'Dec']
-
-async function strangeWords(page: Page, known: Set<string>): Promise<string[]> {
-  const texts = await page.evaluate(() => {
-    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
-    const found: string[] = []
-    while (walker.nextNode()) {
-      const parent = walker.currentNode.parentElement
-      if (parent?.closest('script, style, noscript')) continue
-      found.push(walker.currentNode.textContent ?? '')
+for (const theme of ['steel', 'paper'] as const) {
+  test(`no serious accessibility finding on any screen, ${theme}: book`, async ({ kitchen, open }) => {
+    test.setTimeout(120_000)
+    const page = await open('/book')
+    await settings(page, { theme })
+    for (const path of BOOK_SCREENS) {
+      await page.goto(kitchen.url + path)
+      await ready(page)
+      expect(await seriousFindings(page), path).toEqual([])
     }
-    document.querySelectorAll('[aria-label]').forEach((one) => found.push(one.getAttribute('aria-label') ?? ''))
-    return found
-  })
-  const words = texts.flatMap((text) => text.match(/(?<![\p{L}])[A-Za-z]{2,}(?![\p{L}])/gu) ?? [])
-  const allowed = new Set([...UNITS, ...MONTHS])
-  const isKnown = (word: string) => allowed.has(word) || known.has(word.toLowerCase())
-  return [...new Set(words)].filter((word) => !isKnown(word))
-}
-
-/** Elements whose words are cut off: wider or higher than the box that clips them, or beyond the window. */
-async function clipped(page: Page): Promise<string[]> {
-  return page.evaluate(() => {
-    const cut: string[] = []
-    document.querySelectorAll<HTMLElement>('[dir="auto"]').forEach((one) => {
-      const box = one.getBoundingClientRect()
-      if (box.width === 0 || one.closest('[role=img]')) return
-      const style = getComputedStyle(one)
-      const isEllipsis = style.textOverflow === 'ellipsis' || style.webkitLineClamp !== 'none'
-      const isWider = one.scrollWidth > one.clientWidth + 1 && style.overflow === 'hidden' && !isEllipsis
-      if (isWider || box.left < -1 || box.right > window.innerWidth + 1)
-        cut.push(`${one.textContent?.slice(0, 40)} ${Math.round(box.left)}-${Math.round(box.right)}`)
-    })
-    return cut
+    await page.goto(`${kitchen.url}/book/duck/edit`)
+    await page.getByRole('button', { name: 'More about duck', exact: true }).click()
+    await page.getByRole('textbox', { name: 'How much, line 3' }).fill('½–2 cups')
+    expect(await seriousFindings(page), 'a line open, in doubt').toEqual([])
   })
 }
 
@@ -157,8 +96,7 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
     await page.goto(kitchen.url + path)
     await expect(page.getByText(/~/).first()).toBeVisible()
     await page.waitForTimeout(400)
-    const typed = path === '/book' ? await wordsToType(kitchen) : []
-    expect(await strangeWords(page, new Set([...known, ...typed])), path).toEqual([])
+    expect(await strangeWords(page, known), path).toEqual([])
     expect(await clipped(page), path).toEqual([])
   }
   await page.goto(`${kitchen.url}/line`)
@@ -179,6 +117,21 @@ test('in a locale two fifths longer, rice neither clips nor has words of its own
     await expect(page.getByText(/~/).first()).toBeVisible()
     await page.waitForTimeout(400)
     expect(await strangeWords(page, known), path).toEqual([])
+    expect(await clipped(page), path).toEqual([])
+  }
+})
+
+test('in a locale two fifths longer, the book neither clips nor has words of its own', async ({ kitchen, open }) => {
+  test.setTimeout(120_000)
+  const page = await open('/book')
+  await settings(page, { words: 'pseudo' })
+  const known = await dataWords(kitchen)
+  for (const path of BOOK_SCREENS) {
+    await page.goto(kitchen.url + path)
+    await expect(page.getByText(/~/).first()).toBeVisible()
+    await page.waitForTimeout(400)
+    const typed = path === '/book/files' ? await wordsToType(kitchen) : []
+    expect(await strangeWords(page, new Set([...known, ...typed])), path).toEqual([])
     expect(await clipped(page), path).toEqual([])
   }
 })

@@ -1,5 +1,6 @@
 import { COLOURS, METRICS, type Style as CoreStyle } from 'core/mise/balance/style'
 import { VERDICTS } from 'core/mise/correct'
+import { FLAG_CODES } from 'core/mise/line/weighLine'
 import { z } from 'zod'
 import { Dish, DishDraft } from './dish'
 import { EventId, InstantMs, Name, Slug } from './ids'
@@ -61,7 +62,13 @@ export const ReviewLine = z.strictObject({
   prep: z.string().nullable(),
   massG: z.number().nullable(),
   understood: z.boolean(),
-  flags: z.array(z.strictObject({ code: z.string(), message: z.string() })),
+  flags: z.array(
+    z.strictObject({
+      code: z.enum(FLAG_CODES),
+      message: z.string(),
+      values: z.record(z.string(), z.union([z.string(), z.number()])),
+    }),
+  ),
 })
 export const RecipeReview = z.strictObject({
   name: z.string(),

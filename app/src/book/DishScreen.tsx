@@ -88,7 +88,7 @@ function DishPage(props: PageProps) {
           <View className="w-full max-w-4xl gap-2 self-center p-4">
             <DishHead {...props} />
             <View className="flex-row flex-wrap items-end gap-3">
-              <View className="w-60">
+              <View className="w-56">
                 <Dial
                   name={t('dish.portions')}
                   value={portions}
@@ -103,7 +103,7 @@ function DishPage(props: PageProps) {
               {isWide && <View className="w-72 flex-row">{actions}</View>}
               <Button
                 label={t('dish.card')}
-                className="w-40"
+                className="min-w-[104px] flex-1 md:max-w-[180px]"
                 onPress={() => download(`/api/dishes/${dish.id}/card.pdf?portions=${portions}`, `${dish.id}.pdf`)}
               />
             </View>
@@ -121,16 +121,19 @@ function DishPage(props: PageProps) {
             <RepairLine judged={judged} style={style} />
             <Heading>{t('dish.variations')}</Heading>
             <Variations dish={dish} kitchen={kitchen} shelf={shelf} style={style} day={day} />
-            {!isWide && <Heading>{t('dish.scoreOf')}</Heading>}
             {!isWide && <DishScore dish={dish} portions={portions} kitchen={kitchen} />}
             <Heading>{t('dish.versions')}</Heading>
             <Versions dish={dish} timeZone={kitchen.timeZone} />
           </View>
         </ScrollView>
         {isWide && (
-          <ScrollView tabIndex={0} className="min-h-0 w-[400px] border-l border-edge p-4">
-            <DishScore dish={dish} portions={portions} kitchen={kitchen} />
-          </ScrollView>
+          <View className="min-h-0 w-[400px] border-l border-edge">
+            <ScrollView tabIndex={0} className="min-h-0 flex-1">
+              <View className="p-4">
+                <DishScore dish={dish} portions={portions} kitchen={kitchen} />
+              </View>
+            </ScrollView>
+          </View>
         )}
       </View>
     </Frame>

@@ -75,5 +75,6 @@ export function useShelf() {
   const list = recipes.data?.recipes
   const shelf = useMemo(() => (rows && list ? shelfOf(rows, list) : null), [rows, list])
   const refetch = () => void Promise.all([ingredients.refetch(), recipes.refetch()])
-  return { shelf, error: ingredients.error ?? recipes.error, refetch }
+  const isFresh = ingredients.isFetchedAfterMount && recipes.isFetchedAfterMount
+  return { shelf, error: ingredients.error ?? recipes.error, refetch, isFresh }
 }

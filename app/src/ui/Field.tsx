@@ -46,7 +46,6 @@ export function Field(props: FieldProps) {
         value={value}
         maxLength={maxLength}
         placeholder={hint}
-        placeholderTextColor="rgb(var(--ash))"
         multiline={isMany}
         numberOfLines={isMany ? 8 : 1}
         onChangeText={onChange}

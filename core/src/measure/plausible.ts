@@ -22,16 +22,22 @@ export type TwoMeasures = {
   form?: string
 }
 
+export const REPAIR_KINDS = ['system', 'digit', 'unit', 'by-volume', 'by-mass', 'each', 'count'] as const
+export type RepairKind = (typeof REPAIR_KINDS)[number]
+
 /** A way to mend a line: what would have to be meant, the mass that then holds, and the density that follows [g/mL]. */
 export type Repair = {
-  kind: 'system' | 'digit' | 'unit' | 'by-volume' | 'by-mass' | 'each' | 'range' | 'count'
+  kind: RepairKind
   message: string
+  /** What the message says, for an interface with words of its own. */
+  values: Readonly<Record<string, string | number>>
   massG: number
   gPerML: number | null
 }
 
 export type PlausibleResult =
-  { kind: 'plausible'; gPerML: number } | { kind: 'doubtful'; gPerML: number; message: string; repairs: Repair[] }
+  | { kind: 'plausible'; gPerML: number }
+  | { kind: 'doubtful'; gPerML: number; wantedGPerML: string; message: string; repairs: Repair[] }
 
 const UNITS_TO_TRY: readonly VolumeUnit[] = ['mL', 'tsp', 'tbsp', 'fl oz', 'cup', 'pint', 'quart', 'L']
 const SLIPS = [0.1, 10] as const
@@ -56,7 +62,8 @@ export function judgeTwoMeasures(asked: TwoMeasures): PlausibleResult {
   const message = known
     ? `that would weigh ${round(gPerML)} g/mL; ${asked.ingredient?.name ?? 'it'} weighs ${round(known.gPerML)} (${known.form})`
     : `that would weigh ${round(gPerML)} g/mL; possible is ${band.least} to ${band.most}`
-  return { kind: 'doubtful', gPerML, message, repairs: repairs(asked, volumeML, wanted, known !== null) }
+  const wantedGPerML = known ? `${round(known.gPerML)} (${known.form})` : `${band.least}–${band.most}`
+  return { kind: 'doubtful', gPerML, wantedGPerML, message, repairs: repairs(asked, volumeML, wanted, known !== null) }
 }
 
 function repairs(asked: TwoMeasures, volumeML: number, wanted: number, isKnown: boolean): Repair[] {
@@ -68,13 +75,22 @@ function repairs(asked: TwoMeasures, volumeML: number, wanted: number, isKnown: 
       const unitML = volumeUnitML(unit, system)
       if (unitML === null || unit === volume.unit) return []
       const gPerML = massG / (unitML * volume.value)
-      return [{ kind: 'unit', message: `${volume.value} ${unit}, not ${volume.unit}`, massG, gPerML }]
+      return [
+        {
+          kind: 'unit',
+          message: `${volume.value} ${unit}, not ${volume.unit}`,
+          values: { n: volume.value, unit, not: volume.unit },
+          massG,
+          gPerML,
+        },
+      ]
     }),
   )
   const slipped = closest(
     SLIPS.map((slip) => ({
       kind: 'digit',
       message: `${round(massG * slip)} g, a slipped digit`,
+      values: { g: round(massG * slip) },
       massG: massG * slip,
       gPerML: (massG * slip) / volumeML,
     })),
@@ -84,7 +100,15 @@ function repairs(asked: TwoMeasures, volumeML: number, wanted: number, isKnown: 
       const unitML = table[volume.unit]
       if (unitML === undefined || name === system) return []
       const gPerML = massG / (unitML * volume.value)
-      return [{ kind: 'system', message: `${volume.value} ${volume.unit} of the ${name} system`, massG, gPerML }]
+      return [
+        {
+          kind: 'system',
+          message: `${volume.value} ${volume.unit} of the ${name} system`,
+          values: { n: volume.value, unit: volume.unit, system: name },
+          massG,
+          gPerML,
+        },
+      ]
     }),
   )
   const byVolume: Repair[] = isKnown
@@ -92,13 +116,18 @@ function repairs(asked: TwoMeasures, volumeML: number, wanted: number, isKnown: 
         {
           kind: 'by-volume',
           message: `only ${volume.value} ${volume.unit} holds`,
+          values: { n: volume.value, unit: volume.unit },
           massG: wanted * volumeML,
           gPerML: wanted,
         },
       ]
     : []
   const likely = [...otherUnit, ...slipped, ...otherSystem].sort((a, b) => farness(a) - farness(b))
-  return [...likely, ...byVolume, { kind: 'by-mass', message: `only ${round(massG)} g holds`, massG, gPerML: null }]
+  return [
+    ...likely,
+    ...byVolume,
+    { kind: 'by-mass', message: `only ${round(massG)} g holds`, values: { g: round(massG) }, massG, gPerML: null },
+  ]
 }
 
 const round = (value: number) => Number(value.toPrecision(3))

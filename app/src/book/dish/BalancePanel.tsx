@@ -21,7 +21,7 @@ const SHOWN: readonly Metric[] = [
   'chilliScale',
 ]
 const SCALES: readonly Metric[] = ['acidScale', 'chilliScale']
-const LINE_PX = 250
+const LINE_PX = 220
 const LINE_PHONE_PX = 110
 
 /** A metric in figures: per cent, or 0–5 on the house's scale. */
@@ -29,13 +29,21 @@ export const metricText = (metric: Metric, value: number) =>
   SCALES.includes(metric) ? `${value.toFixed(1)} / 5` : `${formatPercent(value)} %`
 
 /** Every metric of a balance on its band: a disc inside, a diamond outside, and in words who brings it. */
-export function BalancePanel({ judged, style }: { judged: Judged; style: Style }) {
+export function BalancePanel({
+  judged,
+  style,
+  isNarrow = false,
+}: {
+  judged: Judged
+  style: Style
+  isNarrow?: boolean
+}) {
   return (
     <View role="list">
       {SHOWN.map((metric) => {
         const value = judged.balance.metrics[metric]
         return value === null ? null : (
-          <MetricRow key={metric} metric={metric} value={value} judged={judged} style={style} />
+          <MetricRow key={metric} metric={metric} value={value} judged={judged} style={style} isNarrow={isNarrow} />
         )
       })}
       <ColourRow judged={judged} style={style} />
@@ -45,13 +53,13 @@ export function BalancePanel({ judged, style }: { judged: Judged; style: Style }
 
 type Outside = Extract<Finding, { kind: 'outside' }>
 
-function MetricRow(props: { metric: Metric; value: number; judged: Judged; style: Style }) {
-  const { metric, value, judged, style } = props
+function MetricRow(props: { metric: Metric; value: number; judged: Judged; style: Style; isNarrow: boolean }) {
+  const { metric, value, judged, style, isNarrow } = props
   const t = useWords('book')
   const isWide = useIsWide()
   const band = style.bands[metric]
   const finding = judged.findings.find((one): one is Outside => one.kind === 'outside' && one.metric === metric)
-  const widthPx = isWide ? LINE_PX : LINE_PHONE_PX
+  const widthPx = isWide && !isNarrow ? LINE_PX : LINE_PHONE_PX
   return (
     <View role="listitem" className="min-h-[30px] flex-row flex-wrap items-center gap-x-3 border-b border-edge py-1">
       <Text className="w-[84px]">{t(`metrics.${metric}`)}</Text>

@@ -25,7 +25,9 @@ export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: n
   const heightPx = score.totalS * PX_PER_S + 10
   return (
     <View className="gap-2">
-      <Text tone="ash">{`${t('dish.scoreOf')}, ${formatClock(score.totalS)}, ${formatMassG(score.batchMassG)}`}</Text>
+      <Text role="heading" aria-level={2} size="step" weight="bold">
+        {`${t('dish.scoreOf')}, ${formatClock(score.totalS)}, ${formatMassG(score.batchMassG)}`}
+      </Text>
       <View className="flex-row gap-3">
         <Svg width={CHANNEL_PX + 40} height={heightPx} aria-hidden>
           <Channel x={0} y={0} widthPx={CHANNEL_PX} heightPx={heightPx} />

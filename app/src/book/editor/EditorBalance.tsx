@@ -37,7 +37,7 @@ export const EditorBalance = memo(function EditorBalance(props: {
     <View className="gap-2">
       <Heading>{t('dish.balance', { style: style.name })}</Heading>
       <StandardNotice standard={head.standard ?? undefined} components={components} />
-      <BalancePanel judged={judged} style={style} />
+      <BalancePanel judged={judged} style={style} isNarrow />
       <MoneyAndFood
         judged={judged}
         currency={currency}

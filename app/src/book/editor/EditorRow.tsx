@@ -25,36 +25,30 @@ export type EditorRowProps = {
   isWide: boolean
   edit: (edit: Edit) => void
   onOpen: (key: string | null) => void
-  onPaste: (text: string, key: string) => boolean
 }
 
 const INPUT = 'ring-focus min-h-14 rounded-lg border border-line bg-ground px-2.5 font-sans text-step text-rice'
 
 /** A line of the editor: what and how much as it is typed, and at once grams, ratio and the kitchen's own measure. */
 export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
-  const { line, read, index, isOpen, isWide, edit, onOpen, onPaste } = props
+  const { line, read, index, isOpen, isWide, edit, onOpen } = props
   const t = useWords('book')
   const n = index + 1
-  const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes, atMs: Date.now() })
-  const pasted = {
-    onPaste: (event: { clipboardData: { getData: (type: string) => string }; preventDefault: () => void }) => {
-      const text = event.clipboardData.getData('text/plain')
-      if (/[\r\n]/.test(text.trim()) && onPaste(text, line.key)) event.preventDefault()
-    },
-    onKeyDown: (event: { key: string; altKey: boolean; preventDefault: () => void }) => {
+  const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes })
+  const moveKeys = {
+    onKeyDownCapture: (event: { key: string; altKey: boolean; preventDefault: () => void }) => {
       const by = event.altKey ? { ArrowUp: -1, ArrowDown: 1 }[event.key] : undefined
       if (by === undefined) return
       event.preventDefault()
       edit({ kind: 'move', key: line.key, to: index + by })
     },
+    dataSet: { row: line.key },
   }
   const name = (
     <TextInput
-      {...pasted}
       aria-label={t('editor.lineName', { n })}
       value={line.name}
       placeholder={t('editor.nameHint')}
-      placeholderTextColor="rgb(var(--ash))"
       maxLength={120}
       onChangeText={(text) => change({ name: text, ingredientId: null, recipeId: null })}
       onBlur={() => splitAmount(line, change)}
@@ -63,14 +57,12 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
   )
   const amount = (
     <TextInput
-      {...pasted}
       aria-label={t('editor.lineAmount', { n })}
       value={line.amount}
       placeholder={t('editor.amountHint')}
-      placeholderTextColor="rgb(var(--ash))"
       maxLength={80}
       onChangeText={(text) => change({ amount: text })}
-      className={`${INPUT} ${isWide ? 'w-[150px]' : 'w-[118px]'} font-bold`}
+      className={`${INPUT} ${isWide ? 'w-[132px]' : 'w-[118px]'} font-bold`}
     />
   )
   const cut = (
@@ -78,14 +70,13 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
       aria-label={t('editor.lineCut', { n })}
       value={line.cut}
       placeholder={t('editor.cutHint')}
-      placeholderTextColor="rgb(var(--ash))"
       maxLength={160}
       onChangeText={(text) => change({ cut: text })}
-      className={`${INPUT} ${isWide ? 'w-[150px]' : 'min-w-0 flex-1'}`}
+      className={`${INPUT} ${isWide ? 'w-[132px]' : 'min-w-0 flex-1'}`}
     />
   )
   return (
-    <View role="listitem" className="border-b border-edge py-1">
+    <View role="listitem" className="border-b border-edge py-1" {...moveKeys}>
       <View className="flex-row items-center gap-2">
         <MoveHandle lineKey={line.key} name={line.name || String(n)} index={index} edit={edit} />
         {name}
@@ -134,7 +125,7 @@ function Figures({ line, read, riceG, tools, isWide }: EditorRowProps) {
   const { massG, source } = read
   if (massG === null || !(massG > 0))
     return (
-      <Text size="small" tone="ash" stretch="slim" className={isWide ? 'w-[250px]' : 'flex-1'}>
+      <Text size="small" tone="ash" stretch="slim" className={isWide ? 'w-[220px]' : 'flex-1'}>
         {t('editor.noMass')}
       </Text>
     )
@@ -153,7 +144,7 @@ function Figures({ line, read, riceG, tools, isWide }: EditorRowProps) {
   )
   const ratio = riceG === null ? '' : t('editor.ratio', { g: ratioText((massG / riceG) * 100) })
   return (
-    <View className={`flex-row items-baseline gap-2 ${isWide ? 'w-[250px]' : 'min-w-0 flex-1'}`}>
+    <View className={`flex-row items-baseline gap-2 ${isWide ? 'w-[220px]' : 'min-w-0 flex-1'}`}>
       <Text weight="bold" stretch="narrow" className="w-[62px] text-right">
         {formatMassG(massG)}
       </Text>

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { Dish, DishList, type DishDraft } from 'contract/dish'
+import { Dish, type DishDraft } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import type { Style } from 'core/mise/balance/style'
 import { useRouter } from 'expo-router'
@@ -9,7 +9,6 @@ import { Refused, sendJson } from '../../device/http'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
 import { Frame } from '../../ui/Frame'
-import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
 import { Loading, Problem, useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
@@ -24,6 +23,7 @@ import { EditorBalance } from './EditorBalance'
 import { HeadFields, SchoolFields } from './HeadFields'
 import { LinesEditor } from './LinesEditor'
 import { componentsOf, lineReader, riceMassOf } from './readLines'
+import { TakeOut } from './TakeOut'
 import { UndoBar } from './UndoBar'
 import { useEditor } from './useEditor'
 import { VariationFields } from './VariationFields'
@@ -40,11 +40,12 @@ export function EditorScreen({ id, preset }: { id: string | null; preset: Preset
   const styles = useStyles()
   const dish = book.data?.dishes.find((one) => one.id === id) ?? null
   const fault = book.error ?? kitchen.error ?? error ?? styles.error
-  const isReady = book.data && kitchen.data && shelf && styles.data
+  // What this device remembers may be old: an edit begins from what the kitchen says now, or from memory without a network.
+  const isReady = book.data && book.isFetchedAfterMount && kitchen.data && shelf && styles.data
   if (!isReady) {
     return (
       <Frame stage="book">
-        {fault ? (
+        {fault && !book.data ? (
           <Problem error={fault} onRetry={() => [book.refetch(), kitchen.refetch(), styles.refetch(), refetch()]} />
         ) : (
           <Loading what={t('loading')} />
@@ -96,7 +97,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
 
   const setPreset = useEffectEvent(() => {
     const line = preset && draft.lines.find((one) => one.componentId === preset.componentId)
-    if (line) edit({ kind: 'line', key: line.key, changes: { amount: gramsText(preset.massG) }, atMs: 0 })
+    if (line) edit({ kind: 'line', key: line.key, changes: { amount: gramsText(preset.massG) } })
   })
   useEffect(() => setPreset(), [])
 
@@ -165,7 +166,6 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
               kind: 'line',
               key: line.key,
               changes: { amount: gramsText((toG * riceG) / draft.head.portionRiceG) },
-              atMs: 0,
             })
         })
       }
@@ -173,7 +173,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   )
   return (
     <Frame stage="book" bar={bar}>
-      <View className="min-h-0 flex-1 flex-row" {...{ onKeyDown: undoKeys(editor) }}>
+      <View className="min-h-0 flex-1 flex-row" {...{ onKeyDownCapture: undoKeys(editor) }}>
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
           <View className="w-full max-w-5xl gap-3 self-center p-4">
             <View className="flex-row flex-wrap items-center gap-3">
@@ -208,9 +208,11 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
           </View>
         </ScrollView>
         {isWide && (
-          <ScrollView tabIndex={0} className="min-h-0 w-[420px] border-l border-edge p-4">
-            {balance}
-          </ScrollView>
+          <View className="min-h-0 w-[360px] border-l border-edge">
+            <ScrollView tabIndex={0} className="min-h-0 flex-1">
+              <View className="p-4">{balance}</View>
+            </ScrollView>
+          </View>
         )}
       </View>
       {theirs && base && (
@@ -244,33 +246,3 @@ const undoKeys =
     event.preventDefault()
     edit({ kind })
   }
-
-function TakeOut({ dish, onDone }: { dish: Dish; onDone: () => void }) {
-  const t = useWords('book')
-  const router = useRouter()
-  const queries = useQueryClient()
-  const [failure, setFailure] = useState<Error | null>(null)
-  const sentence = useProblemSentence(failure)
-  const takeOut = async () => {
-    try {
-      await sendJson('DELETE', `/dishes/${dish.id}?version=${dish.version}`, undefined, DishList)
-      onDone()
-      toast(t('editor.tookOut', { dish: dish.name }))
-      await queries.invalidateQueries({ queryKey: ['book'] })
-      router.replace('/book')
-    } catch (error) {
-      setFailure(error as Error)
-    }
-  }
-  return (
-    <View className="gap-2 pt-4">
-      {failure && <Notice kind="conflict" isSmall title={sentence} />}
-      <HoldButton
-        kind="plain"
-        label={t('editor.takeOut')}
-        detail={t('editor.takeOutHold')}
-        onHeld={() => void takeOut()}
-      />
-    </View>
-  )
-}

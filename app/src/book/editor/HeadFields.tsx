@@ -8,7 +8,6 @@ import {
   SAUCE_SCHOOLS,
   STATION_KINDS,
   WIPE_SCHOOLS,
-  type Schools,
 } from 'core/book/dish'
 import { memo, useState } from 'react'
 import { Pressable, View } from 'react-native'
@@ -36,7 +35,7 @@ export const HeadFields = memo(function HeadFields({ head, edit }: HeadProps) {
   const t = useWords('book')
   const price = readMoney(head.price)
   const ceiling = readMoney(head.ceiling)
-  const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes, atMs: Date.now() })
+  const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes })
   const faultOf = (read: ReturnType<typeof readMoney>) =>
     'fault' in read ? t(read.fault === 'negative' ? 'ingredient.priceNegative' : 'ingredient.priceNotOne') : undefined
   return (
@@ -82,7 +81,7 @@ export const HeadFields = memo(function HeadFields({ head, edit }: HeadProps) {
 export const SchoolFields = memo(function SchoolFields({ head, styles, edit }: HeadProps) {
   const t = useWords('book')
   const [isOpen, setIsOpen] = useState(false)
-  const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes, atMs: Date.now() })
+  const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes })
   const chosen = (school: keyof typeof SCHOOLS) => head.schools[school] ?? SCHOOLS[school].usual
   const summary = (Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[])
     .map((school) => `${t(`editor.school.${school}`)}: ${t(`editor.choices.${chosen(school)}`)}`)
@@ -132,7 +131,7 @@ export const SchoolFields = memo(function SchoolFields({ head, styles, edit }: H
                   role="radio"
                   label={t(`editor.choices.${one}`)}
                   isChosen={one === chosen(school)}
-                  onChoose={() => change({ schools: { ...head.schools, [school]: one } as Schools })}
+                  onChoose={() => change({ schools: { ...head.schools, [school]: one } })}
                 />
               ))}
             </Row>

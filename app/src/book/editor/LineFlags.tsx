@@ -4,14 +4,28 @@ import { Button } from '../../ui/Button'
 import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
 import { formatMassG } from '../../words/format'
-import { capital } from '../../words/format'
+import { useWords } from '../../words/i18n'
 import type { DraftLine } from './draft'
 
 const MOST_REPAIRS = 4
 
+const NOTHING = { n: '', g: '', unit: '', not: '', system: '' }
+const UNSAID = { name: '', unit: '', system: '', is: '', wanted: '', from: '', to: '', likely: '', n: '', not: '' }
+
+/** A doubt about a line in a sentence. */
+export function useFlagWords(): (flag: Pick<Flag, 'code' | 'values'>) => string {
+  const t = useWords('book')
+  return ({ code, values }) => {
+    const isLikely = code === 'wide-range' && values['likely'] !== ''
+    return t(`editor.flags.${isLikely ? 'wide-range-likely' : code}`, { ...UNSAID, ...values })
+  }
+}
+
 /** What is odd about a line, beside it, with the ways to mend it and what each gives. */
 export function LineFlags(props: { line: DraftLine; flags: readonly Flag[]; onRepair: (massG: number) => void }) {
   const { line, flags, onRepair } = props
+  const t = useWords('book')
+  const flagWords = useFlagWords()
   const isBlank = line.name.trim() === '' && line.amount.trim() === ''
   if (flags.length === 0 || isBlank) return null
   return (
@@ -21,7 +35,7 @@ export function LineFlags(props: { line: DraftLine; flags: readonly Flag[]; onRe
           <View className="flex-row items-start gap-1.5">
             <Diamond sizePx={16} />
             <Text size="small" weight="bold" stretch="slim" className="min-w-0 flex-1">
-              {capital(flag.message)}
+              {flagWords(flag)}
             </Text>
           </View>
           {flag.repairs.length > 0 && (
@@ -31,7 +45,7 @@ export function LineFlags(props: { line: DraftLine; flags: readonly Flag[]; onRe
                   key={repair.kind + repair.message}
                   size="body"
                   label={formatMassG(repair.massG)}
-                  detail={repair.message}
+                  detail={t(`editor.repairs.${repair.kind}`, { ...NOTHING, ...repair.values })}
                   className="min-w-[150px] flex-1"
                   onPress={() => onRepair(repair.massG)}
                 />

@@ -1,6 +1,6 @@
 import type { MeasureTools } from 'core/measure/practical'
 import type { MeasureSystem } from 'core/measure/units'
-import { Fragment, useCallback, useState } from 'react'
+import { Fragment, useCallback, useEffect, useEffectEvent, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { newId } from '../../device/ids'
 import { Button } from '../../ui/Button'
@@ -46,17 +46,24 @@ export function LinesEditor({ lines, read, riceG, shelf, tools, isRecipe = false
     },
     [edit, shelf, t, tools.system],
   )
-  const onPaste = useCallback(
-    (text: string, key: string) => {
-      const problem = take(text, tools.system, key)
-      if (problem) toast(problem)
-      return true
-    },
-    [take, tools.system],
-  )
+  const list = useRef<View>(null)
+  const onPaste = useEffectEvent((event: ClipboardEvent) => {
+    const text = event.clipboardData?.getData('text/plain') ?? ''
+    const row = (event.target as Element).closest<HTMLElement>('[data-row]')?.dataset['row']
+    if (!/[\r\n]/.test(text.trim()) || row === undefined) return
+    event.preventDefault()
+    const problem = take(text, tools.system, row)
+    if (problem) toast(problem)
+  })
+  useEffect(() => {
+    const node = list.current as unknown as HTMLElement | null
+    const heard = (event: ClipboardEvent) => onPaste(event)
+    node?.addEventListener('paste', heard)
+    return () => node?.removeEventListener('paste', heard)
+  }, [])
   return (
     <View>
-      <View role="list">
+      <View role="list" ref={list}>
         {lines.map((line, index) => (
           <Fragment key={line.key}>
             <EditorRow
@@ -69,7 +76,6 @@ export function LinesEditor({ lines, read, riceG, shelf, tools, isRecipe = false
               isWide={isWide}
               edit={edit}
               onOpen={setOpenKey}
-              onPaste={onPaste}
             />
             {openKey === line.key && (
               <View role="listitem">

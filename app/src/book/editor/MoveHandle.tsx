@@ -20,7 +20,7 @@ export function MoveHandle(props: { lineKey: string; name: string; index: number
       aria-label={t('editor.move', { name })}
       className="ring-focus hold min-h-14 w-7 items-center justify-center rounded-lg"
       {...({
-        'data-line': lineKey,
+        dataSet: { line: lineKey },
         onPointerDown: (event: Point) => {
           isDragging.current = true
           event.currentTarget.setPointerCapture(event.pointerId)

@@ -1,5 +1,5 @@
 import { MEASURE_SYSTEMS, type MeasureSystem } from 'core/measure/units'
-import { useState } from 'react'
+import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -7,6 +7,7 @@ import { Field } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
+import { MOST_CHARACTERS } from './pasteLines'
 
 /** A whole list at once, with the system its measures are in. What cannot be taken in stays here. */
 export function PasteSheet(props: {
@@ -19,16 +20,30 @@ export function PasteSheet(props: {
   const t = useWords('book')
   const [text, setText] = useState('')
   const [chosen, setChosen] = useState(system)
+  const box = useRef<View>(null)
+  /** A paste that no dish can be is answered before it is laid out: that alone would stop the page. */
+  const onPaste = useEffectEvent((event: ClipboardEvent) => {
+    const pasted = event.clipboardData?.getData('text/plain') ?? ''
+    if (pasted.length <= MOST_CHARACTERS) return
+    event.preventDefault()
+    onTake(pasted, chosen)
+  })
+  useEffect(() => {
+    const node = box.current as unknown as HTMLElement | null
+    const heard = (event: ClipboardEvent) => onPaste(event)
+    node?.addEventListener('paste', heard)
+    return () => node?.removeEventListener('paste', heard)
+  }, [])
   return (
     <Sheet title={t('editor.pasteTitle')} isOpen onClose={onClose}>
-      <View className="gap-2">
+      <View ref={box} className="gap-2">
         <Text tone="ash">{t('editor.pasteHow')}</Text>
         <Field
           label={t('editor.pasteText')}
           value={text}
           onChange={setText}
           isMany
-          maxLength={5_500_000}
+          maxLength={MOST_CHARACTERS + 1}
           fault={fault}
         />
         <Text size="small" tone="ash">

@@ -26,7 +26,7 @@ export function RowTools(props: {
   const { line, read, shelf, riceG, isRecipe = false, edit } = props
   const t = useWords('book')
   const [isStandIn, setIsStandIn] = useState(false)
-  const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes, atMs: Date.now() })
+  const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes })
   const role = roleOf(line, read)
   const like = read.source ? [] : likeNames(shelf.rows, line.name)
   const grams = (text: string) => Math.max(0, Number(text.replace(',', '.')) || 0)

@@ -24,7 +24,7 @@ export const VariationFields = memo(function VariationFields({ head, components,
   const t = useWords('book')
   const name = useWords('ui')
   const [wanted, setWanted] = useState<DietOrAllergen | null>(null)
-  const set = (modifiers: readonly Modifier[]) => edit({ kind: 'head', changes: { modifiers }, atMs: Date.now() })
+  const set = (modifiers: readonly Modifier[]) => edit({ kind: 'head', changes: { modifiers } })
   const has = (id: string) => head.modifiers.some((one) => one.id === id)
   const simple = simpleVariations(components, t).filter((one) => !has(one.id))
   const allergens = allergensOf(components)
@@ -146,7 +146,7 @@ function DietAnswer(props: {
       <Text weight="bold">{t('editor.variationFor', { what: label })}</Text>
       <Text>{words()}</Text>
       <Text size="small" tone="ash">
-        {t('editor.halalNote')}
+        {[...(wanted === 'halal' ? [t('editor.halalNote')] : []), t('editor.tracesNote')].join(' ')}
       </Text>
       {delta.kind === 'modifier' && !isWritten(delta.modifier.id) && (
         <Button label={t('editor.take', { name: label })} onPress={() => onTake({ ...delta.modifier, name: label })} />
@@ -157,7 +157,7 @@ function DietAnswer(props: {
 
 function StandardFields({ head, components, edit }: Omit<Props, 'shelf'>) {
   const t = useWords('book')
-  const set = (standard: DraftHead['standard']) => edit({ kind: 'head', changes: { standard }, atMs: Date.now() })
+  const set = (standard: DraftHead['standard']) => edit({ kind: 'head', changes: { standard } })
   return (
     <View className="gap-1">
       <Heading>{t('editor.standard')}</Heading>

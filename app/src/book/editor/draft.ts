@@ -27,6 +27,8 @@ export type DraftLine = {
   ingredientId: string | null
   recipeId: string | null
   componentId: string | null
+  /** The ratio that stood behind this amount: it holds, unrounded, while nobody types over it. */
+  asWritten: { amount: string; ratioG: number; riceG: number } | null
 }
 
 export type DraftHead = {
@@ -57,6 +59,7 @@ export const blankLine = (key: string): DraftLine => ({
   ingredientId: null,
   recipeId: null,
   componentId: null,
+  asWritten: null,
 })
 
 const DEFAULT_PORTION_RICE_G = 220
@@ -108,9 +111,10 @@ export function draftOfDish(dish: Dish, newKey: () => string): Draft {
 export function lineOfComponent(component: Component, portionRiceG: number, key: string): DraftLine {
   const massG = (component.ratioG * portionRiceG) / 100
   const cut = component.cut
+  const amount = component.written ?? gramsText(massG)
   return {
     key,
-    amount: component.written ?? gramsText(massG),
+    amount,
     name: component.name,
     cut: cut ? [cut.shape, cut.sizeMm === null ? '' : `${cut.sizeMm} mm`].filter(Boolean).join(' ') : '',
     role: component.role,
@@ -121,6 +125,7 @@ export function lineOfComponent(component: Component, portionRiceG: number, key:
     ingredientId: component.ingredientId ?? null,
     recipeId: component.recipeId ?? null,
     componentId: component.id,
+    asWritten: { amount, ratioG: component.ratioG, riceG: portionRiceG },
   }
 }
 

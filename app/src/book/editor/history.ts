@@ -9,8 +9,8 @@ export type History = {
 }
 
 export type Edit =
-  | { kind: 'line'; key: string; changes: Partial<DraftLine>; atMs: number }
-  | { kind: 'head'; changes: Partial<DraftHead>; atMs: number }
+  | { kind: 'line'; key: string; changes: Partial<DraftLine> }
+  | { kind: 'head'; changes: Partial<DraftHead> }
   | { kind: 'insert'; afterKey: string | null; lines: readonly DraftLine[] }
   | { kind: 'remove'; key: string }
   | { kind: 'move'; key: string; to: number }
@@ -24,7 +24,7 @@ const MOST_STEPS = 200
 export const historyOf = (draft: Draft): History => ({ past: [], present: draft, future: [], last: null })
 
 /** The next state of an editor; typing within a second in one field is one step of undo. */
-export function edited(history: History, edit: Edit): History {
+export function edited(history: History, edit: Edit, atMs: number): History {
   const { past, present, future } = history
   if (edit.kind === 'undo') {
     const before = past.at(-1)
@@ -37,7 +37,7 @@ export function edited(history: History, edit: Edit): History {
   }
   const draft = applied(present, edit)
   if (draft === present) return history
-  const last = typedField(edit)
+  const last = typedField(edit, atMs)
   const isOneStep =
     last !== null &&
     history.last?.field === last.field &&
@@ -72,8 +72,8 @@ function applied(draft: Draft, edit: Exclude<Edit, { kind: 'undo' | 'redo' }>): 
   }
 }
 
-function typedField(edit: Edit): History['last'] {
-  if (edit.kind === 'line') return { field: `${edit.key} ${Object.keys(edit.changes).join()}`, atMs: edit.atMs }
-  if (edit.kind === 'head') return { field: Object.keys(edit.changes).join(), atMs: edit.atMs }
+function typedField(edit: Edit, atMs: number): History['last'] {
+  if (edit.kind === 'line') return { field: `${edit.key} ${Object.keys(edit.changes).join()}`, atMs }
+  if (edit.kind === 'head') return { field: Object.keys(edit.changes).join(), atMs }
   return null
 }

@@ -17,6 +17,7 @@ const Line = z.object({
   ingredientId: z.string().nullable(),
   recipeId: z.string().nullable(),
   componentId: z.string().nullable(),
+  asWritten: z.object({ amount: z.string(), ratioG: z.number(), riceG: z.number() }).nullable(),
 })
 const Kept = z.object({
   /** The dish that the edit began from; null for a new one. */

@@ -5,12 +5,10 @@ import { blankLine, type DraftLine } from './draft'
 
 /** More lines than any dish has: the paste is something else. */
 export const MOST_LINES = 60
-const MOST_CHARACTERS = 100_000
+export const MOST_CHARACTERS = 100_000
 
 export type Pasted =
-  | { kind: 'lines'; lines: DraftLine[]; headings: string[] }
-  | { kind: 'too-much'; lines: number; megabytes: number }
-  | { kind: 'nothing' }
+  { kind: 'lines'; lines: DraftLine[]; headings: string[] } | { kind: 'too-much'; lines: number } | { kind: 'nothing' }
 
 /**
  * A pasted list as lines of a draft, each with amount, name and the rest kept in its cut; headings are named, not kept.
@@ -18,12 +16,12 @@ export type Pasted =
  */
 export function pastedLines(text: string, system: MeasureSystem, newKey: () => string): Pasted {
   if (text.length > MOST_CHARACTERS) {
-    return { kind: 'too-much', lines: text.split('\n').length, megabytes: Math.round(text.length / 1e5) / 10 }
+    return { kind: 'too-much', lines: text.split('\n').length }
   }
   const parsed = text.split(/\r\n|[\r\n]/).map((line) => parseLine(line, system))
   const wanted = parsed.filter((line) => line.kind === 'ingredient')
   const headings = parsed.filter((line) => line.kind === 'heading').map((line) => line.ingredient)
-  if (wanted.length > MOST_LINES) return { kind: 'too-much', lines: wanted.length, megabytes: 0 }
+  if (wanted.length > MOST_LINES) return { kind: 'too-much', lines: wanted.length }
   if (wanted.length === 0) return { kind: 'nothing' }
   return {
     kind: 'lines',

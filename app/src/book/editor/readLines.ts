@@ -92,7 +92,7 @@ export function componentsOf(
       state: stateOf(line, one),
       food,
       cut: readCut(line.cut),
-      ratioG: (one.massG / riceG) * 100,
+      ratioG: ratioOf(line, one.massG, riceG),
       scaling: line.scaling,
       ...(line.scaling === 'film' && { filmG: line.filmG }),
       ...(line.scaling === 'capped' && line.capG > 0 && { capG: line.capG }),
@@ -102,6 +102,12 @@ export function componentsOf(
     }
     return [one.source ? refreshComponent(component, one.source) : component]
   })
+}
+
+/** Six decimals are far finer than any scale; an amount that nobody typed over keeps its ratio to the last digit. */
+function ratioOf({ amount, asWritten }: DraftLine, massG: number, riceG: number): number {
+  if (asWritten?.amount === amount && Math.abs(asWritten.riceG - riceG) < 1e-6) return asWritten.ratioG
+  return Number(((massG / riceG) * 100).toFixed(6))
 }
 
 function freeId(name: string, taken: Set<string>): string {

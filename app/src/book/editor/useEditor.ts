@@ -1,9 +1,10 @@
 import type { Dish } from 'contract/dish'
-import { useEffect, useReducer, useRef, useState, type Dispatch } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { newId } from '../../device/ids'
 import { blankDraft, draftOfDish, type Draft } from './draft'
-import { edited, historyOf, type Edit } from './history'
+import type { Edit } from './history'
 import { dropDraft, keepDraft, readDraft } from './keptDraft'
+import { useHistory } from './useHistory'
 
 const KEEP_MS = 300
 
@@ -11,7 +12,7 @@ export type Editor = {
   draft: Draft
   /** The dish as it was when this edit began. */
   base: Dish | null
-  edit: Dispatch<Edit>
+  edit: (edit: Edit) => void
   canUndo: boolean
   canRedo: boolean
   /** Whether this began from changes that an earlier visit left here. */
@@ -32,7 +33,7 @@ export function useEditor(dish: Dish | null): Editor {
   })
   const [base, setBase] = useState(start.base)
   const [isKept, setIsKept] = useState(start.kept)
-  const [history, edit] = useReducer(edited, start.draft, historyOf)
+  const { history, edit } = useHistory(() => start.draft)
   const isDone = useRef(false)
   const { present, past, future } = history
   const isChanged = past.length > 0 || isKept

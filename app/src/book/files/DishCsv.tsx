@@ -58,7 +58,7 @@ export function DishCsv() {
         )}
       </View>
       <Button
-        label={bring.isPending ? t('files.busy') : t('files.choose')}
+        label={bring.isPending ? t('files.busy') : t('files.chooseCsv')}
         isBusy={bring.isPending}
         onPress={() => void choose()}
       />

@@ -8,9 +8,9 @@ import { Button } from '../../ui/Button'
 import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
 import { formatMassG } from '../../words/format'
-import { capital } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { blankDraft, gramsText } from '../editor/draft'
+import { useFlagWords } from '../editor/LineFlags'
 import { keepDraft } from '../editor/keptDraft'
 import { pastedLines } from '../editor/pasteLines'
 
@@ -28,6 +28,7 @@ export function RecipeReviews({ recipes, system }: { recipes: readonly RecipeRev
 function Review({ recipe, system }: { recipe: RecipeReview; system: MeasureSystem }) {
   const t = useWords('book')
   const router = useRouter()
+  const flagWords = useFlagWords()
   const own = useKitchen().data?.tools.system
   const doubtful = recipe.lines.filter((line) => line.kind === 'ingredient' && !line.understood).length
   const toEditor = () => {
@@ -70,7 +71,7 @@ function Review({ recipe, system }: { recipe: RecipeReview; system: MeasureSyste
                 <View key={flag.code} className="flex-row items-start gap-1.5">
                   <Diamond sizePx={14} />
                   <Text size="small" weight="bold" className="min-w-0 flex-1">
-                    {capital(flag.message)}
+                    {flagWords(flag)}
                   </Text>
                 </View>
               ))}

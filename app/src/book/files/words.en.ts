@@ -11,6 +11,7 @@ export const filesWords = {
   kitchen: 'A whole kitchen, as JSON',
   kitchenHow: 'Everything in the file becomes the next version; what it does not name stays.',
   choose: 'Choose a file',
+  chooseCsv: 'Choose a CSV file',
   busy: 'Reading',
   rows_one: '{{count}} row is in',
   rows_other: '{{count}} rows are in',

@@ -43,7 +43,7 @@ export function IngredientScreen({ id }: { id: string }) {
   return (
     <Frame stage="book">
       {row && kitchen ? (
-        <Page key={row.version} row={row} kitchen={kitchen} />
+        <Page row={row} kitchen={kitchen} />
       ) : table.error ? (
         <Problem error={table.error} onRetry={() => void table.refetch()} />
       ) : table.data ? (
@@ -67,8 +67,16 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
     ...dishes.filter((dish) => dish.components.some(has)).map((dish) => dish.name),
     ...recipes.filter((recipe) => recipe.lines.some(has)).map((recipe) => recipe.name),
   ]
-  const change = (changes: Partial<Ingredient>, words: string) =>
-    save.mutate({ version: row.version, ingredient: { ...bodyOf(row), ...changes } }, { onSuccess: () => toast(words) })
+  const change = (changes: Partial<Ingredient>, words: string, onDone?: () => void) =>
+    save.mutate(
+      { version: row.version, ingredient: { ...bodyOf(row), ...changes } },
+      {
+        onSuccess: () => {
+          toast(words)
+          onDone?.()
+        },
+      },
+    )
   return (
     <ScrollView tabIndex={0} className="min-h-0 flex-1">
       <View className="w-full max-w-3xl gap-3 self-center p-4">
@@ -84,7 +92,7 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
         <Figures
           row={row}
           isBusy={save.isPending}
-          onSave={(changes) => change(changes, t('ingredient.saved', { name: row.name }))}
+          onSave={(changes, onDone) => change(changes, t('ingredient.saved', { name: row.name }), onDone)}
         />
         <Heading>{t('ingredient.densities')}</Heading>
         <Text>
@@ -139,18 +147,25 @@ const MOST_SOURCE = 200
 const sourceWith = (source: string, what: string) => `${source}; weighed here: ${what}`.slice(0, MOST_SOURCE)
 
 /** The figures of the label, editable together with where they come from. */
-function Figures(props: { row: KitchenIngredient; isBusy: boolean; onSave: (changes: Partial<Ingredient>) => void }) {
+function Figures(props: {
+  row: KitchenIngredient
+  isBusy: boolean
+  onSave: (changes: Partial<Ingredient>, onDone: () => void) => void
+}) {
   const { row, isBusy, onSave } = props
   const t = useWords('book')
   const [typed, setTyped] = useState<Record<string, string>>({})
   const [source, setSource] = useState(row.source)
   const isChanged = Object.keys(typed).length > 0 || source !== row.source
   const save = () =>
-    onSave({
-      ...Object.fromEntries(Object.entries(typed).map(([field, text]) => [field, Number(text.replace(',', '.'))])),
-      source,
-      confidence: source === row.source ? row.confidence : 'high',
-    })
+    onSave(
+      {
+        ...Object.fromEntries(Object.entries(typed).map(([field, text]) => [field, Number(text.replace(',', '.'))])),
+        source,
+        confidence: source === row.source ? row.confidence : 'high',
+      },
+      () => setTyped({}),
+    )
   return (
     <View className="gap-2">
       <Heading>{t('ingredient.composition')}</Heading>

@@ -5,14 +5,14 @@ import { ROLES } from 'core/book/dish'
 import { KEEPS, RECIPE_KINDS } from 'core/book/recipe'
 import { explodeRecipe, recipeAsIngredient, recipeYieldG } from 'core/mise/explode'
 import { useRouter } from 'expo-router'
-import { useMemo, useReducer, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { download } from '../../device/download'
 import { sendJson } from '../../device/http'
 import { newId } from '../../device/ids'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Choice'
+import { Choices } from '../../ui/Choices'
 import { Field } from '../../ui/Field'
 import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
@@ -24,10 +24,10 @@ import { useIsWide } from '../../ui/useIsWide'
 import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { blankDraft, blankLine } from '../editor/draft'
-import { edited, historyOf } from '../editor/history'
 import { LinesEditor } from '../editor/LinesEditor'
 import { lineReader } from '../editor/readLines'
 import { UndoBar } from '../editor/UndoBar'
+import { useHistory } from '../editor/useHistory'
 import { useShelf, type Shelf } from '../useShelf'
 import { blankRecipeHead, recipeHeadOf, recipeLines, recipeOf, type RecipeHead } from './recipeDraft'
 
@@ -35,34 +35,35 @@ import { blankRecipeHead, recipeHeadOf, recipeLines, recipeOf, type RecipeHead }
 export function RecipeScreen({ id }: { id: string }) {
   const t = useWords('book')
   const kitchen = useKitchen()
-  const { shelf, error, refetch } = useShelf()
+  const { shelf, error, refetch, isFresh } = useShelf()
   const recipe = shelf?.recipes.get(id)
-  if (!kitchen.data || !shelf)
+  if (!kitchen.data || !shelf || !isFresh)
     return (
       <Frame stage="book">
-        {(kitchen.error ?? error) ? (
+        {(kitchen.error ?? error) && !shelf ? (
           <Problem error={(kitchen.error ?? error)!} onRetry={() => [kitchen.refetch(), refetch()]} />
         ) : (
           <Loading what={t('loading')} />
         )}
       </Frame>
     )
-  return (
-    <RecipePage key={recipe?.version ?? 0} recipe={recipe as Recipe | undefined} kitchen={kitchen.data} shelf={shelf} />
-  )
+  return <RecipePage saved={recipe} kitchen={kitchen.data} shelf={shelf} />
 }
 
 const KJ_PER_KCAL = 4.184
 
-function RecipePage({ recipe, kitchen, shelf }: { recipe: Recipe | undefined; kitchen: Kitchen; shelf: Shelf }) {
+function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitchen: Kitchen; shelf: Shelf }) {
   const t = useWords('book')
   const name = useWords('ui')
   const router = useRouter()
   const queries = useQueryClient()
   const isWide = useIsWide()
-  const [history, edit] = useReducer(edited, recipe, (one) =>
-    historyOf({ ...blankDraft(newId()), lines: one ? recipeLines(one, newId) : [blankLine(newId())] }),
-  )
+  /** The version that this edit began from: what somebody else saves meanwhile does not take it away. */
+  const [recipe] = useState(saved)
+  const { history, edit } = useHistory(() => ({
+    ...blankDraft(newId()),
+    lines: recipe ? recipeLines(recipe, newId) : [blankLine(newId())],
+  }))
   const { lines } = history.present
   const [head, setHead] = useState<RecipeHead>(() => (recipe ? recipeHeadOf(recipe, lines) : blankRecipeHead))
   const [failure, setFailure] = useState<Error | null>(null)
@@ -244,27 +245,5 @@ function RecipePage({ recipe, kitchen, shelf }: { recipe: Recipe | undefined; ki
         </View>
       </ScrollView>
     </Frame>
-  )
-}
-
-function Choices<T extends string>(props: {
-  label: string
-  of: readonly T[]
-  chosen: T
-  words: (one: T) => string
-  onChoose: (one: T) => void
-}) {
-  const { label, of, chosen, words, onChoose } = props
-  return (
-    <View className="flex-row flex-wrap items-center">
-      <Text size="small" tone="ash" className="w-24">
-        {label}
-      </Text>
-      <View role="radiogroup" aria-label={label} className="min-w-0 flex-1 flex-row flex-wrap">
-        {of.map((one) => (
-          <Choice key={one} role="radio" label={words(one)} isChosen={one === chosen} onChoose={() => onChoose(one)} />
-        ))}
-      </View>
-    </View>
   )
 }

@@ -18,7 +18,7 @@ export const tasteWords = {
   atHand: 'At hand',
   add: 'Add',
   addItem: '{{mass}} {{name}}',
-  then: 'salt then {{salt}} %, sweet {{sweet}} %, free liquid {{liquid}} %',
+  then: 'salt then {{salt}}\u00a0%, sweet {{sweet}}\u00a0%, free liquid {{liquid}}\u00a0%',
   instead: 'not {{mass}} {{name}}: {{why}}',
   why: {
     wets: 'it would wet the rice',

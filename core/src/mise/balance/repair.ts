@@ -2,7 +2,7 @@ import type { Role } from '../../book/dish'
 import { boundedLeastSquares } from '../boundedLeastSquares'
 import { balanceOf, SCALE_PER_SHARE, type BalancePart } from './balance'
 import { CONTENT, findingsOf } from './findings'
-import { METRICS, type Metric, type Style } from './style'
+import type { Metric, Style } from './style'
 
 export type RepairChange = { id: string; name: string; fromG: number; toG: number }
 export type DishRepair = { changes: RepairChange[] }

@@ -6,6 +6,9 @@ export type IngredientIndex = ReadonlyMap<string, readonly Ingredient[]>
 const STATE_WORDS =
   /\b(?:fresh|raw|cooked|chilled|cold|day-old|ready|large|small|medium|whole|plain|good|unsalted|boneless|skinless|extra|firm|baby|ripe|dry|white and green|leaves|florets|thighs?|cloves?)\b/g
 
+/** Rice that is called just rice is rice for frying. */
+const FRYING_RICE = 'rice long chilled dry'
+
 export function indexIngredients(ingredients: readonly Ingredient[]): IngredientIndex {
   const index = new Map<string, Ingredient[]>()
   for (const one of ingredients) {
@@ -25,6 +28,7 @@ export function lookUp(index: IngredientIndex, name: string, state?: string): In
     if (found) return found.find((one) => one.state === state) ?? found[0] ?? null
   }
   const bare = plainName(name).replace(STATE_WORDS, ' ').replace(/\s+/g, ' ').trim()
+  if (bare === 'rice') return index.get(FRYING_RICE)?.[0] ?? null
   if (bare === '' || bare === plainName(name)) return null
   for (const key of keysOf(bare)) {
     const found = index.get(key)

@@ -1,6 +1,7 @@
-import { readNumber } from '../../measure/readNumber'
-import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } from '../../measure/units'
+import { isMassUnit, type MeasureSystem } from '../../measure/units'
+import { Cursor } from './cursor'
 import { closingBracket } from './lineText'
+import { unitRatio } from './unitRatio'
 import { CONTAINERS, readUnitWord } from './unitWords'
 
 /** So much of a unit; `most` where a range was given. */
@@ -43,28 +44,6 @@ const SPACE = /[ ]*/y
 /** Pieces of a thing that come in sizes; any other unit is itself small or large. */
 const COUNTED_BY_SIZE: readonly string[] = ['clove', 'head', 'bunch']
 const SHAPED = /(thumb-sized|bite-sized)\s+/iy
-
-/** A place in a text that patterns move on. */
-class Cursor {
-  constructor(
-    readonly text: string,
-    public at: number,
-  ) {}
-
-  take(pattern: RegExp): RegExpExecArray | null {
-    pattern.lastIndex = this.at
-    const found = pattern.exec(this.text)
-    if (found) this.at = pattern.lastIndex
-    return found
-  }
-
-  number(): number | null {
-    const read = readNumber(this.text, this.at)
-    if (!read) return null
-    this.at = read.end
-    return read.value
-  }
-}
 
 /** The amount that begins at `from`, or null where there is none: number or range, size, manner, unit, other measures. */
 export function readAmount(text: string, from: number, system: MeasureSystem): Amount | null {
@@ -250,16 +229,6 @@ function readMore(cursor: Cursor, amount: Amount, system: MeasureSystem): boolea
   }
   amount.value += sign * more.value * ratio
   return true
-}
-
-function unitRatio(from: string, to: string, system: MeasureSystem): number | null {
-  const fromUnit = readUnit(from)
-  const toUnit = readUnit(to)
-  if (!fromUnit || !toUnit || isMassUnit(fromUnit) !== isMassUnit(toUnit)) return null
-  const size = (unit: NonNullable<typeof fromUnit>) =>
-    isMassUnit(unit) ? MASS_UNIT_G[unit] : volumeUnitML(unit, system)
-  const [fromSize, toSize] = [size(fromUnit), size(toUnit)]
-  return fromSize === null || toSize === null ? null : fromSize / toSize
 }
 
 /** The same amount in other measures: "(240 ml)", "/ 1 lb", and how it is packed in brackets. */

@@ -18,7 +18,13 @@ export const FLAG_CODES = [
   'nothing',
   'count-and-mass',
 ] as const
-export type Flag = { code: (typeof FLAG_CODES)[number]; message: string; repairs: Repair[] }
+export type Flag = {
+  code: (typeof FLAG_CODES)[number]
+  message: string
+  /** What the message says, for an interface with words of its own. */
+  values: Readonly<Record<string, string | number>>
+  repairs: Repair[]
+}
 
 /** A line with the mass it means [g], or null with the reason among its flags. `via` says how it was weighed. */
 export type WeighedLine = { massG: number | null; via: string; isUnderstood: boolean; flags: Flag[] }
@@ -37,7 +43,11 @@ export function weighLine(line: ParsedLine, ingredient: Ingredient | null, syste
   if (line.kind !== 'ingredient') return { massG: null, via: '', isUnderstood: true, flags: [] }
   const flags: Flag[] = []
   if (!ingredient && line.ingredient !== '')
-    flags.push(flag('unknown-ingredient', `"${line.ingredient}" is not in the ingredient table: choose one or add it`))
+    flags.push(
+      flag('unknown-ingredient', `"${line.ingredient}" is not in the ingredient table: choose one or add it`, {
+        name: line.ingredient,
+      }),
+    )
   flags.push(...rangeFlags(line))
   const measures = measuresOf(line)
   if (measures.length === 0) {
@@ -91,12 +101,16 @@ function weigh(
   if (unit) {
     const unitML = volumeUnitML(unit, system)
     if (unitML === null)
-      return unweighed('not-in-system', `the ${system} system has no ${unit}: name the measure system of this recipe`)
+      return unweighed('not-in-system', `the ${system} system has no ${unit}: name the measure system of this recipe`, {
+        system,
+        unit,
+      })
     const density = ingredient && densityForPrep(ingredient, line.prep)
     if (!density)
       return unweighed(
         'no-density',
         `what ${measure.unit} of ${line.ingredient || 'it'} weighs is not known: weigh it once`,
+        { unit: measure.unit ?? '', name: line.ingredient },
       )
     const via = `${density.gPerML} g/mL ${density.form} (${ingredient.source})`
     return { kind: 'weighed', by: 'volume', massG: amount * unitML * density.gPerML, via, measure }
@@ -107,6 +121,7 @@ function weigh(
     return unweighed(
       'no-size',
       `what ${what} ${line.ingredient || 'of it'} weighs is not known: weigh ten of them once`,
+      { unit: measure.unit ?? '', name: line.ingredient },
     )
   }
   return {
@@ -156,7 +171,10 @@ function rangeFlags({ quantity, quantityMax }: ParsedLine): Flag[] {
   if (quantity === null || quantityMax === null) return []
   if (quantityMax < quantity)
     return [
-      flag('reversed-range', `the range runs down from ${writeNumber(quantity)} to ${writeNumber(quantityMax)}`, []),
+      flag('reversed-range', `the range runs down from ${writeNumber(quantity)} to ${writeNumber(quantityMax)}`, {
+        from: writeNumber(quantity),
+        to: writeNumber(quantityMax),
+      }),
     ]
   if (quantityMax <= quantity * WIDE_RANGE) return []
   const whole = Math.floor(quantityMax)
@@ -166,6 +184,11 @@ function rangeFlags({ quantity, quantityMax }: ParsedLine): Flag[] {
     flag(
       'wide-range',
       `${writeNumber(quantity)} to ${writeNumber(quantityMax)} is a wide range${likely}: its middle is taken until you say`,
+      {
+        from: writeNumber(quantity),
+        to: writeNumber(quantityMax),
+        likely: quantity < 1 && whole >= 1 ? `${writeNumber(whole - 1 + quantity)}–${writeNumber(quantityMax)}` : '',
+      },
     ),
   ]
 }
@@ -188,7 +211,15 @@ function doubts(
       kind: densityKindOf(ingredient?.role ?? '', line.ingredient),
       ...(ingredient && density && { ingredient, form: density.form }),
     })
-    if (judged.kind === 'doubtful') return [{ code: 'two-measures', message: judged.message, repairs: judged.repairs }]
+    if (judged.kind === 'doubtful')
+      return [
+        {
+          code: 'two-measures',
+          message: judged.message,
+          values: { is: round(judged.gPerML), name: line.ingredient, wanted: judged.wantedGPerML },
+          repairs: judged.repairs,
+        },
+      ]
   }
   const count = sure.find((one) => one.by === 'count')
   if (!mass || !count) return []
@@ -200,15 +231,29 @@ function doubts(
     {
       code: 'count-and-mass',
       message: `${writeNumber(howMany)} weigh about ${round(count.massG)} g, not ${round(mass.massG)} g`,
+      values: { n: writeNumber(howMany), is: round(count.massG), not: round(mass.massG) },
       repairs: [
-        { kind: 'count', message: `${writeNumber(howMany)} it is`, massG: count.massG, gPerML: null },
+        {
+          kind: 'count',
+          message: `${writeNumber(howMany)} it is`,
+          values: { n: writeNumber(howMany) },
+          massG: count.massG,
+          gPerML: null,
+        },
         {
           kind: 'by-mass',
           message: `${round(mass.massG)} g, that is ${round(mass.massG / eachG)}`,
+          values: { g: round(mass.massG) },
           massG: mass.massG,
           gPerML: null,
         },
-        { kind: 'each', message: `${round(mass.massG)} g each`, massG: mass.massG * howMany, gPerML: null },
+        {
+          kind: 'each',
+          message: `${round(mass.massG)} g each`,
+          values: { g: round(mass.massG) },
+          massG: mass.massG * howMany,
+          gPerML: null,
+        },
       ],
     },
   ]
@@ -222,6 +267,14 @@ function volumeOf(line: ParsedLine) {
   return null
 }
 
-const flag = (code: Flag['code'], message: string, repairs: Repair[] = []): Flag => ({ code, message, repairs })
-const unweighed = (code: Flag['code'], message: string): Unweighed => ({ kind: 'unweighed', flag: flag(code, message) })
+const flag = (code: Flag['code'], message: string, values: Flag['values'] = {}): Flag => ({
+  code,
+  message,
+  values,
+  repairs: [],
+})
+const unweighed = (code: Flag['code'], message: string, values: Flag['values']): Unweighed => ({
+  kind: 'unweighed',
+  flag: flag(code, message, values),
+})
 const round = (value: number) => Number(value.toPrecision(3))

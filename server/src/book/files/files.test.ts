@@ -172,7 +172,7 @@ describe('the whole kitchen', () => {
 describe('CSV', () => {
   test('prices go out and come in; a negative one is refused by its line', async () => {
     const { text } = await send(kitchen.app, 'GET', '/ingredients/prices.csv')
-    const rows = parse(text, { columns: true }) as Record<string, string>[]
+    const rows = parse<Record<string, string>>(text, { columns: true })
     expect(rows.find((row) => row['ingredient'] === 'onion')).toMatchObject({ packG: '10000', price: '8.90' })
     const post = (csv: string) => send(kitchen.app, 'POST', '/ingredients/prices.csv', csv, 'text/csv')
     expect(await post(text)).toMatchObject({ status: 200, json: { rows: rows.length } })
@@ -185,7 +185,7 @@ describe('CSV', () => {
 
   test('the dishes are read by another reader to the same ratios', async () => {
     const { text } = await send(kitchen.app, 'GET', '/dishes/dishes.csv')
-    const rows = parse(text, { columns: true }) as Record<string, string>[]
+    const rows = parse<Record<string, string>>(text, { columns: true })
     expect(rows.filter((row) => row['dish']?.startsWith('Duck'))).toHaveLength(9)
     expect(rows.find((row) => row['name'] === 'duck sauce')).toMatchObject({
       subRecipe: 'duck-sauce',

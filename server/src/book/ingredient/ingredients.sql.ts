@@ -1,4 +1,4 @@
-import { Ingredient, KitchenIngredient, Price } from 'contract/ingredient'
+import { Ingredient, Price, type KitchenIngredient } from 'contract/ingredient'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../../db/pool'

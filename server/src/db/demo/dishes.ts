@@ -1,9 +1,5 @@
-import type { Component, Dish, Modifier, Schools, StationKind } from 'core/book/dish'
-import type { Ingredient } from 'core/book/ingredient'
-import { resolveLines, type DishLine } from 'core/book/resolve'
-import { shelveRecipes } from 'core/mise/explode'
-import { standardOf } from 'core/mise/standard'
-import { DEMO_RECIPES } from './recipes'
+import type { Modifier, Schools, StationKind } from 'core/book/dish'
+import type { DishLine } from 'core/book/resolve'
 
 type Line = [
   name: string,
@@ -40,7 +36,7 @@ const times = (id: string, name: string, componentId: string, factor: number): M
 })
 
 /** The dishes of the sample kitchen: amounts made up by us, in grams per 100 g of cooked rice. */
-const DISHES: DemoDish[] = [
+export const DISHES: DemoDish[] = [
   {
     id: 'duck',
     style: 'soy-brown',
@@ -228,40 +224,3 @@ const DISHES: DemoDish[] = [
     modifiers: [without('no-egg', 'no egg', 'egg'), without('no-scallion', 'no scallion', 'scallion')],
   },
 ]
-
-/** The sample dishes with what the ingredient table and the sub-recipes know of each component. */
-export function demoDishes(ingredients: readonly Ingredient[]): Omit<Dish, 'version'>[] {
-  const recipes = new Map(DEMO_RECIPES.map((draft) => [draft.id, { ...draft, version: 1 }]))
-  const { asIngredients } = shelveRecipes({ ingredients: new Map(ingredients.map((row) => [row.id, row])), recipes })
-  const rows = [...ingredients, ...asIngredients.values()]
-  return DISHES.map(({ lines, egg, stationKind = 'wok', schools, bound = [], ...head }) => {
-    const written = lines.map(([name, from, role, state, cut, ratioG]): DishLine => ({
-      name,
-      ingredientId: from.replace('recipe:', ''),
-      role,
-      state,
-      cut,
-      ratioG,
-    }))
-    const resolved = resolveLines(written, rows)
-    const unknown = resolved.find((one) => !one.isKnown)
-    if (unknown) throw new RangeError(`${head.id}: ${unknown.component.name} is not in the ingredient table`)
-    const components = resolved.map(({ component }, i): Component => {
-      if (!lines[i]?.[1].startsWith('recipe:')) return component
-      const { ingredientId: recipeId = '', ...rest } = component
-      return { ...rest, recipeId, food: recipes.get(recipeId)?.food ?? rest.food }
-    })
-    const standard = standardOf(
-      head.name,
-      components.filter((one) => bound.includes(one.id)),
-      0.15,
-    )
-    return {
-      ...head,
-      stationKind,
-      schools: { egg, heat: 'mediumThenHigh', ...schools },
-      components,
-      ...(bound.length > 0 && { standard }),
-    }
-  })
-}

@@ -1,0 +1,90 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, type Kitchen } from './kitchen'
+
+export async function settings(page: Page, changes: object): Promise<void> {
+  await page.addInitScript((kept) => localStorage.setItem('okazu.settings', JSON.stringify(kept)), changes)
+}
+
+export async function seriousFindings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations
+    .filter((one) => one.impact === 'serious' || one.impact === 'critical')
+    .map(
+      (one) =>
+        `${one.id}: ${one.nodes
+          .slice(0, 3)
+          .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
+          .join(' | ')}`,
+    )
+}
+
+export const ready = (page: Page) =>
+  expect(page.getByRole('heading', { level: 1 }).or(page.getByText('Nothing at this address')).first()).toBeVisible()
+
+/** What is data and not the interface's words: names of the kitchen's own, as the API gives them. */
+export async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
+  const texts = await Promise.all(
+    [
+      '/kitchen',
+      '/dishes',
+      '/recipes',
+      '/ingredients',
+      '/styles',
+      '/tickets',
+      '/record/runs',
+      '/rice/lots',
+      '/rice/house',
+    ].map(async (path) => (await fetch(`${kitchen.url}/api${path}`)).text()),
+  )
+  return new Set((texts.join(' ').match(/[A-Za-z]+/g) ?? []).map((word) => word.toLowerCase()))
+}
+/** Roles and states stand in a CSV letter for letter, so the book shows them as they are typed. */
+export async function wordsToType(kitchen: Kitchen): Promise<string[]> {
+  const document = await (await fetch(`${kitchen.url}/api/openapi.json`)).text()
+  const lists = [...document.matchAll(/"enum":\[([^\]]*)\]/g)].map((match) => match[1] ?? '')
+  return (
+    lists
+      .join(' ')
+      .match(/[A-Za-z]+/g)
+      ?.map((word) => word.toLowerCase()) ?? []
+  )
+}
+
+const UNITS = ['g', 'kg', 'cm', 's', 'mL', 'tbsp', 'mg', 'kJ', 'C', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Sept', 'Oct', 'Nov', 'Dec']
+
+export async function strangeWords(page: Page, known: Set<string>): Promise<string[]> {
+  const texts = await page.evaluate(() => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    const found: string[] = []
+    while (walker.nextNode()) {
+      const parent = walker.currentNode.parentElement
+      if (parent?.closest('script, style, noscript')) continue
+      found.push(walker.currentNode.textContent ?? '')
+    }
+    document.querySelectorAll('[aria-label]').forEach((one) => found.push(one.getAttribute('aria-label') ?? ''))
+    return found
+  })
+  const words = texts.flatMap((text) => text.match(/(?<![\p{L}])[A-Za-z]{2,}(?![\p{L}])/gu) ?? [])
+  const allowed = new Set([...UNITS, ...MONTHS])
+  const isKnown = (word: string) => allowed.has(word) || known.has(word.toLowerCase())
+  return [...new Set(words)].filter((word) => !isKnown(word))
+}
+
+/** Elements whose words are cut off: wider or higher than the box that clips them, or beyond the window. */
+export async function clipped(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const cut: string[] = []
+    document.querySelectorAll<HTMLElement>('[dir="auto"]').forEach((one) => {
+      const box = one.getBoundingClientRect()
+      if (box.width === 0 || one.closest('[role=img]')) return
+      const style = getComputedStyle(one)
+      const isEllipsis = style.textOverflow === 'ellipsis' || style.webkitLineClamp !== 'none'
+      const isWider = one.scrollWidth > one.clientWidth + 1 && style.overflow === 'hidden' && !isEllipsis
+      if (isWider || box.left < -1 || box.right > window.innerWidth + 1)
+        cut.push(`${one.textContent?.slice(0, 40)} ${Math.round(box.left)}-${Math.round(box.right)}`)
+    })
+    return cut
+  })
+}
