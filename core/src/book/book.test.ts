@@ -77,6 +77,47 @@ describe('variations', () => {
   })
 })
 
+describe('variations that put something in or in place', () => {
+  const shrimp = EVERYTHING.find((one) => one.id === 'shrimp')!
+  const dish = {
+    ...DISH,
+    modifiers: [
+      ...DISH.modifiers,
+      {
+        id: 'tofu',
+        name: 'tofu for shrimp',
+        removes: [],
+        scales: [],
+        swaps: [{ ...shrimp, name: 'tofu', allergens: ['soy' as const] }],
+      },
+      {
+        id: 'on-top',
+        name: 'crisp',
+        removes: [],
+        scales: [],
+        adds: [{ ...shrimp, id: 'crisp', role: 'garnish' as const }],
+      },
+    ],
+  }
+  const vary = (...ids: string[]) => varyDish(dish, ids, [])
+
+  test('what stands in has its place and its own allergens; what is added comes last', () => {
+    const varied = vary('tofu', 'on-top')
+    const components = varied.kind === 'varied' ? varied.components : []
+    expect(components.find((one) => one.id === 'shrimp')).toMatchObject({ name: 'tofu', allergens: ['soy'] })
+    expect(components.at(-1)?.id).toBe('crisp')
+  })
+
+  test('an allergy looks at what stands in, not at what it replaced', () => {
+    expect(varyDish(dish, ['tofu'], ['crustacean']).kind).toBe('varied')
+    expect(varyDish(dish, [], ['crustacean']).kind).toBe('allergen-stays')
+  })
+
+  test('a protein that stands in is no late change, a garnish on top is', () => {
+    expect([isLateModifier(dish, 'tofu'), isLateModifier(dish, 'on-top')]).toEqual([false, true])
+  })
+})
+
 describe('lines as a kitchen writes them', () => {
   const row = (id: string, name: string, state: string, aliases: string[] = []): Ingredient => ({
     id,

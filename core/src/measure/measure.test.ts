@@ -8,7 +8,7 @@ test.each<[string, number, string]>([
   ['0,5 kg', 0.5, ' kg'],
   ['1-1/2 cups', 1.5, ' cups'],
   ['one and a half cups', 1.5, ' cups'],
-  ['half a lemon', 0.5, 'a lemon'],
+  ['half a lemon', 0.5, 'lemon'],
   ['two dozen shrimp', 24, ' shrimp'],
   ['3⅝ tsp', 3.625, ' tsp'],
 ])('number in "%s"', (text, value, rest) => {

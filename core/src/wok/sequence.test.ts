@@ -185,3 +185,37 @@ test('the same dish asks for 70 °C over 2 min for shellfish under the UK rule s
   const checks = result.kind === 'score' ? result.score.steps.flatMap((step) => step.check ?? []) : []
   expect(checks.find((check) => check.food === 'seafood')?.limit).toMatchObject({ coreC: 70, holdS: 120 })
 })
+
+describe('schools of a house', () => {
+  const of = (schools: Partial<typeof DISH.schools>) => {
+    const dish = { ...DISH, schools: { ...DISH.schools, ...schools } }
+    const result = sequence({ dish, components: EVERYTHING, riceMassG: 660, tools: TOOLS, ruleSet: 'us' })
+    if (result.kind !== 'score') throw new Error(result.kind)
+    return result.score
+  }
+  const usual = of({})
+
+  test('sauce off the heat goes in after the hot-through check, with the flame off', () => {
+    const score = of({ sauce: 'offHeat' })
+    const step = score.steps.find((one) => one.action === 'sauceIn')
+    expect(step?.heat).toBe('off')
+    expect(step!.startS).toBeGreaterThan(score.steps.find((one) => one.action === 'hotCheck')!.startS)
+  })
+
+  test('garlic at the end is not fried at all', () => {
+    expect(startOf(of({ garlic: 'atEnd' }), 'garlic')).toBe(
+      startOf(usual, 'scallion') - (usual.totalS - of({ garlic: 'atEnd' }).totalS),
+    )
+  })
+
+  test('a crust takes its time and has its own sign; wiping comes once, after what was taken out', () => {
+    const crust = of({ rice: 'crust' })
+    expect(crust.steps.find((one) => one.action === 'riceIn')?.cue).toBe('crustForms')
+    expect(crust.totalS - usual.totalS).toBe(45)
+    const wiped = of({ wipe: 'afterOut' }).steps
+    const at = wiped.findIndex((one) => one.action === 'wipe')
+    expect(wiped.filter((one) => one.action === 'wipe')).toHaveLength(1)
+    expect(wiped.slice(0, at).some((one) => one.action === 'proteinOut')).toBe(true)
+    expect(wiped[at]?.cautions).toContain('steamWhenWiped')
+  })
+})

@@ -136,7 +136,7 @@ export const moneyText = (minor: number | undefined) => (minor === undefined ? '
 export function readMoney(text: string): { minor: number | null } | { fault: 'negative' | 'not-a-price' } {
   const plain = text
     .trim()
-    .replace(/^[^\d-]+/, '')
+    .replace(/^[\p{Sc}\s]+/u, '')
     .replace(',', '.')
   if (plain === '') return { minor: null }
   const value = Number(plain)
