@@ -1,5 +1,6 @@
 import type { Pool } from 'mysql2/promise'
 import { apiReads } from './apiReads'
+import { bookModels, editorTyping } from './book'
 import { bundleSize } from './bundleSize'
 import { cookScreen } from './cookScreen'
 import { liveDelay } from './liveDelay'
@@ -23,6 +24,12 @@ if (['bundle', 'live', 'cook'].some(isWanted)) {
 if (isWanted('api')) {
   const server = await startBenchServer(0, 10_000)
   await apiReads(server.url)
+  await server.stop()
+}
+if (isWanted('book')) {
+  bookModels()
+  const server = await startBenchServer(0)
+  await editorTyping(server.url)
   await server.stop()
 }
 if (isWanted('rice')) {

@@ -4,22 +4,10 @@ import { coolTray } from '../../core/src/rice/cooling/coolTray'
 import { largestPassingDepthM, trayStages } from '../../core/src/rice/cooling/predictCooling'
 import { COOLING_LIMITS } from '../../core/src/safety/coolingLimits'
 import { LAUNCH } from '../../e2e/launch'
+import { medianMs } from './medianMs'
 import { percentile, report } from './server'
 
 const FRIDGE = trayStages([{ durationS: 6 * 3600, place: 'fridge', covered: false }])
-const WARM_UP = 5
-const TIMES = 25
-
-function medianMs(work: () => unknown): number {
-  for (let n = 0; n < WARM_UP; n += 1) work()
-  const times = Array.from({ length: TIMES }, () => {
-    const startMs = performance.now()
-    work()
-    return performance.now() - startMs
-  })
-  return percentile(times, 0.5)
-}
-
 /** The cooling model: one forecast, and the search for the deepest tray that keeps the rule. */
 export function coolingModel(): void {
   const forecastMs = medianMs(() => coolTray({ depthM: 0.05, startTempC: 95 }, FRIDGE))

@@ -1,9 +1,4 @@
-import { workRice, type RiceWork } from './riceWork'
+import { answerQuestions } from '../device/askWorker'
+import { workRice } from './riceWork'
 
-onmessage = ({ data }: MessageEvent<{ id: number; work: RiceWork }>) => {
-  try {
-    postMessage({ id: data.id, worked: workRice(data.work) })
-  } catch (error) {
-    postMessage({ id: data.id, fault: error instanceof Error ? error.message : 'it cannot be worked out' })
-  }
-}
+onmessage = answerQuestions(workRice)

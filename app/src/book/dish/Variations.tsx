@@ -9,7 +9,7 @@ import { Text } from '../../ui/Text'
 import { formatMoney, formatPercent } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { Shelf } from '../useShelf'
-import { judgeDish } from './judge'
+import { judgeDish } from '../balance/judge'
 
 /** Every written variation with what it does: seconds, salt, cost and price against the dish as written. */
 export function Variations(props: { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style; day: string }) {

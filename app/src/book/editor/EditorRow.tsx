@@ -9,15 +9,19 @@ import { Text } from '../../ui/Text'
 import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { gramsText, type DraftLine } from './draft'
+import type { DraftStore } from './draftStore'
 import type { Edit } from './history'
 import { LineFlags } from './LineFlags'
 import { MoveHandle } from './MoveHandle'
 import { roleOf, type ReadLine } from './readLines'
+import { useLine } from './useHistory'
 import { writeQuantity } from 'core/measure/writeNumber'
 
 export type EditorRowProps = {
-  line: DraftLine
-  read: ReadLine
+  /** The line as the page last saw it; the row follows what is typed in the store. */
+  seen: DraftLine
+  store: DraftStore
+  read: (line: DraftLine) => ReadLine
   index: number
   riceG: number | null
   tools: MeasureTools
@@ -31,8 +35,10 @@ const INPUT = 'ring-focus min-h-14 rounded-lg border border-line bg-ground px-2.
 
 /** A line of the editor: what and how much as it is typed, and at once grams, ratio and the kitchen's own measure. */
 export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
-  const { line, read, index, isOpen, isWide, edit, onOpen } = props
+  const { seen, store, index, isOpen, isWide, edit, onOpen } = props
   const t = useWords('book')
+  const line = useLine(store, seen)
+  const read = props.read(line)
   const n = index + 1
   const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes })
   const moveKeys = {
@@ -81,7 +87,7 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
         <MoveHandle lineKey={line.key} name={line.name || String(n)} index={index} edit={edit} />
         {name}
         {amount}
-        {isWide && <Figures {...props} />}
+        {isWide && <Figures {...props} line={line} is={read} />}
         {isWide && cut}
         <Pressable
           role="button"
@@ -97,7 +103,7 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
       </View>
       {!isWide && (
         <View className="flex-row items-center gap-2 pl-8 pt-1">
-          <Figures {...props} />
+          <Figures {...props} line={line} is={read} />
         </View>
       )}
       {!isWide && isOpen && <View className="flex-row pl-8 pt-1">{cut}</View>}
@@ -119,7 +125,8 @@ function splitAmount(line: DraftLine, change: (changes: Partial<DraftLine>) => v
   })
 }
 
-function Figures({ line, read, riceG, tools, isWide }: EditorRowProps) {
+function Figures(props: EditorRowProps & { line: DraftLine; is: ReadLine }) {
+  const { line, is: read, riceG, tools, isWide } = props
   const t = useWords('book')
   const measureWords = useMeasureWords()
   const { massG, source } = read

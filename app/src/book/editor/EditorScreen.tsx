@@ -3,7 +3,7 @@ import { Dish, type DishDraft } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import type { Style } from 'core/mise/balance/style'
 import { useRouter } from 'expo-router'
-import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react'
+import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { Refused, sendJson } from '../../device/http'
 import { useKitchen } from '../../setup/useKitchen'
@@ -17,6 +17,7 @@ import { useIsWide } from '../../ui/useIsWide'
 import { useWords } from '../../words/i18n'
 import { useDishes } from '../useDishes'
 import { useShelf, useStyles, type Shelf } from '../useShelf'
+import type { RepairChanges } from '../balance/MoneyAndFood'
 import { ConflictSheet } from './ConflictSheet'
 import { dishOfDraft, draftOfDish, gramsText, readMoney } from './draft'
 import { EditorBalance } from './EditorBalance'
@@ -80,7 +81,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   const queries = useQueryClient()
   const isWide = useIsWide()
   const editor = useEditor(dish)
-  const { draft, base, edit } = editor
+  const { draft, store, base, edit } = editor
   const [theirs, setTheirs] = useState<Dish | null>(null)
   const [failure, setFailure] = useState<Error | null>(null)
   const [isSaving, setIsSaving] = useState(false)
@@ -88,10 +89,9 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   const read = useMemo(() => lineReader(shelf, kitchen.tools.system), [shelf, kitchen.tools.system])
   const riceG = riceMassOf(draft.lines, read)
   const foodOfRecipe = (recipeId: string) => shelf.recipes.get(recipeId)?.food
-  const settled = useDeferredValue(draft)
   const components = useMemo(
-    () => componentsOf(settled.lines, read, (recipeId) => shelf.recipes.get(recipeId)?.food),
-    [settled.lines, read, shelf],
+    () => componentsOf(draft.lines, read, (recipeId) => shelf.recipes.get(recipeId)?.food),
+    [draft.lines, read, shelf],
   )
   const style = styles.find((one) => one.id === draft.head.style) ?? styles[0]
 
@@ -135,7 +135,10 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
       setIsSaving(false)
     }
   }
-  const wanted = () => dishOfDraft(draft.head, componentsOf(draft.lines, read, foodOfRecipe), base?.id ?? null)
+  const wanted = () => {
+    const { head, lines } = store.history.present
+    return dishOfDraft(head, componentsOf(lines, read, foodOfRecipe), base?.id ?? null)
+  }
   const bar = (
     <View className="flex-1 flex-row items-stretch gap-2">
       <UndoBar editor={editor} />
@@ -149,26 +152,28 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
       />
     </View>
   )
+  const takeRepair = useCallback(
+    (changes: RepairChanges) => {
+      const { head, lines } = store.history.present
+      const riceG = riceMassOf(lines, read)
+      const made = componentsOf(lines, read, (recipeId) => shelf.recipes.get(recipeId)?.food)
+      const weighed = lines.filter((line) => (read(line).massG ?? 0) > 0 && line.name.trim() !== '')
+      changes.forEach(({ id, toG }) => {
+        const line = weighed[made.findIndex((one) => one.id === id)]
+        if (!line || riceG === null) return
+        edit({ kind: 'line', key: line.key, changes: { amount: gramsText((toG * riceG) / head.portionRiceG) } })
+      })
+    },
+    [store, read, shelf, edit],
+  )
   const balance = style && (
     <EditorBalance
-      head={settled.head}
+      head={draft.head}
       components={components}
       shelf={shelf}
       style={style}
       currency={kitchen.currency}
-      onTake={(changes) =>
-        changes.forEach(({ id, toG }) => {
-          const line =
-            draft.lines.find((one) => one.componentId === id) ??
-            draft.lines[components.findIndex((one) => one.id === id)]
-          if (line && riceG !== null)
-            edit({
-              kind: 'line',
-              key: line.key,
-              changes: { amount: gramsText((toG * riceG) / draft.head.portionRiceG) },
-            })
-        })
-      }
+      onTake={takeRepair}
     />
   )
   return (
@@ -192,9 +197,10 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
               <Notice kind="conflict" isSmall title={t('editor.gone')} />
             )}
             {failure && <Notice kind="conflict" isSmall title={sentence} />}
-            <HeadFields head={draft.head} styles={styles} edit={edit} />
+            <HeadFields store={store} edit={edit} />
             <LinesEditor
               lines={draft.lines}
+              store={store}
               read={read}
               riceG={riceG}
               shelf={shelf}
@@ -202,8 +208,8 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
               edit={edit}
             />
             {!isWide && balance}
-            <SchoolFields head={draft.head} styles={styles} edit={edit} />
-            <VariationFields head={settled.head} components={components} shelf={shelf} edit={edit} />
+            <SchoolFields store={store} styles={styles} edit={edit} />
+            <VariationFields head={draft.head} components={components} shelf={shelf} edit={edit} />
             {dish && <TakeOut dish={dish} onDone={editor.done} />}
           </View>
         </ScrollView>

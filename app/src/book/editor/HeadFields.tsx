@@ -16,7 +16,9 @@ import { Field } from '../../ui/Field'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 import { readMoney, type DraftHead } from './draft'
+import type { DraftStore } from './draftStore'
 import type { Edit } from './history'
+import { useHead } from './useHistory'
 
 const SCHOOLS = {
   egg: { of: EGG_SCHOOLS, usual: 'firstOut' },
@@ -28,11 +30,12 @@ const SCHOOLS = {
   wipe: { of: WIPE_SCHOOLS, usual: 'never' },
 } as const
 
-type HeadProps = { head: DraftHead; styles: readonly Style[]; edit: (edit: Edit) => void }
+type HeadProps = { store: DraftStore; styles: readonly Style[]; edit: (edit: Edit) => void }
 
 /** Name, prices and portion of a dish. */
-export const HeadFields = memo(function HeadFields({ head, edit }: HeadProps) {
+export const HeadFields = memo(function HeadFields({ store, edit }: Omit<HeadProps, 'styles'>) {
   const t = useWords('book')
+  const head = useHead(store)
   const price = readMoney(head.price)
   const ceiling = readMoney(head.ceiling)
   const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes })
@@ -78,8 +81,9 @@ export const HeadFields = memo(function HeadFields({ head, edit }: HeadProps) {
 })
 
 /** Style, station and schools: shut until they are wanted. */
-export const SchoolFields = memo(function SchoolFields({ head, styles, edit }: HeadProps) {
+export const SchoolFields = memo(function SchoolFields({ store, styles, edit }: HeadProps) {
   const t = useWords('book')
+  const head = useHead(store)
   const [isOpen, setIsOpen] = useState(false)
   const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes })
   const chosen = (school: keyof typeof SCHOOLS) => head.schools[school] ?? SCHOOLS[school].usual

@@ -1,6 +1,6 @@
 import type { MeasureTools } from 'core/measure/practical'
 import type { MeasureSystem } from 'core/measure/units'
-import { Fragment, useCallback, useEffect, useEffectEvent, useRef, useState } from 'react'
+import { Fragment, memo, useCallback, useEffect, useEffectEvent, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { newId } from '../../device/ids'
 import { Button } from '../../ui/Button'
@@ -9,6 +9,7 @@ import { useIsWide } from '../../ui/useIsWide'
 import { useWords } from '../../words/i18n'
 import type { Shelf } from '../useShelf'
 import { blankLine, gramsText, type DraftLine } from './draft'
+import type { DraftStore } from './draftStore'
 import { EditorRow } from './EditorRow'
 import type { Edit } from './history'
 import { PasteSheet } from './PasteSheet'
@@ -18,6 +19,7 @@ import { RowTools } from './RowTools'
 
 type Props = {
   lines: readonly DraftLine[]
+  store: DraftStore
   read: (line: DraftLine) => ReadLine
   riceG: number | null
   shelf: Shelf
@@ -27,7 +29,16 @@ type Props = {
 }
 
 /** The lines of a dish or a sub-recipe: typed, pasted as a whole list, dragged, moved by keyboard. */
-export function LinesEditor({ lines, read, riceG, shelf, tools, isRecipe = false, edit }: Props) {
+export const LinesEditor = memo(function LinesEditor({
+  lines,
+  store,
+  read,
+  riceG,
+  shelf,
+  tools,
+  isRecipe = false,
+  edit,
+}: Props) {
   const t = useWords('book')
   const isWide = useIsWide()
   const [openKey, setOpenKey] = useState<string | null>(null)
@@ -67,8 +78,9 @@ export function LinesEditor({ lines, read, riceG, shelf, tools, isRecipe = false
         {lines.map((line, index) => (
           <Fragment key={line.key}>
             <EditorRow
-              line={line}
-              read={read(line)}
+              seen={line}
+              store={store}
+              read={read}
               index={index}
               riceG={riceG}
               tools={tools}
@@ -110,7 +122,7 @@ export function LinesEditor({ lines, read, riceG, shelf, tools, isRecipe = false
       )}
     </View>
   )
-}
+})
 
 /** Lines of another measure system, weighed by it: the kitchen's own spoons are worked out from grams. */
 function inGrams(lines: readonly DraftLine[], shelf: Shelf, system: MeasureSystem): DraftLine[] {

@@ -2,6 +2,7 @@ import type { Dish } from 'contract/dish'
 import { useEffect, useRef, useState } from 'react'
 import { newId } from '../../device/ids'
 import { blankDraft, draftOfDish, type Draft } from './draft'
+import type { DraftStore } from './draftStore'
 import type { Edit } from './history'
 import { dropDraft, keepDraft, readDraft } from './keptDraft'
 import { useHistory } from './useHistory'
@@ -9,7 +10,9 @@ import { useHistory } from './useHistory'
 const KEEP_MS = 300
 
 export type Editor = {
+  /** As it stood when typing last rested; `store` has the last letter. */
   draft: Draft
+  store: DraftStore
   /** The dish as it was when this edit began. */
   base: Dish | null
   edit: (edit: Edit) => void
@@ -33,7 +36,7 @@ export function useEditor(dish: Dish | null): Editor {
   })
   const [base, setBase] = useState(start.base)
   const [isKept, setIsKept] = useState(start.kept)
-  const { history, edit } = useHistory(() => start.draft)
+  const { store, history, edit } = useHistory(() => start.draft)
   const isDone = useRef(false)
   const { present, past, future } = history
   const isChanged = past.length > 0 || isKept
@@ -41,7 +44,7 @@ export function useEditor(dish: Dish | null): Editor {
   useEffect(() => {
     if (!isChanged) return
     const write = () => {
-      if (!isDone.current) keepDraft(id, { base, draft: present })
+      if (!isDone.current) keepDraft(id, { base, draft: store.history.present })
     }
     const timer = setTimeout(write, KEEP_MS)
     window.addEventListener('pagehide', write)
@@ -50,10 +53,11 @@ export function useEditor(dish: Dish | null): Editor {
       window.removeEventListener('pagehide', write)
       write()
     }
-  }, [present, base, id, isChanged])
+  }, [present, store, base, id, isChanged])
 
   return {
     draft: present,
+    store,
     base,
     edit,
     canUndo: past.length > 0,

@@ -60,7 +60,7 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
   const isWide = useIsWide()
   /** The version that this edit began from: what somebody else saves meanwhile does not take it away. */
   const [recipe] = useState(saved)
-  const { history, edit } = useHistory(() => ({
+  const { store, history, edit } = useHistory(() => ({
     ...blankDraft(newId()),
     lines: recipe ? recipeLines(recipe, newId) : [blankLine(newId())],
   }))
@@ -151,6 +151,7 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
           />
           <LinesEditor
             lines={lines}
+            store={store}
             read={read}
             riceG={baseG ?? null}
             shelf={shelf}

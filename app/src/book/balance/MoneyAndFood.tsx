@@ -1,13 +1,12 @@
 import { marginFraction } from 'core/mise/balance/cost'
-import { repairOf } from 'core/mise/balance/repair'
 import type { Style } from 'core/mise/balance/style'
-import { useMemo } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
 import { formatMassG, formatMoney } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { Judged } from './judge'
+import { useRepair } from './useRepair'
 
 const KJ_PER_KCAL = 4.184
 
@@ -89,7 +88,7 @@ export function RepairLine({
   onTake?: (changes: RepairChanges) => void
 }) {
   const t = useWords('book')
-  const repair = useMemo(() => repairOf(judged.parts, style), [judged.parts, style])
+  const repair = useRepair(judged, style)
   if (!repair) return null
   const words = repair.changes
     .map(({ name, fromG, toG }) => t('dish.repairStep', { name, from: formatMassG(fromG), to: formatMassG(toG) }))

@@ -1,0 +1,4 @@
+import { answerQuestions } from '../../device/askWorker'
+import { workRepair } from './repairWork'
+
+onmessage = answerQuestions(workRepair)

@@ -1,0 +1,20 @@
+import { useQuery } from '@tanstack/react-query'
+import type { DishRepair } from 'core/mise/balance/repair'
+import type { Style } from 'core/mise/balance/style'
+import { workedClient } from '../../live/workedClient'
+import type { Judged } from './judge'
+import { runRepair } from './runRepair'
+
+const KEPT_MS = 60_000
+
+/** The smallest repair of a dish outside its bands; null while it is worked out, or where there is none. */
+export function useRepair({ parts, findings }: Judged, style: Style): DishRepair | null {
+  const asked = {
+    queryKey: ['repair', style, parts.map((part) => [part.ingredient.id, part.role, part.massG])],
+    enabled: findings.some((one) => one.kind === 'outside'),
+    staleTime: Infinity,
+    gcTime: KEPT_MS,
+    queryFn: () => runRepair({ parts, style }),
+  }
+  return useQuery(asked, workedClient).data ?? null
+}
