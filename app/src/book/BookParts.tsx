@@ -24,19 +24,19 @@ export function BookPage({ part, children, bar }: { part: BookPart; children: Re
           <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
             {t('title')}
           </Text>
-          <View role="navigation" aria-label={t('title')} className="-mx-2 mb-2 flex-row flex-wrap">
+          <View role="navigation" aria-label={t('title')} className="-mx-1.5 mb-2 flex-row flex-wrap">
             {PARTS.map((one) => (
               <Pressable
                 key={one.part}
                 role="link"
                 aria-current={one.part === part ? 'page' : undefined}
                 onPress={() => router.push(one.href)}
-                className="ring-focus min-h-14 justify-center px-2"
+                className="ring-focus min-h-14 justify-center px-1.5"
               >
                 <Text
                   weight={one.part === part ? 'bold' : 'normal'}
                   tone={one.part === part ? 'rice' : 'ash'}
-                  stretch="slim"
+                  stretch="narrow"
                   size="step"
                   className={`border-b-[3px] pb-1 ${one.part === part ? 'border-rice' : 'border-transparent'}`}
                 >
