@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
-import type { Ingredient } from './ingredient'
+import { ingredient } from '../test/ingredients'
 import { findIngredient, readCut, resolveLines, slugOf } from './resolve'
 import { batchAmounts, componentMassG, totalMassG } from './scale'
 import { allergensOf, isLateModifier, varyDish } from './vary'
@@ -119,23 +119,8 @@ describe('variations that put something in or in place', () => {
 })
 
 describe('lines as a kitchen writes them', () => {
-  const row = (id: string, name: string, state: string, aliases: string[] = []): Ingredient => ({
-    id,
-    name,
-    state,
-    aliases,
-    role: 'protein:shellfish',
-    waterG: 0,
-    fatG: 0,
-    sugarsG: 0,
-    sodiumMg: 0,
-    freeLiquidFraction: 0,
-    densities: [],
-    countSizes: [],
-    allergens: ['crustacean'],
-    source: 'test',
-    confidence: 'high',
-  })
+  const row = (id: string, name: string, state: string, aliases: string[] = []) =>
+    ingredient({ id, name, state, aliases, role: 'protein:shellfish', allergens: ['crustacean'] })
   const table = [
     row('shrimp-raw', 'Shrimp (raw; peeled)', 'raw', ['prawns']),
     row('shrimp-cooked', 'Shrimp (cooked)', 'cooked', ['prawns']),

@@ -12,6 +12,8 @@ import { useStepWords } from '../../wok/stepWords'
 
 const PX_PER_S = 2.4
 const CHANNEL_PX = 110
+/** Room beside the ribbon for what is set aside. */
+const THREAD_PX = 30
 
 /** The score of a batch with its steps beside it. */
 export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: number; kitchen: Kitchen }) {
@@ -29,8 +31,8 @@ export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: n
         {`${t('dish.scoreOf')}, ${formatClock(score.totalS)}, ${formatMassG(score.batchMassG)}`}
       </Text>
       <View className="flex-row gap-3">
-        <Svg width={CHANNEL_PX + 40} height={heightPx} aria-hidden>
-          <Channel x={0} y={0} widthPx={CHANNEL_PX} heightPx={heightPx} />
+        <Svg width={CHANNEL_PX + THREAD_PX} height={heightPx} aria-hidden>
+          <Channel x={0} y={0} widthPx={CHANNEL_PX + THREAD_PX} heightPx={heightPx} />
           <G>
             <Score drawing={drawing} x={0} y={0} channelPx={CHANNEL_PX} pxPerS={PX_PER_S} topS={0} hasLabels />
           </G>

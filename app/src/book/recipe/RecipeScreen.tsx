@@ -37,11 +37,12 @@ export function RecipeScreen({ id }: { id: string }) {
   const kitchen = useKitchen()
   const { shelf, error, refetch, isFresh } = useShelf()
   const recipe = shelf?.recipes.get(id)
+  const fault = kitchen.error ?? error
   if (!kitchen.data || !shelf || !isFresh)
     return (
       <Frame stage="book">
-        {(kitchen.error ?? error) && !shelf ? (
-          <Problem error={(kitchen.error ?? error)!} onRetry={() => [kitchen.refetch(), refetch()]} />
+        {fault && !shelf ? (
+          <Problem error={fault} onRetry={() => [kitchen.refetch(), refetch()]} />
         ) : (
           <Loading what={t('loading')} />
         )}
