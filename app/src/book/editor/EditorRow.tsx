@@ -1,6 +1,6 @@
 import type { MeasureTools } from 'core/measure/practical'
 import { practicalMeasure } from 'core/measure/practical'
-import { densityForPrep } from 'core/mise/line/weighLine'
+import { densityForPrep } from 'core/mise/line/formAndSize'
 import { parseLine } from 'core/mise/line/parseLine'
 import { memo } from 'react'
 import { Pressable, TextInput, View } from 'react-native'

@@ -1,8 +1,8 @@
 import type { Ingredient } from '../../book/ingredient'
-import type { CountSize } from '../../measure/ingredient'
 import { densityKindOf, judgeTwoMeasures, type Repair } from '../../measure/plausible'
 import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } from '../../measure/units'
 import { writeNumber } from '../../measure/writeNumber'
+import { densityForPrep, sizeOf } from './formAndSize'
 import type { ParsedLine } from './parseLine'
 import type { Measure } from './readAmount'
 
@@ -131,39 +131,6 @@ function weigh(
     via: `${size.size} ${size.massG} g (${ingredient.source})`,
     measure,
   }
-}
-
-/** The density of the form that the prep names (minced, diced, packed), else the first one known. */
-export function densityForPrep(ingredient: Ingredient, prep: string | null) {
-  const words = (prep ?? '').toLowerCase()
-  return (
-    ingredient.densities.find(({ form }) => words.includes(form)) ??
-    ingredient.densities.find(({ form }) => words.includes(form.slice(0, 4))) ??
-    ingredient.densities[0] ??
-    null
-  )
-}
-
-const PINCH: Readonly<Record<string, number>> = { pinch: 0.3, dash: 0.6, drop: 0.05 }
-
-function sizeOf(ingredient: Ingredient, unit: string | null, size: string | null): CountSize | null {
-  const sizes = ingredient.countSizes
-  if (unit !== null) {
-    const named = sizes.find((one) => one.size === unit) ?? sizes.find((one) => one.size.startsWith(unit))
-    if (named) return named
-    const pinchG = PINCH[unit]
-    return pinchG === undefined ? null : { size: `${unit}, common practice`, massG: pinchG }
-  }
-  if (size !== null) {
-    const named = sizes.find((one) => one.size === size) ?? sizes.find((one) => one.size.endsWith(size))
-    return named ?? (size === 'medium' || size === 'large' ? (sizes[0] ?? null) : null)
-  }
-  return (
-    sizes.find((one) => one.size === 'each' || one.size === 'medium') ??
-    sizes.find((one) => one.size.endsWith('-large')) ??
-    sizes[0] ??
-    null
-  )
 }
 
 function rangeFlags({ quantity, quantityMax }: ParsedLine): Flag[] {
