@@ -214,3 +214,20 @@ test('a variation for a diet says what stands in, and the house standard what it
   await amount(page, 3).fill('20 g')
   await expect(page.getByText(/^Not the house standard/)).toBeVisible()
 })
+
+test('the bands of a style are the kitchen’s own: an upside-down one is refused beside it, a narrower one is felt', async ({
+  kitchen,
+  open,
+}) => {
+  const page = await open('/book/styles')
+  await page.getByRole('radio', { name: 'soy-brown' }).click()
+  const most = page.getByRole('textbox', { name: 'salt, to' })
+  await most.fill('0.5')
+  await expect(page.getByRole('alert').filter({ hasText: 'lower end' })).toBeVisible()
+  await page.getByRole('textbox', { name: 'salt, from' }).fill('0.3')
+  await page.getByRole('button', { name: 'Save the bands' }).click()
+  await expect(page.getByText('The bands of soy-brown are saved')).toBeVisible()
+  await page.goto(`${kitchen.url}/book/duck`)
+  await expect(page.getByText(/over: duck sauce brings/).first()).toBeVisible()
+  await expect(page.getByText(/^Smallest repair/)).toBeVisible()
+})

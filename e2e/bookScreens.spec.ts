@@ -12,6 +12,7 @@ const BOOK_SCREENS = [
   '/book/ingredients',
   '/book/ingredients/onion',
   '/book/files',
+  '/book/styles',
 ] as const
 
 for (const theme of ['steel', 'paper'] as const) {

@@ -14,7 +14,7 @@ const PARTS = [
 export type BookPart = (typeof PARTS)[number]['part']
 
 /** A page of the book: its four parts on top, what it holds below. */
-export function BookPage({ part, children, bar }: { part: BookPart; children: ReactNode; bar?: ReactNode }) {
+export function BookPage({ part, children, bar }: { part: BookPart | null; children: ReactNode; bar?: ReactNode }) {
   const t = useWords('book')
   const router = useRouter()
   return (

@@ -43,6 +43,9 @@ export function BookScreen() {
   )
 }
 
+/** Keeps the line's room until its words are here: rows must not jump under a finger. */
+const ROOM = '\u00a0'
+
 type LineProps = { dish: Dish; kitchen: Kitchen | undefined; shelf: Shelf | null; styles: readonly Style[] | undefined }
 
 /** A dish in the book: what it is, whether it stands in its bands, what it costs and contains. */
@@ -83,12 +86,13 @@ const DishLine = memo(function DishLine({ dish, kitchen, shelf, styles }: LinePr
         <View className="flex-row items-center gap-1.5">
           {findings > 0 && <Diamond sizePx={14} />}
           <Text size="small" weight={findings > 0 ? 'bold' : 'normal'} stretch="slim" className="min-w-0 flex-1">
-            {judged &&
-              [
-                style?.name,
-                `${t('metrics.saltFraction')} ${formatPercent(judged.balance.metrics.saltFraction)} %`,
-                findings > 0 ? t('row.findings', { count: findings }) : t('row.fine'),
-              ].join(' · ')}
+            {judged
+              ? [
+                  style?.name,
+                  `${t('metrics.saltFraction')} ${formatPercent(judged.balance.metrics.saltFraction)}\u00a0%`,
+                  findings > 0 ? t('row.findings', { count: findings }) : t('row.fine'),
+                ].join(' · ')
+              : ROOM}
           </Text>
         </View>
         <Text size="small" tone="ash" stretch="slim">

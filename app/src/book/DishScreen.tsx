@@ -110,7 +110,15 @@ function DishPage(props: PageProps) {
             <StandardNotice standard={dish.standard} components={dish.components} saysKept />
             <Repeated dish={dish} judged={judged} />
             <DishLines dish={dish} portions={portions} tools={kitchen.tools} />
-            <Heading>{t('dish.balance', { style: style.name })}</Heading>
+            <View className="flex-row items-end justify-between">
+              <Heading>{t('dish.balance', { style: style.name })}</Heading>
+              <Button
+                size="body"
+                label={t('style.toBands')}
+                className="w-24"
+                onPress={() => router.push('/book/styles')}
+              />
+            </View>
             <BalancePanel judged={judged} style={style} />
             <MoneyAndFood
               judged={judged}

@@ -2,6 +2,7 @@ import { dishWords } from './dish/words.en'
 import { editorWords } from './editor/words.en'
 import { filesWords } from './files/words.en'
 import { ingredientWords } from './ingredient/words.en'
+import { styleWords } from './style/words.en'
 import { tasteWords } from './taste/words.en'
 
 export const book = {
@@ -73,5 +74,6 @@ export const book = {
   editor: editorWords,
   ingredient: ingredientWords,
   files: filesWords,
+  style: styleWords,
   taste: tasteWords,
 } as const

@@ -181,7 +181,7 @@ function modifierOf({ swaps, adds, ...modifier }: Modifier, ids: ReadonlySet<str
 }
 
 /** Addresses of the book that are no dishes. */
-const TAKEN = ['new', 'made-ahead', 'ingredients', 'files']
+const TAKEN = ['new', 'made-ahead', 'ingredients', 'files', 'styles']
 
 export function dishId(name: string): string {
   const slug = slugOf(name)

@@ -165,6 +165,7 @@ export const editorWords = {
     baseNone: 'the batch',
     role: 'In a dish it is',
     batch: 'One batch gives {{mass}}',
+    pan: 'fits GN {{size}}, {{depth}} mm',
     contains: 'contains {{list}}',
     label: 'Label',
     saved: '{{recipe}} is saved, version {{n}}',

@@ -1,8 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import type { Kitchen } from 'contract/kitchen'
 import { RecipeList, type Recipe } from 'contract/recipe'
-import { ROLES } from 'core/book/dish'
-import { KEEPS, RECIPE_KINDS } from 'core/book/recipe'
+import { panFor } from 'core/measure/gastronorm'
 import { explodeRecipe, recipeAsIngredient, recipeYieldG } from 'core/mise/explode'
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
@@ -12,7 +11,6 @@ import { sendJson } from '../../device/http'
 import { newId } from '../../device/ids'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
-import { Choices } from '../../ui/Choices'
 import { Field } from '../../ui/Field'
 import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
@@ -29,6 +27,7 @@ import { lineReader } from '../editor/readLines'
 import { UndoBar } from '../editor/UndoBar'
 import { useHistory } from '../editor/useHistory'
 import { useShelf, type Shelf } from '../useShelf'
+import { RecipeFields } from './RecipeFields'
 import { blankRecipeHead, recipeHeadOf, recipeLines, recipeOf, type RecipeHead } from './recipeDraft'
 
 /** Something made ahead, shown and edited in one place; `id` "new" begins one. */
@@ -76,6 +75,8 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
   const ingredients = new Map(shelf.rows.map((row) => [row.id, row]))
   const opened = explodeRecipe(whole, { ingredients, recipes: new Map(shelf.recipes).set(whole.id, whole) })
   const holds = opened.kind === 'exploded' && opened.parts.length > 0 ? recipeAsIngredient(whole, opened.parts) : null
+  const gPerML = holds?.densities[0]?.gPerML
+  const pan = gPerML === undefined ? null : panFor(recipeYieldG(whole) / gPerML)
   const unread = lines.filter(
     (line) => line.name.trim() !== '' && (read(line).massG === null || !read(line).source),
   ).length
@@ -160,7 +161,12 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
             isRecipe
             edit={edit}
           />
-          <Text weight="bold">{t('editor.recipe.batch', { mass: formatMassG(recipeYieldG(whole)) })}</Text>
+          <Text weight="bold">
+            {[
+              t('editor.recipe.batch', { mass: formatMassG(recipeYieldG(whole)) }),
+              ...(pan ? [t('editor.recipe.pan', { size: pan.size, depth: pan.depthMm })] : []),
+            ].join(', ')}
+          </Text>
           {holds && (
             <Text size="small" tone="ash">
               {[
@@ -177,57 +183,7 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
               ].join(' · ')}
             </Text>
           )}
-          <Choices
-            label={t('editor.recipe.kind')}
-            of={RECIPE_KINDS}
-            chosen={head.kind}
-            words={(one) => t(`kinds.${one}`)}
-            onChoose={(kind) => change({ kind })}
-          />
-          <Choices
-            label={t('editor.recipe.role')}
-            of={ROLES}
-            chosen={head.role}
-            words={(one) => t(`roles.${one}`)}
-            onChoose={(role) => change({ role })}
-          />
-          <Choices
-            label={t('editor.recipe.keep')}
-            of={KEEPS}
-            chosen={head.keep}
-            words={(one) => t(`keep.${one}`)}
-            onChoose={(keep) => change({ keep })}
-          />
-          <Choices
-            label={t('editor.recipe.base')}
-            of={['', ...lines.map((line) => line.key)]}
-            chosen={head.baseLineKey ?? ''}
-            words={(key) => lines.find((line) => line.key === key)?.name || t('editor.recipe.baseNone')}
-            onChoose={(key) => change({ baseLineKey: key === '' ? null : key })}
-          />
-          <View className="flex-row flex-wrap gap-2">
-            <Field
-              label={t('editor.recipe.shelfLifeH')}
-              value={head.shelfLifeH}
-              inputMode="decimal"
-              className="min-w-[140px] flex-1"
-              onChange={(text) => change({ shelfLifeH: text })}
-            />
-            <Field
-              label={t('editor.recipe.yieldPercent')}
-              value={head.yieldPercent}
-              inputMode="decimal"
-              className="min-w-[140px] flex-1"
-              onChange={(text) => change({ yieldPercent: text })}
-            />
-            <Field
-              label={t('editor.recipe.gPerML')}
-              value={head.gPerML}
-              inputMode="decimal"
-              className="min-w-[140px] flex-1"
-              onChange={(text) => change({ gPerML: text })}
-            />
-          </View>
+          <RecipeFields head={head} lines={lines} change={change} />
           {recipe && (
             <View className="flex-row flex-wrap gap-2">
               <Button

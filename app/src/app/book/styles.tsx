@@ -1,0 +1,1 @@
+export { StylesScreen as default } from '../../book/style/StylesScreen'

@@ -1,0 +1,15 @@
+export const styleWords = {
+  title: 'Bands of the styles',
+  how: 'A dish of a style is judged by its bands. Per cent of the finished mass, or of the rice; acid and chilli from 0 to 5.',
+  which: 'Style',
+  least: '{{metric}}, from',
+  most: '{{metric}}, to',
+  fault: 'The lower end lies at or above the upper one.',
+  notNumber: 'Enter a number.',
+  colours: 'Colours it wants',
+  noColour: 'at least one colour',
+  lookAgain: 'look at the marked band',
+  save: 'Save the bands',
+  saved: 'The bands of {{style}} are saved',
+  toBands: 'Bands',
+} as const
