@@ -231,3 +231,19 @@ test('the bands of a style are the kitchen’s own: an upside-down one is refuse
   await expect(page.getByText(/over: duck sauce brings/).first()).toBeVisible()
   await expect(page.getByText(/^Smallest repair/)).toBeVisible()
 })
+
+test('a line is dragged to its place by its handle', async ({ open }) => {
+  const page = await open('/book/plain/edit')
+  const handle = page.getByRole('button', { name: 'Move egg, arrow keys' })
+  const [from, to] = [
+    await handle.boundingBox(),
+    await page.getByRole('button', { name: 'Move oil, arrow keys' }).boundingBox(),
+  ]
+  await page.mouse.move(from!.x + 10, from!.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(to!.x + 10, to!.y + 20, { steps: 15 })
+  await page.mouse.up()
+  await expect(what(page, 4)).toHaveValue('egg')
+  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await expect(what(page, 4)).not.toHaveValue('egg')
+})

@@ -1,17 +1,13 @@
-import { useRef } from 'react'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
 import type { Edit } from './history'
 
-type Point = { clientY: number; pointerId: number; currentTarget: Element; preventDefault: () => void }
-
 /** A handle that a finger drags a line by; the arrow keys move it too. */
 export function MoveHandle(props: { lineKey: string; name: string; index: number; edit: (edit: Edit) => void }) {
   const { lineKey, name, index, edit } = props
   const t = useWords('book')
-  const isDragging = useRef(false)
   const move = (to: number) => edit({ kind: 'move', key: lineKey, to })
   return (
     <View
@@ -21,17 +17,7 @@ export function MoveHandle(props: { lineKey: string; name: string; index: number
       className="ring-focus hold min-h-14 w-7 items-center justify-center rounded-lg"
       {...({
         dataSet: { line: lineKey },
-        onPointerDown: (event: Point) => {
-          isDragging.current = true
-          event.currentTarget.setPointerCapture(event.pointerId)
-        },
-        onPointerMove: (event: Point) => {
-          if (!isDragging.current) return
-          const to = rowAt(event.clientY)
-          if (to !== null && to !== index) move(to)
-        },
-        onPointerUp: () => (isDragging.current = false),
-        onPointerCancel: () => (isDragging.current = false),
+        onPointerDown: () => dragLine(lineKey, move),
         onKeyDown: (event: { key: string; preventDefault: () => void }) => {
           const by = { ArrowUp: -1, ArrowDown: 1 }[event.key]
           if (by === undefined) return
@@ -49,13 +35,32 @@ export function MoveHandle(props: { lineKey: string; name: string; index: number
   )
 }
 
+/**
+ * Follows the pointer until it is lifted. The page listens, not the handle: a line that moves is set into the page anew, and
+ * would lose the pointer.
+ */
+function dragLine(lineKey: string, move: (to: number) => void): void {
+  const follow = (event: PointerEvent) => {
+    const to = rowAt(event.clientY)
+    if (to !== null && to !== handles().findIndex((one) => one.dataset['line'] === lineKey)) move(to)
+  }
+  const drop = () => {
+    document.removeEventListener('pointermove', follow)
+    document.removeEventListener('pointerup', drop)
+    document.removeEventListener('pointercancel', drop)
+  }
+  document.addEventListener('pointermove', follow)
+  document.addEventListener('pointerup', drop)
+  document.addEventListener('pointercancel', drop)
+}
+
+const handles = () => [...document.querySelectorAll<HTMLElement>('[data-line]')]
+
 /** Which line's middle is nearest to a height on the screen. */
 function rowAt(clientY: number): number | null {
-  let best: { index: number; farPx: number } | null = null
-  document.querySelectorAll('[data-line]').forEach((handle, index) => {
+  const farPx = handles().map((handle) => {
     const { top, height } = handle.getBoundingClientRect()
-    const farPx = Math.abs(top + height / 2 - clientY)
-    if (!best || farPx < best.farPx) best = { index, farPx }
+    return Math.abs(top + height / 2 - clientY)
   })
-  return (best as { index: number } | null)?.index ?? null
+  return farPx.length === 0 ? null : farPx.indexOf(Math.min(...farPx))
 }
