@@ -10,7 +10,7 @@ import { Heading } from '../BookParts'
 import type { Shelf } from '../useShelf'
 import { useToday } from '../useToday'
 import { useWords } from '../../words/i18n'
-import { readMoney, type DraftHead } from './draft'
+import { readMoney, type DraftHead } from '../draft/draft'
 
 /** The balance of what is typed, as it is typed; the smallest repair one touch away. */
 export const EditorBalance = memo(function EditorBalance(props: {

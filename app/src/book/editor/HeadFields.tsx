@@ -15,10 +15,10 @@ import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
-import { readMoney, type DraftHead } from './draft'
-import type { DraftStore } from './draftStore'
-import type { Edit } from './history'
-import { useHead } from './useHistory'
+import { readMoney, type DraftHead } from '../draft/draft'
+import type { DraftStore } from '../draft/draftStore'
+import type { Edit } from '../draft/history'
+import { useHead } from '../draft/useHistory'
 
 const SCHOOLS = {
   egg: { of: EGG_SCHOOLS, usual: 'firstOut' },

@@ -5,7 +5,7 @@ import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
 import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import type { DraftLine } from './draft'
+import type { DraftLine } from '../draft/draft'
 
 const MOST_REPAIRS = 4
 

@@ -2,7 +2,7 @@ import { View } from 'react-native'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
-import type { Edit } from './history'
+import type { Edit } from '../draft/history'
 
 /** A handle that a finger drags a line by; the arrow keys move it too. */
 export function MoveHandle(props: { lineKey: string; name: string; index: number; edit: (edit: Edit) => void }) {

@@ -9,10 +9,10 @@ import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
 import type { Shelf } from '../useShelf'
-import type { DraftLine } from './draft'
-import type { Edit } from './history'
-import { roleOf, type ReadLine } from './readLines'
-import { StandInSheet } from './StandInSheet'
+import type { DraftLine } from '../draft/draft'
+import type { Edit } from '../draft/history'
+import { roleOf, type ReadLine } from '../draft/readLines'
+import { StandInSheet } from './sheets/StandInSheet'
 
 /** More about the open line: its source, role, how it grows, what can stand in, taking it out. */
 export function RowTools(props: {

@@ -1,7 +1,7 @@
 import { Pressable } from 'react-native'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
-import type { Editor } from './useEditor'
+import type { Editor } from '../draft/useEditor'
 
 /** A step back, a step forward. */
 export function UndoBar({ editor }: { editor: Pick<Editor, 'canUndo' | 'canRedo' | 'edit'> }) {

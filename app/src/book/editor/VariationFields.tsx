@@ -10,8 +10,8 @@ import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
 import type { Shelf } from '../useShelf'
-import type { DraftHead } from './draft'
-import type { Edit } from './history'
+import type { DraftHead } from '../draft/draft'
+import type { Edit } from '../draft/history'
 
 const EXTRA = 1.5
 const LESS = 0.6

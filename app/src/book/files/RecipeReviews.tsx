@@ -9,10 +9,10 @@ import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
 import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { blankDraft, gramsText } from '../editor/draft'
+import { blankDraft, gramsText } from '../draft/draft'
 import { useFlagWords } from '../editor/LineFlags'
-import { keepDraft } from '../editor/keptDraft'
-import { pastedLines } from '../editor/pasteLines'
+import { keepDraft } from '../draft/keptDraft'
+import { pastedLines } from '../draft/pasteLines'
 
 /** Recipes that were read, line by line, before anything is saved; the editor takes them from here. */
 export function RecipeReviews({ recipes, system }: { recipes: readonly RecipeReview[]; system: MeasureSystem }) {

@@ -7,7 +7,7 @@ import { Text } from '../../ui/Text'
 import { formatMassG, formatMoney } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
-import { readMoney } from '../editor/draft'
+import { readMoney } from '../draft/draft'
 
 const SHOWN = 6
 

@@ -4,7 +4,7 @@ import { Choices } from '../../ui/Choices'
 import { Field } from '../../ui/Field'
 import { View } from 'react-native'
 import { useWords } from '../../words/i18n'
-import type { DraftLine } from '../editor/draft'
+import type { DraftLine } from '../draft/draft'
 import type { RecipeHead } from './recipeDraft'
 
 /** What something made ahead is, how it keeps, and what its lines are a share of. */

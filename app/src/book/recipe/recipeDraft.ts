@@ -2,8 +2,8 @@ import type { Recipe, RecipeDraft } from 'contract/recipe'
 import type { z } from 'zod'
 import { slugOf } from 'core/book/resolve'
 import { readCut } from 'core/book/resolve'
-import { blankLine, gramsText, type DraftLine } from '../editor/draft'
-import type { ReadLine } from '../editor/readLines'
+import { blankLine, gramsText, type DraftLine } from '../draft/draft'
+import type { ReadLine } from '../draft/readLines'
 
 export type RecipeHead = Pick<Recipe, 'name' | 'kind' | 'keep' | 'role' | 'state' | 'food'> & {
   shelfLifeH: string

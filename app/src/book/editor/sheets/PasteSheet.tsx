@@ -1,13 +1,13 @@
 import { MEASURE_SYSTEMS, type MeasureSystem } from 'core/measure/units'
 import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import { View } from 'react-native'
-import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Choice'
-import { Field } from '../../ui/Field'
-import { Sheet } from '../../ui/Sheet'
-import { Text } from '../../ui/Text'
-import { useWords } from '../../words/i18n'
-import { MOST_CHARACTERS } from './pasteLines'
+import { Button } from '../../../ui/Button'
+import { Choice } from '../../../ui/Choice'
+import { Field } from '../../../ui/Field'
+import { Sheet } from '../../../ui/Sheet'
+import { Text } from '../../../ui/Text'
+import { useWords } from '../../../words/i18n'
+import { MOST_CHARACTERS } from '../../draft/pasteLines'
 
 /** A whole list at once, with the system its measures are in. What cannot be taken in stays here. */
 export function PasteSheet(props: {

@@ -1,11 +1,11 @@
 import type { Dish, DishDraft } from 'contract/dish'
 import { changesBetween, mergeDishes } from 'core/book/compareDish'
 import { View } from 'react-native'
-import { Button } from '../../ui/Button'
-import { Sheet } from '../../ui/Sheet'
-import { Text } from '../../ui/Text'
-import { useWords } from '../../words/i18n'
-import { useChangeWords } from './changeWords'
+import { Button } from '../../../ui/Button'
+import { Sheet } from '../../../ui/Sheet'
+import { Text } from '../../../ui/Text'
+import { useWords } from '../../../words/i18n'
+import { useChangeWords } from '../changeWords'
 
 /** Two edited one dish: what each changed since they began, and the three ways on. */
 export function ConflictSheet(props: {
