@@ -9,6 +9,7 @@ import { costOf, priceOn } from 'core/mise/balance/cost'
 import { indexIngredients, type IngredientIndex } from 'core/mise/line/findIngredient'
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
+import { useIsFresh } from './useIsFresh'
 
 export const useIngredients = () =>
   useQuery({
@@ -75,6 +76,6 @@ export function useShelf() {
   const list = recipes.data?.recipes
   const shelf = useMemo(() => (rows && list ? shelfOf(rows, list) : null), [rows, list])
   const refetch = () => void Promise.all([ingredients.refetch(), recipes.refetch()])
-  const isFresh = ingredients.isFetchedAfterMount && recipes.isFetchedAfterMount
+  const isFresh = useIsFresh(ingredients, recipes)
   return { shelf, error: ingredients.error ?? recipes.error, refetch, isFresh }
 }

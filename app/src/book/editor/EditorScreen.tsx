@@ -16,6 +16,7 @@ import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
 import { useWords } from '../../words/i18n'
 import { useDishes } from '../useDishes'
+import { useIsFresh } from '../useIsFresh'
 import { useShelf, useStyles, type Shelf } from '../useShelf'
 import type { RepairChanges } from '../balance/MoneyAndFood'
 import { ConflictSheet } from './sheets/ConflictSheet'
@@ -39,10 +40,11 @@ export function EditorScreen({ id, preset }: { id: string | null; preset: Preset
   const kitchen = useKitchen()
   const { shelf, error, refetch } = useShelf()
   const styles = useStyles()
+  const isFresh = useIsFresh(book)
   const dish = book.data?.dishes.find((one) => one.id === id) ?? null
   const fault = book.error ?? kitchen.error ?? error ?? styles.error
   // What this device remembers may be old: an edit begins from what the kitchen says now, or from memory without a network.
-  const isReady = book.data && book.isFetchedAfterMount && kitchen.data && shelf && styles.data
+  const isReady = book.data && isFresh && kitchen.data && shelf && styles.data
   if (!isReady) {
     return (
       <Frame stage="book">
