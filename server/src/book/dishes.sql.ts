@@ -29,6 +29,8 @@ export async function listDishVersions(db: Db, kitchenId: string, dishId: string
 
 /** The newest version number of a dish, and the same or 0 where it left the book; locked until the transaction ends. */
 export async function lockDish(connection: PoolConnection, kitchenId: string, dishId: string) {
+  // The kitchen's row first: a locked read of versions alone would not see one inserted while it waited.
+  await connection.execute('SELECT id FROM kitchen WHERE id = ? FOR UPDATE', [kitchenId])
   const [rows] = await connection.execute<RowDataPacket[]>(
     `SELECT version, is_gone AS isGone FROM dish_version WHERE kitchen_id = ? AND dish_id = ?
       ORDER BY version DESC LIMIT 1 FOR UPDATE`,

@@ -2,14 +2,13 @@ import { createRoute, z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
 import { IngredientList, Price, PriceImported, PutIngredient } from 'contract/ingredient'
 import type { PoolConnection } from 'mysql2/promise'
-import { announce } from '../../db/outbox'
-import { inTransaction } from '../../db/pool'
 import { csvAttachment } from '../../http/attachment'
 import { editedMeanwhile } from '../../http/conflict'
 import { json, jsonBody, newRouter, type Services } from '../../http/context'
 import { Problem } from '../../http/problems'
+import { changeShelf } from '../changeShelf'
 import { listDishes } from '../dishes.sql'
-import { readShelf, refreshDishes, usesOf } from '../shelf'
+import { readShelf, usesOf } from '../shelf'
 import { ingredientsCsv, pricesCsv, readIngredientsCsv, readPricesCsv } from './ingredients.csv'
 import { listIngredients, removeIngredient, saveIngredient, savePrices, shippedIngredients } from './ingredients.sql'
 
@@ -67,17 +66,10 @@ const postPricesCsv = createRoute({
   responses: { 200: json(PriceImported, 'Prices taken in') },
 })
 
-export const ingredientRoutes = ({ pool, kitchenId, now, changed }: Services) => {
+export const ingredientRoutes = (services: Services) => {
+  const { pool, kitchenId } = services
   const change = async (work: (connection: PoolConnection) => Promise<void>) => {
-    await inTransaction(pool, async (connection) => {
-      await work(connection)
-      const dishes = await refreshDishes(connection, kitchenId, now())
-      await announce(connection, kitchenId, now(), [
-        { topic: 'book', key: '' },
-        ...dishes.map((key) => ({ topic: 'book' as const, key })),
-      ])
-    })
-    changed()
+    await changeShelf(services, work)
     return { ingredients: await listIngredients(pool, kitchenId) }
   }
   const known = async (id: string) => {

@@ -2,13 +2,12 @@ import { createRoute, z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
 import { PutRecipe, RecipeList } from 'contract/recipe'
 import type { PoolConnection } from 'mysql2/promise'
-import { announce } from '../../db/outbox'
-import { inTransaction } from '../../db/pool'
 import { editedMeanwhile, nameTaken } from '../../http/conflict'
 import { json, jsonBody, newRouter, type Services } from '../../http/context'
 import { Problem } from '../../http/problems'
+import { changeShelf } from '../changeShelf'
 import { listDishes } from '../dishes.sql'
-import { checkRecipe, readShelf, refreshDishes, usesOf } from '../shelf'
+import { checkRecipe, readShelf, usesOf } from '../shelf'
 import { listRecipes, lockRecipe, saveRecipe } from './recipes.sql'
 
 const params = z.object({ id: Slug })
@@ -31,17 +30,10 @@ const deleteRecipe = createRoute({
   responses: { 200: json(RecipeList, 'The sub-recipes without it') },
 })
 
-export const recipeRoutes = ({ pool, kitchenId, now, changed }: Services) => {
+export const recipeRoutes = (services: Services) => {
+  const { pool, kitchenId, now } = services
   const change = async (work: (connection: PoolConnection) => Promise<unknown>) => {
-    await inTransaction(pool, async (connection) => {
-      await work(connection)
-      const dishes = await refreshDishes(connection, kitchenId, now())
-      await announce(connection, kitchenId, now(), [
-        { topic: 'book', key: '' },
-        ...dishes.map((key) => ({ topic: 'book' as const, key })),
-      ])
-    })
-    changed()
+    await changeShelf(services, work)
     return { recipes: await listRecipes(pool, kitchenId) }
   }
   return newRouter()

@@ -19,6 +19,8 @@ export async function listRecipes(db: Db, kitchenId: string): Promise<Recipe[]> 
 
 /** The newest version number of a sub-recipe, 0 where it is not in the book; locked until the transaction ends. */
 export async function lockRecipe(connection: PoolConnection, kitchenId: string, id: string) {
+  // The kitchen's row first: a locked read of versions alone would not see one inserted while it waited.
+  await connection.execute('SELECT id FROM kitchen WHERE id = ? FOR UPDATE', [kitchenId])
   const [rows] = await connection.execute<RowDataPacket[]>(
     `SELECT version, is_gone AS isGone FROM recipe_version WHERE kitchen_id = ? AND recipe_id = ?
       ORDER BY version DESC LIMIT 1 FOR UPDATE`,
