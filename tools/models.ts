@@ -5,12 +5,14 @@ import { readIngredients } from '../server/src/book/ingredient/table.csv'
 import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
 import type { Answer, Fault, Model } from './model'
 import { MISE_MODELS } from './miseModels'
+import { PREP_MODELS } from './prepModel'
 import { RICE_MODELS } from './riceModels'
 
 /** The models that the command line reaches, by name: the same functions and contracts as the app and the server. */
 export const MODELS: Readonly<Record<string, Model>> = {
   'measure.convert': { input: MeasureConvertInput, output: MeasureConvertOutput, run: measureConvert },
   ...MISE_MODELS,
+  ...PREP_MODELS,
   ...RICE_MODELS,
 }
 

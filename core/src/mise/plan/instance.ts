@@ -1,0 +1,111 @@
+import { crewsOf, type Crew } from './crews'
+import { Profile } from './profile'
+import type { Infeasible, PlanAsked, PlanTask } from './task'
+import { sift } from './sift'
+
+export type Link = { job: number; minLagS: number; maxLagS: number }
+
+/** Tasks as numbers, for placing them many times over; time runs forward, or mirrored backward from the service. */
+export type Instance = {
+  durationS: number[]
+  hands: number[]
+  /** Crews that may do the job, the least wanted by others first. */
+  crewsFor: number[][]
+  equipmentFor: number[][]
+  before: Link[][]
+  after: Link[][]
+  notBeforeS: number[]
+  /** When it should have ended; placing does not enforce it. */
+  notAfterS: number[]
+  weight: number[]
+  crews: Profile[]
+  equipment: Profile[]
+  hasMaxLags: boolean
+}
+
+export type Compiled = { instance: Instance; tasks: PlanTask[]; crews: Crew[]; infeasible: Infeasible[] }
+
+/** Sifts out what cannot be planned, with the reason, and numbers the rest; what is fixed only takes its people and tools. */
+export function compile(asked: PlanAsked): Compiled {
+  const { feasible, infeasible } = sift(asked)
+  const crews = crewsOf(asked.people, asked.tasks)
+  const tasks = feasible.filter((task) => !task.fixed)
+  const fixed = new Map(asked.tasks.flatMap((task) => (task.fixed ? [[task.id, task.fixed] as const] : [])))
+  const jobOf = new Map(tasks.map((task, job) => [task.id, job]))
+  const equipment = asked.equipment.map(({ count, down = [] }) => {
+    const profile = Profile.constant(count)
+    for (const { fromS, toS, count: broken } of down) profile.take(fromS, toS, broken)
+    return profile
+  })
+  const equipmentNo = new Map(asked.equipment.map(({ id }, no) => [id, no]))
+  for (const task of asked.tasks) {
+    if (!task.fixed) continue
+    for (const id of task.equipment) {
+      const no = equipmentNo.get(id)
+      if (no !== undefined) equipment[no]!.take(task.fixed.startS, task.fixed.endS, 1)
+    }
+  }
+  const before: Link[][] = tasks.map(() => [])
+  const after: Link[][] = tasks.map(() => [])
+  const notBeforeS = tasks.map((task) => task.notBeforeS ?? -Infinity)
+  const notAfterS = tasks.map((task) => task.dueS ?? 0)
+  let hasMaxLags = false
+  tasks.forEach((task, job) => {
+    for (const { taskId, minLagS = 0, maxLagS = Infinity } of task.needs) {
+      const ended = fixed.get(taskId)
+      if (ended) {
+        notBeforeS[job] = Math.max(notBeforeS[job]!, ended.endS + minLagS)
+        notAfterS[job] = Math.min(notAfterS[job]!, ended.endS + maxLagS + task.durationS)
+        continue
+      }
+      const first = jobOf.get(taskId)!
+      before[job]!.push({ job: first, minLagS, maxLagS })
+      after[first]!.push({ job, minLagS, maxLagS })
+      hasMaxLags ||= maxLagS < Infinity
+    }
+  })
+  const crewsFor = tasks.map((task) => crewsAble(task, crews, asked))
+  const wanted = crews.map((_, crew) =>
+    crewsFor.reduce((sum, able, job) => sum + (able.includes(crew) ? tasks[job]!.durationS : 0), 0),
+  )
+  for (const able of crewsFor) able.sort((a, b) => wanted[a]! - wanted[b]! || a - b)
+  const instance: Instance = {
+    durationS: tasks.map((task) => task.durationS),
+    hands: tasks.map((task) => task.hands),
+    crewsFor,
+    equipmentFor: tasks.map((task) => task.equipment.map((id) => equipmentNo.get(id)!)),
+    before,
+    after,
+    notBeforeS,
+    notAfterS,
+    weight: tasks.map((task) => task.weight ?? 1),
+    crews: crews.map((crew) => crew.profile),
+    equipment,
+    hasMaxLags,
+  }
+  return { instance, tasks, crews, infeasible }
+}
+
+function crewsAble(task: PlanTask, crews: readonly Crew[], { people }: PlanAsked): number[] {
+  if (task.hands === 0) return []
+  const skills = new Map(people.map((person) => [person.id, person.skills]))
+  return crews.flatMap((crew, no) => {
+    const [someone = ''] = crew.people
+    if (task.personId !== undefined && task.hands === 1) return someone === task.personId ? [no] : []
+    return task.skill === undefined || skills.get(someone)?.includes(task.skill) ? [no] : []
+  })
+}
+
+/** The same instance with time running the other way: what was to end by then may not begin before. */
+export function mirror(instance: Instance): Instance {
+  const { notBeforeS, notAfterS, before, after, crews, equipment } = instance
+  return {
+    ...instance,
+    before: after,
+    after: before,
+    notBeforeS: notAfterS.map((atS) => -atS),
+    notAfterS: notBeforeS.map((atS) => -atS),
+    crews: crews.map((profile) => profile.mirrored()),
+    equipment: equipment.map((profile) => profile.mirrored()),
+  }
+}

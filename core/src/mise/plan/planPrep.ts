@@ -1,0 +1,136 @@
+import { assign } from './assign'
+import { endBoundS } from './bounds'
+import { compile, mirror, type Instance } from './instance'
+import { listByKeys } from './order'
+import { place, type Placed } from './place'
+import { searchPlacing, type Worth } from './search'
+import { slackOf } from './slack'
+import type { Infeasible, Plan, PlanAsked, PlannedTask } from './task'
+
+export const USUAL_PASSES = 60
+/** Worth of a second late against any second of being early. */
+const EARLY_S = 1
+
+/**
+ * The prep plan. First back from the service: every task as late as it can be, so that the first begins as late as possible;
+ * these are the latest starts. Then forward from now over the same people and tools: tasks begin up to `aheadS` before their
+ * latest start as hands come free, which is the slack. Where the latest start has passed, forward from now with the least
+ * weight late. What is under way or done stays where it is.
+ */
+export function planPrep(asked: PlanAsked): Plan {
+  const { instance, tasks, crews, infeasible } = compile(asked)
+  if (tasks.length === 0) return { tasks: [], firstStartS: null, lowerBoundS: 0, isProven: true, infeasible, chain: [] }
+  const seed = asked.seed ?? 1
+  const passes = asked.passes ?? USUAL_PASSES
+  const backward = mirror(instance)
+  const boundS = endBoundS(backward)
+  const earlier = orderOf(
+    asked.before,
+    tasks.map(({ id }) => id),
+  )
+  const late = searchPlacing({
+    instance: backward,
+    worthOf: (startS) => worthOfEnds(startS, instance.durationS),
+    passes,
+    seed,
+    boundS,
+    orders: earlier
+      ? [
+          listByKeys(
+            backward,
+            earlier.map((startS, job) => -startS - instance.durationS[job]!),
+          ),
+        ]
+      : [],
+  })
+  const latestS = late.startS.map((startS, job) => -startS - instance.durationS[job]!)
+  const lastEndS = late.startS.reduce(
+    (last, startS, job) => Math.max(last, startS + instance.durationS[job]!),
+    -Infinity,
+  )
+  const firstStartS = -lastEndS
+  const planned = planForward(instance, latestS, asked, { firstStartS, passes, seed, earlier })
+  const slackS = slackOf(instance, planned.startS)
+  const had = (job: number) => asked.tasks.find((task) => task.id === tasks[job]!.id)?.personId
+  const who = assign(crews, planned, instance.durationS, (job) => [had(job) ?? ''])
+  const unplaced: Infeasible[] = tasks.flatMap((task, job) =>
+    planned.startS[job] === Infinity
+      ? [{ taskId: task.id, why: 'no-hours', neededS: task.durationS, longestS: 0 }]
+      : [],
+  )
+  if (planned.broken) {
+    const { job, first, lagS, maxLagS } = planned.broken
+    unplaced.push({ taskId: tasks[job]!.id, why: 'max-lag', name: tasks[first]!.id, lagS, maxLagS })
+  }
+  const shown = tasks.flatMap((task, job): PlannedTask[] => {
+    const startS = planned.startS[job]!
+    if (startS === Infinity) return []
+    const endS = startS + task.durationS
+    const lateS = Math.max(0, endS - instance.notAfterS[job]!)
+    const critical = slackS[job]! < 1 || lateS > 0
+    return [
+      { id: task.id, startS, endS, who: who[job]!, latestStartS: latestS[job]!, slackS: slackS[job]!, critical, lateS },
+    ]
+  })
+  shown.sort((a, b) => a.startS - b.startS || (a.id < b.id ? -1 : 1))
+  return {
+    tasks: shown,
+    firstStartS: Number.isFinite(firstStartS) ? firstStartS : null,
+    lowerBoundS: boundS,
+    isProven: lastEndS <= boundS + 1e-6,
+    infeasible: [...infeasible, ...unplaced],
+    chain: chainOf(shown),
+  }
+}
+
+const worthOfEnds = (startS: readonly number[], durationS: readonly number[]): Worth => {
+  let last = -Infinity
+  let sum = 0
+  startS.forEach((atS, job) => {
+    const endS = atS + durationS[job]!
+    if (endS > last) last = endS
+    sum += endS
+  })
+  return [last, sum]
+}
+
+type Forward = { firstStartS: number; passes: number; seed: number; earlier: number[] | null }
+
+function planForward(instance: Instance, latestS: readonly number[], asked: PlanAsked, from: Forward): Placed {
+  const { nowS, aheadS = Infinity } = asked
+  const leastS =
+    nowS ?? (Number.isFinite(from.firstStartS) ? from.firstStartS : Math.min(...latestS.filter(Number.isFinite)))
+  const forward: Instance = {
+    ...instance,
+    notBeforeS: instance.notBeforeS.map((notBeforeS, job) => {
+      const aheadFromS = latestS[job]! - aheadS
+      return Math.max(notBeforeS, leastS, Number.isFinite(aheadFromS) ? aheadFromS : -Infinity)
+    }),
+  }
+  const worthOf = (startS: readonly number[]): Worth => {
+    let lateS = 0
+    let sum = 0
+    startS.forEach((atS, job) => {
+      const overS = atS + instance.durationS[job]! - instance.notAfterS[job]!
+      if (overS > 0) lateS += overS * instance.weight[job]!
+      sum += atS * EARLY_S
+    })
+    return [lateS, sum]
+  }
+  const inOrder = place(forward, listByKeys(forward, latestS))
+  if (!inOrder.broken && worthOf(inOrder.startS)[0] <= 1e-6) return inOrder
+  const orders = [latestS, ...(from.earlier ? [from.earlier] : [])].map((keys) => listByKeys(forward, keys))
+  return searchPlacing({ instance: forward, worthOf, passes: from.passes, seed: from.seed, boundS: 0, orders })
+}
+
+/** Starts of an earlier plan as keys; null where it knows none of the tasks. */
+function orderOf(before: PlanAsked['before'], ids: readonly string[]): number[] | null {
+  if (!before || !ids.some((id) => before.has(id))) return null
+  return ids.map((id) => before.get(id) ?? 0)
+}
+
+/** Tasks with the least slack, in order. */
+function chainOf(tasks: readonly PlannedTask[]): string[] {
+  const least = Math.min(...tasks.map((task) => task.slackS))
+  return tasks.filter((task) => task.slackS < least + 1).map(({ id }) => id)
+}

@@ -1,0 +1,104 @@
+import { crewsOf } from './crews'
+import { Profile } from './profile'
+import type { Infeasible, PlanAsked, PlanTask } from './task'
+
+/**
+ * Tasks that can be planned at all, and those that cannot with the first reason found: a loop, a need or tool that is not
+ * there, no people, no skill, fewer hands than it takes, no stretch of hours long enough; and whatever waits for one of those.
+ */
+export function sift(asked: PlanAsked): { feasible: PlanTask[]; infeasible: Infeasible[] } {
+  const byId = new Map(asked.tasks.map((task) => [task.id, task]))
+  const faults = new Map<string, Infeasible>()
+  const loops = loopsIn(asked.tasks, byId)
+  const longest = longestStretches(asked)
+  for (const task of asked.tasks) {
+    if (task.fixed) continue
+    const fault = loops.get(task.id) ?? ownFault(task, byId, asked, longest)
+    if (fault) faults.set(task.id, fault)
+  }
+  let isGrowing = faults.size > 0
+  while (isGrowing) {
+    isGrowing = false
+    for (const task of asked.tasks) {
+      if (task.fixed || faults.has(task.id)) continue
+      const waits = task.needs.find(({ taskId }) => faults.has(taskId))
+      if (!waits) continue
+      faults.set(task.id, { taskId: task.id, why: 'needs-infeasible', name: waits.taskId })
+      isGrowing = true
+    }
+  }
+  return {
+    feasible: asked.tasks.filter((task) => !faults.has(task.id)),
+    infeasible: asked.tasks.flatMap((task) => faults.get(task.id) ?? []),
+  }
+}
+
+function ownFault(
+  task: PlanTask,
+  byId: ReadonlyMap<string, PlanTask>,
+  { people, equipment }: PlanAsked,
+  longestS: (skill: string | undefined, hands: number) => number,
+): Infeasible | null {
+  const taskId = task.id
+  const missing = task.needs.find((need) => !byId.has(need.taskId))
+  if (missing) return { taskId, why: 'unknown-need', name: missing.taskId }
+  const tool = task.equipment.find((id) => !equipment.some((one) => one.id === id && one.count > 0))
+  if (tool !== undefined) return { taskId, why: 'unknown-equipment', name: tool }
+  if (task.hands === 0) return null
+  if (people.length === 0) return { taskId, why: 'no-people' }
+  const able = people.filter(({ skills }) => task.skill === undefined || skills.includes(task.skill))
+  if (able.length === 0) return { taskId, why: 'no-skill', name: task.skill ?? '' }
+  if (able.length < task.hands) return { taskId, why: 'too-few-hands', hands: task.hands, people: able.length }
+  const stretchS = longestS(task.skill, task.hands)
+  return stretchS < task.durationS ? { taskId, why: 'no-hours', neededS: task.durationS, longestS: stretchS } : null
+}
+
+/** The longest time that so many people of a skill are here together, each answer worked out once. */
+function longestStretches({ people, tasks }: PlanAsked) {
+  const known = new Map<string, number>()
+  return (skill: string | undefined, hands: number): number => {
+    const key = `${skill ?? ''} ${hands}`
+    const before = known.get(key)
+    if (before !== undefined) return before
+    const able = people.filter(({ skills }) => skill === undefined || skills.includes(skill))
+    const together = crewsOf(
+      able,
+      tasks.filter((task) => !task.fixed),
+    ).reduce((sum, crew) => sum.plus(crew.profile), Profile.constant(0))
+    const longestS = together.longestS(hands)
+    known.set(key, longestS)
+    return longestS
+  }
+}
+
+/** Every task on a loop, with the way round from itself to itself. */
+function loopsIn(tasks: readonly PlanTask[], byId: ReadonlyMap<string, PlanTask>): Map<string, Infeasible> {
+  const found = new Map<string, Infeasible>()
+  const state = new Map<string, 'open' | 'closed'>()
+  for (const root of tasks) {
+    if (state.has(root.id)) continue
+    const path: { id: string; next: number }[] = [{ id: root.id, next: 0 }]
+    state.set(root.id, 'open')
+    while (path.length > 0) {
+      const here = path.at(-1)!
+      const need = byId.get(here.id)?.needs[here.next]
+      if (!need) {
+        state.set(here.id, 'closed')
+        path.pop()
+        continue
+      }
+      here.next += 1
+      const seen = state.get(need.taskId)
+      if (seen === 'open') {
+        const round = path.slice(path.findIndex((one) => one.id === need.taskId)).map((one) => one.id)
+        round.forEach((taskId, i) => {
+          found.set(taskId, { taskId, why: 'loop', path: [...round.slice(i), ...round.slice(0, i), taskId] })
+        })
+      } else if (seen === undefined && byId.has(need.taskId)) {
+        state.set(need.taskId, 'open')
+        path.push({ id: need.taskId, next: 0 })
+      }
+    }
+  }
+  return found
+}
