@@ -1,0 +1,161 @@
+import { planPrep } from '../plan/planPrep'
+import type { Infeasible, PlanAsked, PlanPerson, PlanTask, Span } from '../plan/task'
+import type { DayState, TaskState } from './foldDay'
+
+export type Worker = { id: string; skills: readonly string[]; hours: readonly { fromMs: number; toMs: number }[] }
+export type Tool = { id: string; count: number }
+export type ScheduleAsked = {
+  day: DayState
+  people: readonly Worker[]
+  equipment: readonly Tool[]
+  serviceMs: number
+  nowMs: number
+  aheadS: number
+  passes: number
+  /** Starts of the plan before this one. */
+  before?: ReadonlyMap<string, number>
+}
+export type ScheduledTask = {
+  id: string
+  startMs: number
+  endMs: number
+  who: string[]
+  latestStartMs: number | null
+  slackS: number
+  critical: boolean
+  lateS: number
+  isFixed: boolean
+}
+export type Schedule = {
+  serviceMs: number
+  nowMs: number
+  tasks: ScheduledTask[]
+  firstStartMs: number | null
+  lowerBoundS: number
+  isProven: boolean
+  infeasible: Infeasible[]
+  chain: string[]
+}
+
+/** A wait that should be over goes on until somebody says so; hands at work past their time need a little more. */
+const OVER_S = 60
+
+/** The day's tasks over the people and tools there are, back from the service; what is under way or done stays. */
+export function scheduleDay(asked: ScheduleAsked): Schedule {
+  const { day, serviceMs, nowMs } = asked
+  const toS = (ms: number) => Math.round((ms - serviceMs) / 1000)
+  const toMs = (atS: number) => serviceMs + atS * 1000
+  const nowS = toS(nowMs)
+  const tasks = day.tasks.map((task) => planTaskOf(task, toS, nowS))
+  const plan = planPrep({
+    tasks,
+    people: peopleOf(asked, toS),
+    equipment: equipmentOf(asked, toS),
+    nowS,
+    aheadS: asked.aheadS,
+    passes: asked.passes,
+    ...(asked.before && { before: new Map([...asked.before].map(([id, ms]) => [id, toS(ms)])) }),
+  })
+  const fixed = tasks.flatMap((task): ScheduledTask[] => {
+    if (!task.fixed) return []
+    const { startS, endS, who } = task.fixed
+    return [
+      {
+        id: task.id,
+        startMs: toMs(startS),
+        endMs: toMs(endS),
+        who: [...who],
+        latestStartMs: null,
+        slackS: 0,
+        critical: false,
+        lateS: 0,
+        isFixed: true,
+      },
+    ]
+  })
+  const open = plan.tasks.map(({ id, startS, endS, who, latestStartS, slackS, critical, lateS }): ScheduledTask => ({
+    id,
+    startMs: toMs(startS),
+    endMs: toMs(endS),
+    who,
+    latestStartMs: Number.isFinite(latestStartS) ? toMs(latestStartS) : null,
+    slackS,
+    critical,
+    lateS,
+    isFixed: false,
+  }))
+  return {
+    serviceMs,
+    nowMs,
+    tasks: [...fixed, ...open].sort((a, b) => a.startMs - b.startMs || (a.id < b.id ? -1 : 1)),
+    firstStartMs: plan.firstStartS === null ? null : toMs(plan.firstStartS),
+    lowerBoundS: plan.lowerBoundS,
+    isProven: plan.isProven,
+    infeasible: plan.infeasible,
+    chain: plan.chain,
+  }
+}
+
+function planTaskOf(task: TaskState, toS: (ms: number) => number, nowS: number): PlanTask {
+  const durationS = lengthS(task)
+  const common = {
+    id: task.id,
+    durationS,
+    hands: task.hands,
+    equipment: task.equipment,
+    needs: task.needs.map(({ taskId, minLagS, maxLagS }) => ({
+      taskId,
+      minLagS,
+      ...(maxLagS !== null && { maxLagS }),
+    })),
+    weight: Math.max(1, task.portions),
+    ...(task.skill !== null && { skill: task.skill }),
+    ...(task.personId !== null && task.hands === 1 && { personId: task.personId }),
+    ...(task.notBeforeMs !== null && { notBeforeS: toS(task.notBeforeMs) }),
+    ...(task.dueMs !== null && { dueS: toS(task.dueMs) }),
+  }
+  if (task.status === 'open' || task.beganMs === null) return common
+  const startS = toS(task.beganMs)
+  const endS = task.endedMs === null ? Math.max(startS + durationS, nowS + OVER_S) : toS(task.endedMs)
+  return { ...common, fixed: { startS, endS, who: task.status === 'done' ? [] : task.who } }
+}
+
+const LEAST_SHARE = 0.2
+
+/** Less to do takes less time; setting up stays. */
+const lengthS = (task: TaskState) =>
+  Math.round(task.hands > 0 ? task.durationS * Math.max(LEAST_SHARE, task.share) : task.durationS)
+
+function peopleOf({ people, day }: ScheduleAsked, toS: (ms: number) => number): PlanPerson[] {
+  return people.map(({ id, skills, hours }) => {
+    const away = day.away.filter((one) => one.staffId === id)
+    const here = hours.flatMap((span) => without(span, away))
+    return { id, skills, hours: here.map((span): Span => ({ fromS: toS(span.fromMs), toS: toS(span.toMs) })) }
+  })
+}
+
+type SpanMs = { fromMs: number; toMs: number }
+
+/** What is left of a span when others are cut out of it. */
+export function without(span: SpanMs, cuts: readonly SpanMs[]): SpanMs[] {
+  return cuts.reduce<SpanMs[]>(
+    (left, cut) =>
+      left.flatMap(({ fromMs, toMs }) =>
+        [
+          { fromMs, toMs: Math.min(toMs, cut.fromMs) },
+          { fromMs: Math.max(fromMs, cut.toMs), toMs },
+        ].filter((one) => one.toMs > one.fromMs),
+      ),
+    [{ fromMs: span.fromMs, toMs: span.toMs }],
+  )
+}
+
+function equipmentOf({ equipment, day }: ScheduleAsked, toS: (ms: number) => number): PlanAsked['equipment'] {
+  return equipment.map(({ id, count }) => ({
+    id,
+    count,
+    down: day.down
+      .filter((one) => one.equipmentId === id)
+      .map((one) => ({ count: one.count, fromS: toS(one.fromMs), toS: toS(one.toMs) })),
+  }))
+}

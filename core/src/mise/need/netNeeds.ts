@@ -1,0 +1,171 @@
+import type { Component, Cut, Dish, Food, State } from '../../book/dish'
+import type { Recipe } from '../../book/recipe'
+import { componentMassG } from '../../book/scale'
+import { recipeYieldG, type BookShelf } from '../explode'
+import { itemIdOf, itemOf, type ItemRef } from './item'
+
+export type OnHand = { itemId: string; massG: number; useByMs: number | null }
+export type NeedsAsked = {
+  dishes: readonly Dish[]
+  shelf: BookShelf
+  /** Portions to be ready for, by dish. */
+  portions: ReadonlyMap<string, number>
+  /** Portions that are usually tossed together: films and eggs count by the batch. */
+  batchPortions: number
+  /** At least so much is there when the service begins [g], by item. */
+  pars: ReadonlyMap<string, number>
+  onHand: readonly OnHand[]
+  /** What must be used before it counts as nothing. */
+  usedUntilMs: number
+}
+
+export type ItemUse = { dishId: string; componentId: string; gPerPortion: number; portions: number }
+export type ItemNeed = {
+  itemId: string
+  ref: ItemRef
+  name: string
+  food: Food
+  state: State
+  cut: Cut | null
+  /** What dishes and other items take of it [g, edible, as they take it]. */
+  grossG: number
+  parG: number
+  onHandG: number
+  /** What is to be made or bought: gross or par, whichever is more, less what is on hand. */
+  netG: number
+  uses: ItemUse[]
+  /** What making the net amount takes of other items [g]. */
+  takes: { itemId: string; massG: number }[]
+}
+
+export type Needs = {
+  /** What is made first stands before what takes it. */
+  items: ItemNeed[]
+  /** Sub-recipes that contain themselves or something that is not there. */
+  faults: { itemId: string; why: 'cycle' | 'missing'; name: string }[]
+}
+
+/**
+ * Forecast times dishes times sub-recipes to what must be made and bought, what is on hand taken off at every step: a sauce
+ * that is there needs no soy to be made of. Rice has a plan of its own. Whole numbers of portions are the caller's.
+ */
+export function netNeeds(asked: NeedsAsked): Needs {
+  const found = new Map<string, ItemNeed>()
+  const faults: Needs['faults'] = []
+  for (const dish of asked.dishes) {
+    const portions = asked.portions.get(dish.id) ?? 0
+    if (portions <= 0) continue
+    for (const component of dish.components) {
+      if (component.role === 'rice') continue
+      const gPerPortion = portionMassG(component, dish, asked.batchPortions)
+      const need = needOf(found, itemOf(component), component, asked)
+      need.grossG += gPerPortion * portions
+      need.uses.push({ dishId: dish.id, componentId: component.id, gPerPortion, portions })
+    }
+  }
+  for (const [itemId] of asked.pars) addPar(found, itemId, asked)
+  const order = dependencyOrder(found, asked, faults)
+  for (const itemId of order) {
+    const need = found.get(itemId)!
+    need.netG = Math.max(0, Math.max(need.grossG, need.parG) - need.onHandG)
+    need.takes = partsOf(need.ref, need.netG, asked.shelf).map(({ line, massG }) => {
+      const inner = needOf(found, itemOf(line), line, asked)
+      inner.grossG += massG
+      for (const use of need.uses) {
+        const share = need.grossG > 0 ? massG / need.netG : 0
+        if (share > 0) inner.uses.push({ ...use, gPerPortion: use.gPerPortion * share })
+      }
+      return { itemId: inner.itemId, massG }
+    })
+  }
+  return { items: order.map((itemId) => found.get(itemId)!).reverse(), faults }
+}
+
+/** What one portion takes of a component when so many are tossed together [g]. */
+export const portionMassG = (component: Component, dish: Dish, batchPortions: number): number =>
+  componentMassG(component, dish.portionRiceG * batchPortions, dish.portionRiceG) / batchPortions
+
+type Like = { name: string; cut: Cut | null; food?: Food; state?: State }
+
+function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: NeedsAsked): ItemNeed {
+  const itemId = itemIdOf(ref)
+  const known = found.get(itemId)
+  if (known) return known
+  const recipe = ref.kind === 'recipe' ? asked.shelf.recipes.get(ref.recipeId) : undefined
+  const row = ref.kind === 'recipe' ? undefined : asked.shelf.ingredients.get(ref.ingredientId)
+  const need: ItemNeed = {
+    itemId,
+    ref,
+    name: recipe?.name ?? (ref.kind === 'ingredient' ? (row?.name ?? like.name) : like.name),
+    food: like.food ?? recipe?.food ?? 'seasoning',
+    state: like.state ?? recipe?.state ?? 'fresh',
+    cut: ref.kind === 'ingredient' ? null : like.cut,
+    grossG: 0,
+    parG: asked.pars.get(itemId) ?? 0,
+    onHandG: asked.onHand
+      .filter((lot) => lot.itemId === itemId && (lot.useByMs === null || lot.useByMs >= asked.usedUntilMs))
+      .reduce((sum, lot) => sum + lot.massG, 0),
+    netG: 0,
+    uses: [],
+    takes: [],
+  }
+  found.set(itemId, need)
+  return need
+}
+
+/** A par of something that no dish asks for today still stands. */
+function addPar(found: Map<string, ItemNeed>, itemId: string, asked: NeedsAsked): void {
+  if (found.has(itemId)) return
+  const [kind, id = ''] = itemId.split(':')
+  if (kind === 'recipe' && asked.shelf.recipes.has(id))
+    needOf(found, { kind, recipeId: id }, { name: id, cut: null }, asked)
+  else if (kind === 'ingredient' && asked.shelf.ingredients.has(id))
+    needOf(found, { kind, ingredientId: id }, { name: id, cut: null }, asked)
+}
+
+type PartLine = Like & { ingredientId?: string; recipeId?: string }
+
+/** What making a mass of an item takes [g]: a sub-recipe by its yield, a cut by what is left after trimming. */
+function partsOf(ref: ItemRef, massG: number, shelf: BookShelf): { line: PartLine; massG: number }[] {
+  if (massG <= 0 || ref.kind === 'ingredient') return []
+  if (ref.kind === 'cut') {
+    const row = shelf.ingredients.get(ref.ingredientId)
+    const line = { name: row?.name ?? ref.ingredientId, cut: null, ingredientId: ref.ingredientId }
+    return [{ line, massG: massG / (row?.ediblePortion ?? 1) }]
+  }
+  const recipe = shelf.recipes.get(ref.recipeId)
+  if (!recipe) return []
+  const share = massG / recipeYieldG(recipe)
+  return recipe.lines.map((line) => ({ line, massG: line.massG * share * boughtPerG(line, shelf) }))
+}
+
+/** What is taken as it is bought is trimmed on the way: so much of it for a gram that goes in. */
+function boughtPerG(line: Recipe['lines'][number], shelf: BookShelf): number {
+  if (line.recipeId !== undefined || line.ingredientId === undefined || itemOf(line).kind === 'cut') return 1
+  return 1 / (shelf.ingredients.get(line.ingredientId)?.ediblePortion ?? 1)
+}
+
+/** Items so that whatever takes another stands before it; what goes round is left out and named. */
+function dependencyOrder(found: Map<string, ItemNeed>, asked: NeedsAsked, faults: Needs['faults']): string[] {
+  const done = new Set<string>()
+  const open = new Set<string>()
+  const order: string[] = []
+  const visit = (ref: ItemRef, like: Like): boolean => {
+    const itemId = itemIdOf(ref)
+    if (done.has(itemId)) return true
+    if (open.has(itemId)) return false
+    open.add(itemId)
+    const recipe = ref.kind === 'recipe' ? asked.shelf.recipes.get(ref.recipeId) : undefined
+    if (ref.kind === 'recipe' && !recipe) faults.push({ itemId, why: 'missing', name: like.name })
+    for (const { line } of partsOf(ref, 1, asked.shelf)) {
+      if (!visit(itemOf(line), line)) faults.push({ itemId, why: 'cycle', name: line.name })
+    }
+    open.delete(itemId)
+    done.add(itemId)
+    needOf(found, ref, like, asked)
+    order.push(itemId)
+    return true
+  }
+  for (const need of [...found.values()]) visit(need.ref, need)
+  return order.reverse()
+}
