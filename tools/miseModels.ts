@@ -5,7 +5,7 @@ import {
   MiseCorrectOutput,
   MiseParseLinesInput,
   MiseParseLinesOutput,
-} from 'contract/miseModels'
+} from 'contract/mise/models'
 import { ROLES } from 'core/book/dish'
 import type { Ingredient } from 'core/book/ingredient'
 import { balanceOf, usualRole, type BalancePart } from 'core/mise/balance/balance'

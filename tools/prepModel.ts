@@ -1,4 +1,4 @@
-import { MisePrepPlanInput, MisePrepPlanOutput } from 'contract/prepModels'
+import { MisePrepPlanInput, MisePrepPlanOutput } from 'contract/mise/prepModels'
 import { planPrep } from 'core/mise/plan/planPrep'
 import type { PlanTask, Span } from 'core/mise/plan/task'
 import type { z } from 'zod'

@@ -44,6 +44,8 @@ export const PROBLEM_CODES = [
   'recipe-cycle',
   'recipe-missing',
   'not-a-recipe',
+  'service-past',
+  'unknown-item',
   'database',
   'internal',
 ] as const

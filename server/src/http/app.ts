@@ -14,6 +14,8 @@ import { probeRoutes } from '../device/probe.route'
 import { ticketRoutes } from '../line/tickets.route'
 import type { LiveFollower } from '../live/follower'
 import { liveRoutes } from '../live/live.route'
+import { miseFileRoutes } from '../mise/files/files.route'
+import { miseRoutes } from '../mise/mise.route'
 import { recordRoutes } from '../record/record.route'
 import { lotRoutes } from '../rice/lots.route'
 import { planRoutes } from '../rice/plan/plan.route'
@@ -85,6 +87,8 @@ export function createApp(services: Services, follower: LiveFollower, log: Logge
   app.route('/api', lotRoutes(services))
   app.route('/api', planRoutes(services))
   app.route('/api', probeRoutes(services))
+  app.route('/api', miseRoutes(services))
+  app.route('/api', miseFileRoutes(services))
   app.route('/api', ticketRoutes(services))
   app.route('/api', runRoutes(services))
   app.route('/api', recordRoutes(services))

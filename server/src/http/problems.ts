@@ -45,6 +45,8 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'recipe-cycle': { status: 422, title: 'The sub-recipe contains itself' },
   'recipe-missing': { status: 422, title: 'A sub-recipe uses something that is not there' },
   'not-a-recipe': { status: 422, title: 'There is no recipe in the file' },
+  'service-past': { status: 409, title: 'The service is over' },
+  'unknown-item': { status: 422, title: 'The book has no such item' },
   database: { status: 503, title: 'The database does not answer' },
   internal: { status: 500, title: 'The server failed' },
 }

@@ -1,5 +1,6 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse, RicePlanDay, Tonight } from 'contract/riceHouse'
+import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { dayAfter, localDay } from 'core/time/localTime'
 import type { Pool } from 'mysql2/promise'
 import { listDishes } from '../book/dishes.sql'
@@ -8,6 +9,8 @@ import { Problem } from '../http/problems'
 import { findKitchen } from '../setup/kitchen.sql'
 import { demandOf, HISTORY_DAYS, recordDemand } from './plan/demandRecord'
 import { findRiceHouse } from './house.sql'
+import { dayRicePlan } from './plan/dayRicePlan'
+import { listOpenLots } from './lots.sql'
 import { findPlan, listAsked, listDemand, listUnfired } from './plan/plan.sql'
 import { forecastServices, leadS, tonightDemands } from './plan/planDay'
 
@@ -49,4 +52,16 @@ export async function tonightOf(pool: Pool, kitchen: Kitchen, house: RiceHouse, 
     nowMs,
   })
   return { demands, leadS: leadS(house, ruleSet) }
+}
+
+/** The rice of a day from what is expected, what is in the house and what tonight still takes; null without a vessel. */
+export async function dayRiceOf(
+  pool: Pool,
+  kitchen: Kitchen,
+  house: RiceHouse,
+  plan: RicePlanDay,
+  nowMs: number,
+): Promise<DayRicePlan | null> {
+  const { demands } = await tonightOf(pool, kitchen, house, nowMs)
+  return dayRicePlan(plan, await listOpenLots(pool, kitchen.id), demands, kitchen, house, nowMs)
 }

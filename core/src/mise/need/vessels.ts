@@ -1,6 +1,6 @@
-import { GASTRONORM_DEPTHS_MM, gastronormML, panFor, type GastronormSize } from '../../measure/gastronorm'
+import { gastronormML, panFor, type GastronormDepth, type GastronormSize } from '../../measure/gastronorm'
 
-export type PanChoice = { size: GastronormSize; depthMm: (typeof GASTRONORM_DEPTHS_MM)[number]; count: number }
+export type PanChoice = { size: GastronormSize; depthMm: GastronormDepth; count: number }
 
 /** Cut food lies loose [g/mL] where nobody weighed it. */
 export const LOOSE_G_PER_ML = 0.55
@@ -11,7 +11,7 @@ const DEEP_MM = 150
 export function pansFor(massG: number, gPerML: number = LOOSE_G_PER_ML): PanChoice | null {
   if (!(massG > 0)) return null
   const volumeML = massG / gPerML
-  const one = panFor(volumeML)
+  const one = panFor(volumeML, [65, 100]) ?? panFor(volumeML, [DEEP_MM])
   if (one) return { size: one.size, depthMm: one.depthMm, count: 1 }
   return { size: LARGEST, depthMm: DEEP_MM, count: Math.ceil(volumeML / gastronormML(LARGEST, DEEP_MM) - 1e-9) }
 }

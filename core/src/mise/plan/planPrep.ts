@@ -79,7 +79,7 @@ export function planPrep(asked: PlanAsked): Plan {
     lowerBoundS: boundS,
     isProven: lastEndS <= boundS + 1e-6,
     infeasible: [...infeasible, ...unplaced],
-    chain: chainOf(shown),
+    chain: chainOf(instance, late, latestS, slackS).map((job) => tasks[job]!.id),
   }
 }
 
@@ -129,8 +129,31 @@ function orderOf(before: PlanAsked['before'], ids: readonly string[]): number[] 
   return ids.map((id) => before.get(id) ?? 0)
 }
 
-/** Tasks with the least slack, in order. */
-function chainOf(tasks: readonly PlannedTask[]): string[] {
-  const least = Math.min(...tasks.map((task) => task.slackS))
-  return tasks.filter((task) => task.slackS < least + 1).map(({ id }) => id)
+/**
+ * The chain that decides, first to last: from the task that ends nearest to the service, back to what ends as it must begin
+ * (what it needs, or what has its people or tools until then), the one with the least slack each time.
+ */
+function chainOf(instance: Instance, late: Placed, latestS: readonly number[], slackS: readonly number[]): number[] {
+  const { durationS, equipmentFor, before } = instance
+  const endS = latestS.map((startS, job) => startS + durationS[job]!)
+  const placed = latestS.flatMap((startS, job) => (Number.isFinite(startS) && endS[job]! <= 0 ? [job] : []))
+  const crewsOf = (job: number) => late.takes[job]!.map(({ crew }) => crew)
+  const meets = <T>(a: readonly T[], b: readonly T[]) => a.some((one) => b.includes(one))
+  const tighter = (a: number, b: number) => slackS[a]! - slackS[b]! || latestS[a]! - latestS[b]! || a - b
+  let here = placed.sort((a, b) => endS[b]! - endS[a]! || tighter(a, b))[0]
+  const chain: number[] = []
+  while (here !== undefined) {
+    const job: number = here
+    chain.unshift(job)
+    const needed = before[job]!.filter((link) => endS[link.job]! + link.minLagS >= latestS[job]! - 1).map(
+      (link) => link.job,
+    )
+    const inTheWay = placed.filter(
+      (other) =>
+        Math.abs(endS[other]! - latestS[job]!) < 1 &&
+        (meets(crewsOf(other), crewsOf(job)) || meets(equipmentFor[other]!, equipmentFor[job]!)),
+    )
+    here = [...needed, ...inTheWay].filter((other) => latestS[other]! < latestS[job]!).sort(tighter)[0]
+  }
+  return chain
 }

@@ -15,7 +15,10 @@ import { inTransaction } from '../pool'
 import { countOpenTickets, hasKitchen, insertKitchen, insertRiceHouse, staleDemoTickets } from './demo.sql'
 import { demoDishes } from './demoDishes'
 import { cookPastBoats } from './history'
+import { findMiseHouse, saveMisePolicy } from '../../mise/house.sql'
 import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
+import { prepDemoMise } from './mise'
+import { DEMO_MISE_POLICY } from './misePolicy'
 import { DEMO_PRICES } from './prices'
 import { DEMO_RECIPES } from './recipes'
 import { bringRiceUpToDate, cookPastRice, DEMO_POLICY, FIRST_DEMO_LOT, setOutRice } from './rice'
@@ -34,6 +37,7 @@ export async function prepareDemo(pool: Pool, nowMs: number, evenings = 2): Prom
   if (!(await hasKitchen(pool, DEMO_KITCHEN_ID)))
     await inTransaction(pool, (connection) => create(connection, nowMs, evenings))
   await inTransaction(pool, (connection) => refresh(connection, nowMs))
+  if (evenings > 0) await prepDemoMise(pool, DEMO_KITCHEN_ID, nowMs)
   return DEMO_KITCHEN_ID
 }
 
@@ -80,6 +84,8 @@ async function refresh(connection: PoolConnection, nowMs: number): Promise<void>
   const { kitchen, house } = await saved(connection)
   if (house.vessels.length === 0)
     await insertRiceHouse(connection, DEMO_KITCHEN_ID, null, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)
+  if ((await findMiseHouse(connection, DEMO_KITCHEN_ID)).version === 0)
+    await saveMisePolicy(connection, DEMO_KITCHEN_ID, 0, DEMO_MISE_POLICY)
   await bringRiceUpToDate(connection, kitchen, await findRiceHouse(connection, DEMO_KITCHEN_ID), nowMs)
   if ((await countOpenTickets(connection, DEMO_KITCHEN_ID)) > 0) return
   const wave = demoWave(nowMs).map((ticket) => ({ ...withIds(NewTicket.parse(ticket)), source: 'demo' as const }))

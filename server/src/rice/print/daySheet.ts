@@ -2,7 +2,7 @@ import type { Kitchen } from 'contract/kitchen'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import { outcome, type LoggedLot } from './coolingLog'
 import { newPdf } from '../../print/fonts'
-import { Sheet } from './sheet'
+import { Sheet } from '../../print/sheet'
 import { kitchenDates } from '../../print/kitchenDates'
 
 const READINGS_A_LINE = 6

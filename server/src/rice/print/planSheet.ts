@@ -5,7 +5,7 @@ import { bulkKgPerL } from 'core/rice/cookMethod'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { newPdf } from '../../print/fonts'
 import { kitchenDates } from '../../print/kitchenDates'
-import { Sheet } from './sheet'
+import { Sheet } from '../../print/sheet'
 
 /** The loads of a day on paper for the prep cook: by the scale and by the kitchen's own measures, with room for weights. */
 export async function planSheet(

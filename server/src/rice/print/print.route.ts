@@ -5,14 +5,14 @@ import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
 import { newRouter, type Services } from '../../http/context'
 import { Problem } from '../../http/problems'
-import { dayRicePlan } from '../plan/dayRicePlan'
 import { foldLot, policyOf } from '../foldLot'
-import { findLot, listLotsBetween, listOpenLots } from '../lots.sql'
-import { planOfDay, riceKitchen, tonightOf } from '../riceKitchen'
+import { findLot, listLotsBetween } from '../lots.sql'
+import { dayRiceOf, planOfDay, riceKitchen } from '../riceKitchen'
 import { unknownLot } from '../takeLotEvents'
 import { coolingLogCsv, loggedLots } from './coolingLog'
 import { coolingDaySheet } from './daySheet'
-import { labelPdf, labelPng, labelText } from './label'
+import { labelPdf, labelPng } from '../../print/labels'
+import { labelText } from './label'
 import { planIcs } from './plan.ics'
 import { planSheet } from './planSheet'
 
@@ -72,8 +72,7 @@ export const printRoutes = ({ pool, kitchenId, now }: Services) => {
   const madePlan = async (day: string) => {
     const { kitchen, house } = await riceKitchen(pool, kitchenId)
     const plan = await planOfDay(pool, kitchen, house, day, now())
-    const { demands } = await tonightOf(pool, kitchen, house, now())
-    const made = dayRicePlan(plan, await listOpenLots(pool, kitchenId), demands, kitchen, house, now())
+    const made = await dayRiceOf(pool, kitchen, house, plan, now())
     if (!made)
       throw new Problem('unknown-place', { detail: 'the kitchen has no vessel for rice: add one in the set-up' })
     return { made, kitchen, house }

@@ -2,7 +2,7 @@ import { ALLERGENS } from 'core/book/ingredient'
 import { VERDICTS } from 'core/mise/correct'
 import { FLAG_CODES } from 'core/mise/line/weighLine'
 import { z } from 'zod'
-import { MeasureSystem } from './measure'
+import { MeasureSystem } from '../measure'
 
 const MAX_PASTE = 1_000_000
 

@@ -1,5 +1,5 @@
 import { rgb, type PDFDocument, type PDFPage } from 'pdf-lib'
-import { printable, type PdfFonts } from '../../print/fonts'
+import { printable, type PdfFonts } from './fonts'
 
 const A4 = { width: 595.28, height: 841.89 } as const
 const MARGIN = 48

@@ -1,5 +1,5 @@
 import { encode } from 'uqr'
-import { textWidth } from '../../print/fonts'
+import { textWidth } from './fonts'
 
 /** A label as marks in millimetres from its top left corner: the same for paper and picture. */
 export type LabelMark =

@@ -1,0 +1,93 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { MiseEvents, PlanId } from 'contract/mise/event'
+import { MiseHouse, PutMisePolicy } from 'contract/mise/house'
+import { DrawPlan, MisePlan, MisePlanList } from 'contract/mise/plan'
+import { MiseStock } from 'contract/mise/stock'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
+import { refuseFuture } from '../http/clockAhead'
+import { editedMeanwhile } from '../http/conflict'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { insertMiseEvent } from './events.sql'
+import { findMiseHouse, saveMisePolicy } from './house.sql'
+import { miseKitchen } from './miseKitchen'
+import { drawMisePlan, misePlans } from './plan/misePlans'
+import { checkPolicy } from './checkPolicy'
+import { stockOf, stockRows } from './stock'
+
+const params = z.object({ id: PlanId })
+
+const getHouse = createRoute({
+  method: 'get',
+  path: '/mise/house',
+  responses: { 200: json(MiseHouse, 'People, tools, places, pars and prep cards') },
+})
+const putHouse = createRoute({
+  method: 'put',
+  path: '/mise/house',
+  request: { body: jsonBody(PutMisePolicy) },
+  responses: { 200: json(MiseHouse, 'Changed, if nobody else did meanwhile') },
+})
+const getPlans = createRoute({
+  method: 'get',
+  path: '/mise/plans',
+  responses: {
+    200: json(MisePlanList, 'Services to come, up to four days, with their plans and all that was said of them'),
+  },
+})
+const postPlan = createRoute({
+  method: 'post',
+  path: '/mise/plans/{id}',
+  request: { params, body: jsonBody(DrawPlan) },
+  responses: { 200: json(MisePlan, 'Drawn from forecast, book and stock, if nobody else did meanwhile') },
+})
+const getStock = createRoute({
+  method: 'get',
+  path: '/mise/stock',
+  responses: { 200: json(MiseStock, 'What should be there, in walking order') },
+})
+const postEvents = createRoute({
+  method: 'post',
+  path: '/mise/events',
+  request: { body: jsonBody(MiseEvents) },
+  responses: { 200: json(z.strictObject({ taken: z.int() }), 'Each id is taken once, in any order') },
+})
+
+export const miseRoutes = ({ pool, kitchenId, now, changed }: Services) =>
+  newRouter()
+    .openapi(getHouse, async (c) => c.json(await findMiseHouse(pool, kitchenId), 200))
+    .openapi(putHouse, async (c) => {
+      const { version, policy } = c.req.valid('json')
+      checkPolicy(policy, await miseKitchen(pool, kitchenId))
+      await inTransaction(pool, async (connection) => {
+        if (!(await saveMisePolicy(connection, kitchenId, version, policy))) throw editedMeanwhile()
+        await announce(connection, kitchenId, now(), [{ topic: 'mise', key: '' }])
+      })
+      changed()
+      return c.json(await findMiseHouse(pool, kitchenId), 200)
+    })
+    .openapi(getPlans, async (c) =>
+      c.json({ plans: await misePlans(pool, await miseKitchen(pool, kitchenId), now()) }, 200),
+    )
+    .openapi(postPlan, async (c) => {
+      const { id } = c.req.valid('param')
+      const drawn = await drawMisePlan(pool, kitchenId, id, c.req.valid('json').version, now())
+      changed()
+      return c.json(drawn, 200)
+    })
+    .openapi(getStock, async (c) => {
+      const from = await miseKitchen(pool, kitchenId)
+      return c.json(stockRows(from, await stockOf(pool, from, now()), now()), 200)
+    })
+    .openapi(postEvents, async (c) => {
+      const { events } = c.req.valid('json')
+      events.forEach((event) => refuseFuture(event.atMs, now()))
+      const taken = await inTransaction(pool, async (connection) => {
+        let count = 0
+        for (const event of events) if (await insertMiseEvent(connection, kitchenId, event, now())) count += 1
+        if (count > 0) await announce(connection, kitchenId, now(), [{ topic: 'mise', key: events[0]?.day ?? '' }])
+        return count
+      })
+      changed()
+      return c.json({ taken }, 200)
+    })

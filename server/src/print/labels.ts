@@ -1,0 +1,72 @@
+import { Resvg } from '@resvg/resvg-js'
+import { rgb, type PDFPage } from 'pdf-lib'
+import { newPdf, printable, textPath, type PdfFonts } from './fonts'
+import { LABEL_MM, labelMarks, type LabelMark, type LabelText } from './labelDrawing'
+
+const POINTS_PER_MM = 72 / 25.4
+const DOTS_PER_MM = 12
+const A4_MM = { width: 210, height: 297 } as const
+const A4_COLUMNS = 3
+const A4_ROWS = 7
+/** What one sheet takes. */
+export const A4_LABELS = A4_COLUMNS * A4_ROWS
+const INK = rgb(0, 0, 0)
+
+/** The label as a picture, 12 dots a millimetre. */
+export function labelPng(text: LabelText): Buffer {
+  const marks = labelMarks(text).map((mark) =>
+    mark.kind === 'text'
+      ? textPath(mark.text, mark.bold, mark.xMm, mark.baselineMm, mark.sizeMm)
+      : `<rect x="${mark.xMm}" y="${mark.yMm}" width="${mark.widthMm}" height="${mark.heightMm}"/>`,
+  )
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${LABEL_MM.width} ${LABEL_MM.height}" shape-rendering="crispEdges"><rect width="100%" height="100%" fill="#fff"/>${marks.join('')}</svg>`
+  return new Resvg(svg, { fitTo: { mode: 'width', value: LABEL_MM.width * DOTS_PER_MM } }).render().asPng()
+}
+
+/** Labels as PDF: one a page of its own size, or a sheet of A4 with as many as asked for. */
+export async function labelPdf(text: LabelText, size: '60x40' | 'a4', copies: number): Promise<Uint8Array> {
+  const { pdf, fonts } = await newPdf(`${text.name} label`)
+  const marks = labelMarks(text)
+  if (size === '60x40') {
+    for (let i = 0; i < copies; i += 1) {
+      const page = pdf.addPage([LABEL_MM.width * POINTS_PER_MM, LABEL_MM.height * POINTS_PER_MM])
+      draw(page, fonts, marks, 0, 0)
+    }
+    return pdf.save()
+  }
+  const leftMm = (A4_MM.width - A4_COLUMNS * LABEL_MM.width) / 2
+  const topMm = (A4_MM.height - A4_ROWS * LABEL_MM.height) / 2
+  for (let i = 0; i < copies; i += 1) {
+    const place = i % A4_LABELS
+    if (place === 0) pdf.addPage([A4_MM.width * POINTS_PER_MM, A4_MM.height * POINTS_PER_MM])
+    const column = place % A4_COLUMNS
+    const row = Math.floor(place / A4_COLUMNS)
+    const page = pdf.getPages().at(-1)!
+    draw(page, fonts, marks, leftMm + column * LABEL_MM.width, topMm + row * LABEL_MM.height)
+  }
+  return pdf.save()
+}
+
+function draw(page: PDFPage, fonts: PdfFonts, marks: readonly LabelMark[], leftMm: number, topMm: number): void {
+  const x = (mm: number) => (leftMm + mm) * POINTS_PER_MM
+  const y = (mm: number) => page.getHeight() - (topMm + mm) * POINTS_PER_MM
+  for (const mark of marks) {
+    if (mark.kind === 'text') {
+      page.drawText(printable(mark.text), {
+        x: x(mark.xMm),
+        y: y(mark.baselineMm),
+        size: mark.sizeMm * POINTS_PER_MM,
+        font: mark.bold ? fonts.bold : fonts.regular,
+        color: INK,
+      })
+    } else {
+      page.drawRectangle({
+        x: x(mark.xMm),
+        y: y(mark.yMm + mark.heightMm),
+        width: mark.widthMm * POINTS_PER_MM,
+        height: mark.heightMm * POINTS_PER_MM,
+        color: INK,
+      })
+    }
+  }
+}
