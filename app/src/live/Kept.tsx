@@ -33,6 +33,7 @@ const TOPIC = {
   lot: 'rice',
   lotEvents: 'rice',
   tasting: 'book',
+  miseEvents: 'mise',
 } as const satisfies Record<Parcel['kind'], string>
 
 const persister = createAsyncStoragePersister({
@@ -53,7 +54,7 @@ export function Kept({ children }: { children: ReactNode }) {
   return (
     <PersistQueryClientProvider
       client={client}
-      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '3', dehydrateOptions: { shouldDehydrateQuery } }}
+      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '4', dehydrateOptions: { shouldDehydrateQuery } }}
     >
       <Sender />
       {children}

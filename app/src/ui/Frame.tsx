@@ -16,6 +16,7 @@ import { useIsWide } from './useIsWide'
 /** Where one can go; the five words of the work in their order, then the rest. */
 const PLACES = [
   { stage: 'rice', href: '/rice', bead: 0 },
+  { stage: 'mise', href: '/mise', bead: 1 },
   { stage: 'wok', href: '/wok', bead: 2 },
   { stage: 'line', href: '/line', bead: 3 },
   { stage: 'record', href: '/record', bead: 4 },

@@ -19,6 +19,7 @@ const NO_VALUES = {
   aheadS: '',
   columns: '',
   name: '',
+  item: '',
   list: '',
   path: '',
   lines: '',

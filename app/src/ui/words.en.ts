@@ -89,6 +89,8 @@ export const ui = {
       'recipe-cycle': 'It would contain itself: {{path}}. Take one of them out.',
       'recipe-missing': '{{path}} uses {{name}}, which is not there. Choose another.',
       'not-a-recipe': 'There is no recipe in that file. It must be JSON-LD with a Recipe of schema.org.',
+      'service-past': 'That service is over, or further off than four days. Choose the next one.',
+      'unknown-item': '{{item}} is not in the book. Choose a sub-recipe, an ingredient or a cut of one.',
       'id-taken': 'That was sent before as something else. Enter it again.',
       database: 'The kitchen’s database does not answer. Nothing is lost; try again in a moment.',
       internal: 'The server failed. Nothing was saved; try again.',

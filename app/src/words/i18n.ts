@@ -3,6 +3,7 @@ import { initReactI18next, useTranslation } from 'react-i18next'
 import { book } from '../book/words.en'
 import { currentSettings } from '../device/settings'
 import { line } from '../line/words.en'
+import { mise } from '../mise/words.en'
 import { record } from '../record/words.en'
 import { rice } from '../rice/words.en'
 import { setup } from '../setup/words.en'
@@ -10,7 +11,7 @@ import { ui } from '../ui/words.en'
 import { wok } from '../wok/words.en'
 import { pseudo } from './pseudo'
 
-const en = { ui, rice, line, wok, record, book, setup }
+const en = { ui, rice, mise, line, wok, record, book, setup }
 export type Catalogue = keyof typeof en
 
 declare module 'i18next' {

@@ -1,5 +1,6 @@
 import { book } from '../book/words.en'
 import { line } from '../line/words.en'
+import { mise } from '../mise/words.en'
 import { record } from '../record/words.en'
 import { rice } from '../rice/words.en'
 import { setup } from '../setup/words.en'
@@ -65,7 +66,7 @@ test('no sentence is left empty, and every plural has both its forms', () => {
           : null
       return pair !== null && !(pair in words) ? [here] : []
     })
-  expect(walk({ ui, rice, line, wok, record, book, setup }, '').filter((path) => path !== '.setup.seedUnit')).toEqual(
-    [],
-  )
+  expect(
+    walk({ ui, rice, mise, line, wok, record, book, setup }, '').filter((path) => path !== '.setup.seedUnit'),
+  ).toEqual([])
 })

@@ -52,6 +52,7 @@ export const PlanItem = z.strictObject({
   parG: z.number(),
   onHandG: z.number(),
   netG: z.number(),
+  isServed: z.boolean(),
   uses: z.array(
     z.strictObject({ dishId: z.string(), componentId: z.string(), gPerPortion: z.number(), portions: z.number() }),
   ),

@@ -27,7 +27,7 @@ export type DayState = {
   delivered: { itemId: string; orderedG: number | null; massG: number; atMs: number }[]
 }
 
-export type DrawnItem = Pick<ItemNeed, 'itemId' | 'name' | 'grossG' | 'onHandG' | 'netG' | 'uses'>
+export type DrawnItem = Pick<ItemNeed, 'itemId' | 'name' | 'grossG' | 'onHandG' | 'netG' | 'uses' | 'isServed'>
 export type DrawnDay = { tasks: readonly PrepTask[]; items: readonly DrawnItem[] }
 
 /** The day as it stands: the tasks as drawn, and all that was said since. Events of tasks that were drawn away say nothing. */

@@ -46,10 +46,11 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
   const toS = (ms: number) => Math.round((ms - serviceMs) / 1000)
   const toMs = (atS: number) => serviceMs + atS * 1000
   const nowS = toS(nowMs)
-  const tasks = day.tasks.map((task) => planTaskOf(task, toS, nowS))
+  const people = peopleOf(asked, toS)
+  const tasks = day.tasks.map((task) => planTaskOf(withHandsHere(task, people, toS), toS, nowS))
   const plan = planPrep({
     tasks,
-    people: peopleOf(asked, toS),
+    people,
     equipment: equipmentOf(asked, toS),
     nowS,
     aheadS: asked.aheadS,
@@ -118,6 +119,16 @@ function planTaskOf(task: TaskState, toS: (ms: number) => number, nowS: number):
   const startS = toS(task.beganMs)
   const endS = task.endedMs === null ? Math.max(startS + durationS, nowS + OVER_S) : toS(task.endedMs)
   return { ...common, fixed: { startS, endS, who: task.status === 'done' ? [] : task.who } }
+}
+
+/** The rails are set by whoever is here then: one less is one less, not a plan that fails. */
+function withHandsHere(task: TaskState, people: readonly PlanPerson[], toS: (ms: number) => number): TaskState {
+  if (task.kind !== 'rails' || task.dueMs === null) return task
+  const dueS = toS(task.dueMs)
+  const here = people.filter(({ hours = [] }) =>
+    hours.some((span) => span.fromS <= dueS - task.durationS && span.toS >= dueS),
+  )
+  return { ...task, hands: Math.max(1, Math.min(task.hands, here.length)) }
 }
 
 const LEAST_SHARE = 0.2

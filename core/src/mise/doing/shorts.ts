@@ -19,9 +19,10 @@ export type Short = ItemOutlook & {
 
 const SLIP_FRACTION = 0.01
 
-/** For each item, what there will be once every task is done as it stands, and what that is short of what dishes ask. */
+/** For each item that dishes take, what there will be once every task is done as it stands, and what that is short of what dishes ask. */
 export function outlookOf(drawn: readonly DrawnItem[], day: DayState): ItemOutlook[] {
-  return drawn.map(({ itemId, name, grossG, onHandG, netG, uses }) => {
+  const served = drawn.filter((item) => item.isServed)
+  return served.map(({ itemId, name, grossG, onHandG, netG, uses }) => {
     const makers = day.tasks.filter((task) => task.gives?.itemId === itemId)
     const came = day.delivered.filter((one) => one.itemId === itemId)
     const isBought = itemId.startsWith('ingredient:')

@@ -1,5 +1,7 @@
-import type { Component, Cut, Dish, Food, State } from '../../book/dish'
+import { ROLES, STATES, type Component, type Cut, type Dish, type Food, type State } from '../../book/dish'
+import type { Ingredient } from '../../book/ingredient'
 import type { Recipe } from '../../book/recipe'
+import { foodOf } from '../../book/resolve'
 import { componentMassG } from '../../book/scale'
 import { recipeYieldG, type BookShelf } from '../explode'
 import { itemIdOf, itemOf, type ItemRef } from './item'
@@ -34,6 +36,8 @@ export type ItemNeed = {
   /** What is to be made or bought: gross or par, whichever is more, less what is on hand. */
   netG: number
   uses: ItemUse[]
+  /** A dish takes it as it is; else it only goes into something else. */
+  isServed: boolean
   /** What making the net amount takes of other items [g]. */
   takes: { itemId: string; massG: number }[]
 }
@@ -60,6 +64,7 @@ export function netNeeds(asked: NeedsAsked): Needs {
       const gPerPortion = portionMassG(component, dish, asked.batchPortions)
       const need = needOf(found, itemOf(component), component, asked)
       need.grossG += gPerPortion * portions
+      need.isServed = true
       need.uses.push({ dishId: dish.id, componentId: component.id, gPerPortion, portions })
     }
   }
@@ -85,6 +90,12 @@ export function netNeeds(asked: NeedsAsked): Needs {
 export const portionMassG = (component: Component, dish: Dish, batchPortions: number): number =>
   componentMassG(component, dish.portionRiceG * batchPortions, dish.portionRiceG) / batchPortions
 
+/** What an ingredient is where no dish says it: by its role in the table. */
+function foodOfRow(row: Ingredient): Food {
+  const role = ROLES.find((one) => one === row.role.split(':')[0])
+  return role ? foodOf(role, row) : 'seasoning'
+}
+
 type Like = { name: string; cut: Cut | null; food?: Food; state?: State }
 
 function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: NeedsAsked): ItemNeed {
@@ -97,8 +108,8 @@ function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: N
     itemId,
     ref,
     name: recipe?.name ?? (ref.kind === 'ingredient' ? (row?.name ?? like.name) : like.name),
-    food: like.food ?? recipe?.food ?? 'seasoning',
-    state: like.state ?? recipe?.state ?? 'fresh',
+    food: like.food ?? recipe?.food ?? (row ? foodOfRow(row) : 'seasoning'),
+    state: like.state ?? recipe?.state ?? STATES.find((one) => one === row?.state) ?? 'fresh',
     cut: ref.kind === 'ingredient' ? null : like.cut,
     grossG: 0,
     parG: asked.pars.get(itemId) ?? 0,
@@ -107,6 +118,7 @@ function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: N
       .reduce((sum, lot) => sum + lot.massG, 0),
     netG: 0,
     uses: [],
+    isServed: false,
     takes: [],
   }
   found.set(itemId, need)

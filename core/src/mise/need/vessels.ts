@@ -16,33 +16,47 @@ export function pansFor(massG: number, gPerML: number = LOOSE_G_PER_ML): PanChoi
   return { size: LARGEST, depthMm: DEEP_MM, count: Math.ceil(volumeML / gastronormML(LARGEST, DEEP_MM) - 1e-9) }
 }
 
-/** Width of the rail that a pan takes, in twelfths of a full one [1/12]. Source: EN 631-1 (from memory). */
-export const RAIL_TWELFTHS: Readonly<Record<GastronormSize, number>> = {
-  '1/1': 12,
-  '1/2': 6,
-  '1/3': 4,
-  '1/4': 3,
-  '1/6': 2,
-  '1/9': 4 / 3,
+/** How a pan lies in a rail as long as a full one and as wide as it is long across [mm]. Source: EN 631-1 (from memory). */
+const LIES_MM: Readonly<Record<GastronormSize, { alongMm: number; acrossMm: number }>> = {
+  '1/1': { alongMm: 530, acrossMm: 325 },
+  '1/2': { alongMm: 265, acrossMm: 325 },
+  '1/3': { alongMm: 176, acrossMm: 325 },
+  '1/4': { alongMm: 265, acrossMm: 162 },
+  '1/6': { alongMm: 176, acrossMm: 162 },
+  '1/9': { alongMm: 176, acrossMm: 108 },
 }
+export const RAIL_MM = { alongMm: 530, acrossMm: 325 } as const
+const SLIP_MM = 2
 
 export type RailPan = { itemId: string; size: GastronormSize }
+export type RailSpot<T> = { pan: T; xMm: number; yMm: number; alongMm: number; acrossMm: number }
+
 /**
- * Pans into rails of one full pan each, first-fit decreasing: the widest first, each into the first rail with room. Never more
- * than 11/9 of the fewest rails and one (Johnson 1973, from memory). What fits no rail needs one more.
+ * Pans into rails of one full pan each, first-fit decreasing: the largest first; each below one as long as itself where
+ * there is room across, else beside the last, else in a new rail. Nothing overlaps, nothing leaves its rail.
  */
-export function packRails<T extends RailPan>(pans: readonly T[], twelfths = 12): T[][] {
-  const rails: { leftTwelfths: number; pans: T[] }[] = []
-  const widest = [...pans].sort(
-    (a, b) => RAIL_TWELFTHS[b.size] - RAIL_TWELFTHS[a.size] || (a.itemId < b.itemId ? -1 : 1),
-  )
-  for (const pan of widest) {
-    const width = RAIL_TWELFTHS[pan.size]
-    const rail = rails.find((one) => one.leftTwelfths >= width - 1e-9)
-    if (rail) {
-      rail.pans.push(pan)
-      rail.leftTwelfths -= width
-    } else rails.push({ leftTwelfths: twelfths - width, pans: [pan] })
+export function packRails<T extends RailPan>(pans: readonly T[]): RailSpot<T>[][] {
+  const areaOf = ({ size }: T) => LIES_MM[size].alongMm * LIES_MM[size].acrossMm
+  const rails: { usedMm: number; columns: { xMm: number; alongMm: number; usedMm: number }[]; spots: RailSpot<T>[] }[] =
+    []
+  for (const pan of [...pans].sort((a, b) => areaOf(b) - areaOf(a) || (a.itemId < b.itemId ? -1 : 1))) {
+    const { alongMm, acrossMm } = LIES_MM[pan.size]
+    const room = (column: { alongMm: number; usedMm: number }) =>
+      column.alongMm === alongMm && column.usedMm + acrossMm <= RAIL_MM.acrossMm + SLIP_MM
+    let rail = rails.find((one) => one.columns.some(room))
+    let column = rail?.columns.find(room)
+    if (!rail || !column) {
+      rail = rails.find((one) => one.usedMm + alongMm <= RAIL_MM.alongMm + SLIP_MM)
+      if (!rail) {
+        rail = { usedMm: 0, columns: [], spots: [] }
+        rails.push(rail)
+      }
+      column = { xMm: rail.usedMm, alongMm, usedMm: 0 }
+      rail.columns.push(column)
+      rail.usedMm += alongMm
+    }
+    rail.spots.push({ pan, xMm: column.xMm, yMm: column.usedMm, alongMm, acrossMm })
+    column.usedMm += acrossMm
   }
-  return rails.map((rail) => rail.pans)
+  return rails.map((rail) => rail.spots)
 }

@@ -57,6 +57,9 @@ export type Readiness = {
   /** Portions served in order until the first thing fails, all done as planned. */
   holdsPortions: number
   untilMs: number | null
+  /** The same with what stands ready now. */
+  nowPortions: number
+  nowMs: number | null
   /** What fails first, and which dishes then. */
   firstOut: Stave | null
   staves: Stave[]
@@ -81,6 +84,11 @@ export function readinessOf(asked: ReadyAsked): Readiness {
   const failing = staves.filter((stave) => stave.untilMs !== null && stave.kind !== 'rules')
   failing.sort((a, b) => a.untilMs! - b.untilMs! || b.shortPortions - a.shortPortions)
   const firstOut = failing[0] ?? null
+  const nowMs = staves.reduce<number | null>(
+    (least, { kind, nowMs: ownMs }) =>
+      ownMs === null || kind === 'rules' ? least : Math.min(least ?? Infinity, ownMs),
+    null,
+  )
   const open = staves.filter((stave) => stave.state !== 'ready')
   const dueMs = ({ fix }: Stave) => fix?.doByMs ?? Infinity
   open.sort((a, b) => Number(b.state === 'short') - Number(a.state === 'short') || dueMs(a) - dueMs(b))
@@ -88,6 +96,8 @@ export function readinessOf(asked: ReadyAsked): Readiness {
     portions: all,
     holdsPortions: portionsBefore(boats, firstOut?.untilMs ?? null),
     untilMs: firstOut?.untilMs ?? null,
+    nowPortions: portionsBefore(boats, nowMs),
+    nowMs,
     firstOut,
     staves,
     open,

@@ -25,6 +25,7 @@ const step = (
 /** How the sample kitchen does its mise, made up by us: who preps when, tools, the walk, pars, and cards of its own. */
 export const DEMO_MISE_POLICY: MisePolicy = {
   ...DEFAULT_MISE_POLICY,
+  aheadMin: 90,
   people: [
     { staffId: 'ifeoma', skills: ['shellfish', 'raw'], shifts: [shift(9 * H, 17 * H)] },
     { staffId: 'tam', skills: [], shifts: [shift(12 * H, 22 * H)] },

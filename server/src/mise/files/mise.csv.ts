@@ -7,6 +7,10 @@ import { csvText as text } from '../../http/csv'
 const iso = (ms: number | null) => (ms === null ? '' : new Date(ms).toISOString())
 const grams = (massG: number) => Math.round(massG * 10) / 10
 
+const gramsOr = (massG: number | null) => (massG === null ? '' : grams(massG))
+const gapOf = ({ lastCount }: StockRow) =>
+  lastCount === null || lastCount.expectedG === null ? null : lastCount.massG - lastCount.expectedG
+
 /** The stock-take as CSV (RFC 4180): in walking order, what should be there against what was found last, use-by of the oldest. */
 export const countCsv = (rows: readonly StockRow[], placeName: (id: string | null) => string): string =>
   stringify(
@@ -17,8 +21,8 @@ export const countCsv = (rows: readonly StockRow[], placeName: (id: string | nul
       row.form,
       grams(stockG(row)),
       row.lastCount === null ? '' : grams(row.lastCount.massG),
-      row.lastCount?.expectedG == null ? '' : grams(row.lastCount.expectedG),
-      row.lastCount?.expectedG == null ? '' : grams(row.lastCount.massG - row.lastCount.expectedG),
+      gramsOr(row.lastCount?.expectedG ?? null),
+      gramsOr(gapOf(row)),
       iso(row.lastCount?.atMs ?? null),
       grams(row.wastedG),
       iso(row.lots[0]?.useByMs ?? null),

@@ -76,7 +76,7 @@ export function drawPlan(asked: DrawAsked): DrawnPlan {
     portions,
     boats: boatsOf(service, portions, sitting.day, kitchen.timeZone),
     tasks: named([...ofRice, ...tasks], asked),
-    items: needs.items.map(({ itemId, name, food, state, grossG, parG, onHandG, netG, uses }) => ({
+    items: needs.items.map(({ itemId, name, food, state, grossG, parG, onHandG, netG, isServed, uses }) => ({
       itemId,
       name,
       food,
@@ -85,6 +85,7 @@ export function drawPlan(asked: DrawAsked): DrawnPlan {
       parG,
       onHandG,
       netG,
+      isServed,
       uses,
     })),
     buy: buyList(needs.items, shelf, (id) => priceOn(shelf.rows.find((row) => row.id === id)?.prices ?? [], today)),

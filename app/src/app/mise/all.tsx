@@ -1,0 +1,1 @@
+export { AllScreen as default } from '../../mise/doing/AllScreen'

@@ -1,0 +1,1 @@
+export { MiseScreen as default } from '../../mise/doing/MiseScreen'

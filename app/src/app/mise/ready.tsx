@@ -1,0 +1,1 @@
+export { ReadyScreen as default } from '../../mise/ready/ReadyScreen'

@@ -1,0 +1,1 @@
+export { ServicesScreen as default } from '../../mise/services/ServicesScreen'

@@ -1,0 +1,134 @@
+import type { StockRow } from 'contract/mise/stock'
+import { stockG } from 'core/mise/stock/foldStock'
+import { useCallback, useMemo, useState } from 'react'
+import { View } from 'react-native'
+import { download } from '../../device/download'
+import { useNowMs } from '../../device/clock'
+import { useKitchen } from '../../setup/useKitchen'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Frame } from '../../ui/Frame'
+import { Loading, Problem } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { toast } from '../../ui/Toast'
+import { capital, formatMassG } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { Heading, MisePage } from '../MisePage'
+import { sayOfMise, undoMise, useMiseHouse, useStock } from '../useMise'
+import { CountRow } from './CountRow'
+import { CountSheet } from './CountSheet'
+import { byPlace, isCounted, SHOWS, shownRows, type Show } from './countRows'
+
+const MINUTE_MS = 60_000
+
+/** The walk along the shelves: what should be there, a tap where it is so, a number where it is not. */
+export function CountScreen() {
+  const t = useWords('mise')
+  const { rows, data, error, refetch } = useStock()
+  const house = useMiseHouse().data
+  const kitchen = useKitchen().data
+  const nowMs = useNowMs(MINUTE_MS)
+  const [show, setShow] = useState<Show>('all')
+  const [openId, setOpenId] = useState<string | null>(null)
+  const count = useCallback(
+    (row: StockRow, massG: number) => {
+      const expectedG = Math.round(stockG(row) * 10) / 10
+      const ids = sayOfMise('stock', { kind: 'counted', itemId: row.itemId, placeId: row.placeId, massG, expectedG })
+      toast(t('count.counted', { name: row.name, mass: formatMassG(massG) }), () => undoMise('stock', ids))
+    },
+    [t],
+  )
+  const places = house?.policy.places
+  const groups = useMemo(() => byPlace(shownRows(rows, show, nowMs), places ?? []), [rows, show, nowMs, places])
+  if (!data || !house || !kitchen) {
+    return (
+      <Frame stage="mise">
+        {error ? <Problem error={error} onRetry={() => void refetch()} /> : <Loading what={t('loading')} />}
+      </Frame>
+    )
+  }
+  const open = rows.find((row) => row.itemId === openId)
+  const done = rows.filter((row) => isCounted(row, nowMs)).length
+  const nextRow = groups.flatMap((group) => group.rows).find((row) => !isCounted(row, nowMs))
+  return (
+    <MisePage part="count" bar={nextRow && <NextRow row={nextRow} onRight={count} onOpen={setOpenId} />}>
+      <Text role="heading" aria-level={1} size="step" weight="bold">
+        {t('count.how')}
+      </Text>
+      <View className="flex-row flex-wrap items-center justify-between">
+        <Text tone="ash">{t('count.progress', { done, all: rows.length })}</Text>
+        <View role="radiogroup" aria-label={t('count.filter')} className="-ml-3 flex-row">
+          {SHOWS.map((one) => (
+            <Choice
+              key={one}
+              role="radio"
+              label={t(`count.show.${one}`)}
+              isChosen={one === show}
+              onChoose={() => setShow(one)}
+            />
+          ))}
+        </View>
+      </View>
+      {groups.map((group) => (
+        <View key={group.id} role="group" aria-label={group.name ?? t('count.nowhere')}>
+          <Heading>{group.name ?? t('count.nowhere')}</Heading>
+          <View role="list">
+            {group.rows.map((row) => (
+              <CountRow
+                key={row.itemId}
+                row={row}
+                isCounted={isCounted(row, nowMs)}
+                onRight={count}
+                onOpen={setOpenId}
+              />
+            ))}
+          </View>
+        </View>
+      ))}
+      <Button
+        className="mt-4"
+        label={t('count.csv')}
+        onPress={() => download('/api/mise/count.csv', 'okazu-count.csv')}
+      />
+      {open && (
+        <CountSheet key={open.itemId} row={open} kitchen={kitchen} onCount={count} onClose={() => setOpenId(null)} />
+      )}
+    </MisePage>
+  )
+}
+
+/** One hand along the shelf: the next line is under the thumb, right as it is or with another number. */
+function NextRow({
+  row,
+  onRight,
+  onOpen,
+}: {
+  row: StockRow
+  onRight: (row: StockRow, massG: number) => void
+  onOpen: (itemId: string) => void
+}) {
+  const t = useWords('mise')
+  const thereG = Math.round(stockG(row) * 10) / 10
+  const name = `${capital(row.name)} ${row.form}`.trim()
+  return (
+    <View className="flex-row gap-2.5">
+      <Button
+        isTall
+        kind="main"
+        size="step"
+        label={name}
+        detail={t('count.rightHere', { mass: formatMassG(thereG) })}
+        className="min-w-0 flex-1"
+        onPress={() => onRight(row, thereG)}
+      />
+      <Button
+        isTall
+        size="body"
+        label={t('count.other')}
+        accessibleName={`${t('count.next')}, ${t('count.otherName', { name })}`}
+        className="w-[76px]"
+        onPress={() => onOpen(row.itemId)}
+      />
+    </View>
+  )
+}

@@ -1,0 +1,168 @@
+import type { Kitchen } from 'contract/kitchen'
+import type { StockRow } from 'contract/mise/stock'
+import { countGap } from 'core/mise/stock/expected'
+import { stockG } from 'core/mise/stock/foldStock'
+import { readStockAmount } from 'core/mise/stock/readStockAmount'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Button } from '../../ui/Button'
+import { Dial } from '../../ui/Dial'
+import { Field } from '../../ui/Field'
+import { Notice } from '../../ui/Notice'
+import { Sheet } from '../../ui/Sheet'
+import { Text } from '../../ui/Text'
+import { capital, formatMassG, formatTime } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { Lots } from './Lots'
+import { Delivery } from './Delivery'
+import { Waste } from './Waste'
+
+type Props = { row: StockRow; kitchen: Kitchen; onCount: (row: StockRow, massG: number) => void; onClose: () => void }
+type Part = 'count' | 'waste' | 'deliver'
+
+/** One item: how much was found, its lots, what is thrown away, what came. */
+export function CountSheet({ row, kitchen, onCount, onClose }: Props) {
+  const t = useWords('mise')
+  const [part, setPart] = useState<Part>('count')
+  const name = `${capital(row.name)} ${row.form}`.trim()
+  const title = {
+    count: t('count.sheet', { name }),
+    waste: t('count.wasteOf', { name }),
+    deliver: t('count.delivery', { name }),
+  }
+  return (
+    <Sheet title={title[part]} isOpen onClose={onClose}>
+      <View className="gap-2.5">
+        {part === 'count' && (
+          <>
+            <Twice row={row} kitchen={kitchen} onCount={onCount} onClose={onClose} />
+            <Found row={row} kitchen={kitchen} onCount={onCount} onClose={onClose} />
+            <Lots row={row} kitchen={kitchen} />
+            <View className="flex-row gap-2.5">
+              <Button label={t('count.waste')} size="body" className="flex-1" onPress={() => setPart('waste')} />
+              <Button label={t('count.deliver')} size="body" className="flex-1" onPress={() => setPart('deliver')} />
+            </View>
+          </>
+        )}
+        {part === 'waste' && <Waste row={row} onClose={onClose} />}
+        {part === 'deliver' && <Delivery row={row} onClose={onClose} />}
+      </View>
+    </Sheet>
+  )
+}
+
+/** Two devices counted it within the hour and disagree: both are shown, one is kept. */
+function Twice({ row, kitchen, onCount, onClose }: Props) {
+  const t = useWords('mise')
+  const { lastCount, otherCount } = row
+  if (!lastCount || !otherCount) return null
+  const keep = (massG: number) => {
+    onCount(row, massG)
+    onClose()
+  }
+  return (
+    <Notice kind="conflict" title={t('count.twice')}>
+      <View className="gap-2">
+        <Text tone="inverse" stretch="slim">
+          {t('count.twiceDetail', {
+            mass: formatMassG(otherCount.massG),
+            time: formatTime(otherCount.atMs, kitchen.timeZone),
+            now: formatMassG(lastCount.massG),
+          })}
+        </Text>
+        <View className="flex-row gap-2">
+          {[otherCount, lastCount].map((one) => (
+            <Button
+              key={one.eventId}
+              kind="inverse"
+              size="body"
+              label={t('count.keepThis', { mass: formatMassG(one.massG) })}
+              className="flex-1"
+              onPress={() => keep(one.massG)}
+            />
+          ))}
+        </View>
+      </View>
+    </Notice>
+  )
+}
+
+const ROUNDS = [1, 5, 10, 50, 100, 500] as const
+const STEPS = 60
+const MOST_G = 1_000_000
+
+function Found({ row, kitchen, onCount, onClose }: Props) {
+  const t = useWords('mise')
+  const expectedG = Math.round(stockG(row))
+  const [massG, setMassG] = useState(expectedG)
+  const [typed, setTyped] = useState('')
+  const step = ROUNDS.find((one) => one * STEPS >= Math.max(expectedG, 60)) ?? 1000
+  const read = typed.trim() === '' ? null : readStockAmount(typed, row, kitchen.tools.system)
+  const foundG = read === null ? massG : read.kind === 'grams' ? Math.round(read.massG * 10) / 10 : null
+  const fault = read !== null && read.kind !== 'grams' ? t(`count.${read.kind}`) : undefined
+  const gap = foundG === null ? null : countGap(expectedG, foundG)
+  const keep = () => {
+    if (foundG === null) return
+    onCount(row, foundG)
+    onClose()
+  }
+  return (
+    <>
+      <Dial
+        name={t('count.sheet', { name: row.name })}
+        value={massG}
+        least={0}
+        most={MOST_G}
+        step={step}
+        unit={t('count.grams')}
+        lessLabel={`−${step} ${t('count.grams')}`}
+        moreLabel={`+${step} ${t('count.grams')}`}
+        onChange={(value) => {
+          setTyped('')
+          setMassG(value)
+        }}
+      />
+      {row.packG !== null && <Packs row={row} packG={row.packG} onPick={setMassG} />}
+      <Field label={t('count.typed')} value={typed} onChange={setTyped} fault={fault} inputMode="text" maxLength={40} />
+      {gap?.isLarge && (
+        <Text weight="semi">
+          {t('count.large', {
+            gap: t(gap.gapG < 0 ? 'count.gapLess' : 'count.gapMore', { mass: formatMassG(Math.abs(gap.gapG)) }),
+          })}
+        </Text>
+      )}
+      <Button
+        isTall
+        kind="main"
+        label={t('count.keep', { mass: foundG === null ? '…' : formatMassG(foundG) })}
+        detail={t('count.expected', { mass: formatMassG(expectedG) })}
+        disabledBecause={foundG === null ? t('count.unread') : undefined}
+        onPress={keep}
+      />
+    </>
+  )
+}
+
+const PACKS = [0, 0.5, 1, 2, 3, 4] as const
+
+/** By packs of the supplier: what the eye counts on the shelf. */
+function Packs({ row, packG, onPick }: { row: StockRow; packG: number; onPick: (massG: number) => void }) {
+  const t = useWords('mise')
+  return (
+    <View>
+      <Text tone="ash">{row.packName ?? t('count.pack', { mass: formatMassG(packG) })}</Text>
+      <View className="flex-row flex-wrap gap-1.5">
+        {PACKS.map((count) => (
+          <Button
+            key={count}
+            size="body"
+            label={String(count)}
+            accessibleName={`${count} ${t('count.packs')}`}
+            className="w-12"
+            onPress={() => onPick(Math.round(count * packG))}
+          />
+        ))}
+      </View>
+    </View>
+  )
+}

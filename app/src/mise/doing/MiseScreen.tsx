@@ -1,0 +1,102 @@
+import { useRouter } from 'expo-router'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { useSettings } from '../../device/settings'
+import { Button } from '../../ui/Button'
+import { Frame } from '../../ui/Frame'
+import { Empty, Loading, Problem } from '../../ui/states'
+import { useIsWide } from '../../ui/useIsWide'
+import { formatDay, formatTime } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { PlanView } from '../chart/PlanView'
+import { Head, MisePage } from '../MisePage'
+import { useKitchenPlan, type Mise } from '../useKitchenPlan'
+import { ChangedPlan } from './ChangedPlan'
+import { NextTask } from './NextTask'
+import { Shorts } from './Shorts'
+import { TaskBar } from './TaskBar'
+import { TaskSheet } from './TaskSheet'
+import { ThenList } from './ThenList'
+import { Tight } from './Tight'
+import { tasksOf } from './taskOrder'
+import { Waits } from './Waits'
+
+/** The mise now: my next task in one glance; on a wide screen beside the plan that it comes from. */
+export function MiseScreen() {
+  const t = useWords('mise')
+  const { mise, error, refetch } = useKitchenPlan()
+  if (!mise) {
+    return (
+      <Frame stage="mise">
+        {error ? <Problem error={error} onRetry={() => void refetch()} /> : <Loading what={t('loading')} />}
+      </Frame>
+    )
+  }
+  return mise.next ? <Drawn mise={mise} /> : <Undrawn mise={mise} />
+}
+
+function Undrawn({ mise }: { mise: Mise }) {
+  const t = useWords('mise')
+  const router = useRouter()
+  const draw = <Button kind="main" isTall label={t('goServices')} onPress={() => router.push('/mise/services')} />
+  const isWide = useIsWide()
+  return (
+    <MisePage part="now" bar={draw} head={<MiseHead mise={mise} />}>
+      <View className="min-h-64">
+        <Empty title={t('undrawn')} detail={t('undrawnDetail')} />
+      </View>
+      {isWide && draw}
+    </MisePage>
+  )
+}
+
+function Drawn({ mise }: { mise: Mise }) {
+  const isWide = useIsWide()
+  const [openId, setOpenId] = useState<string | null>(null)
+  const personId = useSettings().cookId
+  const { now, next } = tasksOf(mise.tasks, personId)
+  const task = now[0] ?? next[0] ?? null
+  const open = openId === null ? null : (mise.byId.get(openId) ?? null)
+  const bar = <TaskBar mise={mise} task={task} personId={personId} onMore={setOpenId} />
+  const sheet = open && <TaskSheet key={open.id} mise={mise} task={open} onClose={() => setOpenId(null)} />
+  const aside = (
+    <>
+      <ChangedPlan mise={mise} />
+      <NextTask mise={mise} task={task} personId={personId} />
+      {isWide && <View className="mt-2">{bar}</View>}
+      <Waits mise={mise} onOpen={setOpenId} />
+      <ThenList mise={mise} tasks={[...now, ...next].filter((one) => one !== task)} onOpen={setOpenId} />
+      <Shorts mise={mise} />
+      <Tight mise={mise} onOpen={setOpenId} />
+    </>
+  )
+  if (isWide) {
+    return (
+      <>
+        <PlanView mise={mise} openId={openId ?? task?.id ?? null} onOpen={setOpenId} aside={aside} />
+        {sheet}
+      </>
+    )
+  }
+  return (
+    <MisePage part="now" bar={bar} head={<MiseHead mise={mise} />}>
+      {aside}
+      {sheet}
+    </MisePage>
+  )
+}
+
+export function MiseHead({ mise }: { mise: Mise }) {
+  const t = useWords('mise')
+  const { kitchen, next, nowMs } = mise
+  const zone = kitchen.timeZone
+  const portions = (next?.drawn?.portions ?? []).reduce((sum, one) => sum + one.portions, 0)
+  return (
+    <Head
+      title={next ? t('backFrom', { time: formatTime(next.fromMs, zone) }) : t('title')}
+      detail={next ? t('portions', { n: portions, day: formatDay(next.fromMs, zone) }) : t('undrawn')}
+      figure={formatTime(nowMs, zone)}
+      figureDetail={formatDay(nowMs, zone)}
+    />
+  )
+}

@@ -1,0 +1,45 @@
+import { View } from 'react-native'
+import { Text } from '../../ui/Text'
+import { capital, formatMassG } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { Heading } from '../MisePage'
+import type { Mise } from '../useKitchenPlan'
+import { useShorts } from './useShorts'
+
+/** What is short: for how many portions it lasts, and what the line must know. */
+export function Shorts({ mise }: { mise: Mise }) {
+  const t = useWords('mise')
+  const { shorts } = useShorts(mise)
+  if (shorts.length === 0) return null
+  return (
+    <View>
+      <Heading>{t('doing.short')}</Heading>
+      <View role="list">
+        {shorts.map((short) => (
+          <View key={short.itemId} role="listitem" className="border-b border-edge py-2">
+            <View className="flex-row items-baseline justify-between gap-3">
+              <Text size="step" weight="bold" stretch="slim" className="min-w-0 flex-1">
+                {capital(short.name)}
+              </Text>
+              <Text size="step" weight="bold" stretch="narrow">
+                {t('doing.shortOf', { portions: short.portions, of: short.ofPortions })}
+              </Text>
+            </View>
+            <Text stretch="slim">
+              {t('doing.tellLine', {
+                list: short.dishes
+                  .map(({ dishId, portions, ofPortions }) =>
+                    t('doing.dishShort', { dish: dishId, portions, of: ofPortions }),
+                  )
+                  .join(', '),
+              })}
+            </Text>
+            <Text tone="ash" stretch="slim">
+              {t('doing.shortDetail', { have: formatMassG(short.willHaveG), want: formatMassG(short.wantedG) })}
+            </Text>
+          </View>
+        ))}
+      </View>
+    </View>
+  )
+}

@@ -1,0 +1,4 @@
+import { answerQuestions } from '../device/askWorker'
+import { workMise } from './miseWork'
+
+onmessage = answerQuestions(workMise)

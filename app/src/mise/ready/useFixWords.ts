@@ -1,0 +1,33 @@
+import type { Stave } from 'core/mise/ready/readiness'
+import { formatMassG, formatTime } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { useMiseWords } from '../miseWords'
+import type { Mise } from '../useKitchenPlan'
+
+/** What would mend a stave, in a line. */
+export function useFixWords(mise: Mise) {
+  const t = useWords('mise')
+  const words = useMiseWords(mise.kitchen)
+  return ({ fix, portions }: Stave): string => {
+    if (!fix) return ''
+    switch (fix.kind) {
+      case 'task': {
+        const task = mise.byId.get(fix.taskId)
+        return t('ready.fix.task', {
+          task: task ? words.task(task) : '',
+          time: formatTime(fix.readyMs, mise.kitchen.timeZone),
+        })
+      }
+      case 'bring':
+        return t('ready.fix.bring', { mass: formatMassG(fix.massG), n: Math.floor(portions) })
+      case 'light':
+        return t('ready.fix.light', { n: fix.minutes })
+      case 'staff':
+        return t('ready.fix.staff')
+      case 'check':
+        return t('ready.fix.check')
+      case 'rice':
+        return t('ready.fix.rice', { mass: formatMassG(fix.massG) })
+    }
+  }
+}

@@ -1,0 +1,31 @@
+import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } from '../../measure/units'
+import { parseLine } from '../line/parseLine'
+
+export type AmountOf = { gPerML: number | null; packG: number | null }
+export const AMOUNT_FAULTS = ['unread', 'negative', 'noDensity', 'noPack', 'tooMuch'] as const
+export type AmountFault = (typeof AMOUNT_FAULTS)[number]
+export type ReadAmount = { kind: 'grams'; massG: number } | { kind: AmountFault }
+
+const MOST_G = 1_000_000
+
+/**
+ * An amount of one item as a cook writes it, "2.4 kg", "3 cups", "4 packs", in grams; or why it cannot be read. A bare number
+ * is grams; volumes need a density, packs a supplier's pack.
+ */
+export function readStockAmount(text: string, { gPerML, packG }: AmountOf, system: MeasureSystem): ReadAmount {
+  const plain = text.trim().toLowerCase().replace(',', '.')
+  if (/^[-−]/.test(plain)) return { kind: 'negative' }
+  const packs = /^([\d.]+)\s*(?:packs?|×|x)$/.exec(plain)
+  if (packs) return packG === null ? { kind: 'noPack' } : grams(Number(packs[1]) * packG)
+  if (/^[\d.]+$/.test(plain)) return grams(Number(plain))
+  const { quantity, unit } = parseLine(`${text.trim()} x`, system)
+  const read = unit === null ? null : readUnit(unit)
+  if (quantity === null || read === null) return { kind: 'unread' }
+  if (isMassUnit(read)) return grams(quantity * MASS_UNIT_G[read])
+  const unitML = volumeUnitML(read, system)
+  if (unitML === null) return { kind: 'unread' }
+  return gPerML === null ? { kind: 'noDensity' } : grams(quantity * unitML * gPerML)
+}
+
+const grams = (massG: number): ReadAmount =>
+  !Number.isFinite(massG) ? { kind: 'unread' } : massG > MOST_G ? { kind: 'tooMuch' } : { kind: 'grams', massG }
