@@ -4,6 +4,7 @@ import { bookModels, editorTyping } from './book'
 import { bundleSize } from './bundleSize'
 import { cookScreen } from './cookScreen'
 import { liveDelay } from './liveDelay'
+import { countTaps, prepPlans } from './mise'
 import { coolingModel, coolingScreen, riceReads } from './rice'
 import { report, startBenchServer } from './server'
 
@@ -30,6 +31,12 @@ if (isWanted('book')) {
   bookModels()
   const server = await startBenchServer(0)
   await editorTyping(server.url)
+  await server.stop()
+}
+if (isWanted('mise')) {
+  prepPlans()
+  const server = await startBenchServer(0)
+  await countTaps(server.url)
   await server.stop()
 }
 if (isWanted('rice')) {

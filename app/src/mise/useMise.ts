@@ -49,11 +49,29 @@ export function useStock() {
   return { ...query, rows }
 }
 
+/** Items that an event is about: the rows of all others stay the very same, so that they are not drawn again. */
+function itemsOf(event: MiseEvent): string[] {
+  switch (event.kind) {
+    case 'counted':
+    case 'wasted':
+    case 'delivered':
+      return [event.itemId]
+    case 'ended':
+      return [...event.took.map((one) => one.itemId), ...(event.gave ? [event.gave.itemId] : [])]
+    default:
+      return []
+  }
+}
+
 export function withUnsent(rows: readonly StockRow[], unsent: readonly MiseEvent[]): readonly StockRow[] {
   if (unsent.length === 0) return rows
-  const folded = foldStock(unsent, rows)
+  const touched = new Set(unsent.flatMap(itemsOf))
+  const folded = foldStock(
+    unsent,
+    rows.filter((row) => touched.has(row.itemId)),
+  )
   return rows.map((row) => {
-    const now = folded.get(row.itemId)
+    const now = touched.has(row.itemId) ? folded.get(row.itemId) : undefined
     return now ? { ...row, ...now, lots: [...now.lots] } : row
   })
 }

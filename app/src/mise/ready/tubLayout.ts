@@ -53,7 +53,10 @@ export function tubLayout(
 
 /** All that are open, and as many of the others as there is room for. */
 function chosen(staves: readonly Stave[], most: number): Stave[] {
-  const open = staves.filter((stave) => stave.state !== 'ready')
+  const open = [
+    ...staves.filter((stave) => stave.state === 'short'),
+    ...staves.filter((stave) => stave.state === 'coming'),
+  ]
   const whole = staves.filter((stave) => stave.state === 'ready')
   const shown = new Set([...open.slice(0, most), ...whole.slice(0, Math.max(1, most - open.length))])
   return staves.filter((stave) => shown.has(stave))

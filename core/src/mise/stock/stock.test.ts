@@ -10,8 +10,13 @@ type Word = MiseEvent extends infer T
     : never
   : never
 let made = 0
-const said = (word: Word, deviceId = 'phone', id = `0000-${(made += 1)}`): MiseEvent =>
-  ({ id, day: 'stock', deviceId, counter: 0, ...word }) as MiseEvent
+const said = (word: Word, deviceId = 'phone', id = `0000-${(made += 1)}`): MiseEvent => ({
+  id,
+  day: 'stock',
+  deviceId,
+  counter: 0,
+  ...word,
+})
 const GLAZE = 'recipe:glaze'
 const make = (massG: number, atMs: number, useByMs: number) =>
   said({ kind: 'ended', taskId: 't', massG, gave: { itemId: GLAZE, massG, useByMs, placeId: null }, took: [], atMs })
@@ -44,7 +49,7 @@ test('a count takes what is missing from the oldest, and what is too much lies l
 
 test('waste leaves the lot it names, a delivery is a lot without a date, and both can be undone', () => {
   const [old, fresh] = [make(300, 10, 1000), make(200, 20, 2000)]
-  const waste = said({ kind: 'wasted', itemId: GLAZE, lotId: fresh!.id, massG: 150, reason: 'dropped', atMs: 30 })
+  const waste = said({ kind: 'wasted', itemId: GLAZE, lotId: fresh.id, massG: 150, reason: 'dropped', atMs: 30 })
   expect(glaze([old, fresh, waste])).toMatchObject({ wastedG: 150, lots: [{ leftG: 300 }, { leftG: 50 }] })
   const undo = said({ kind: 'undone', eventId: waste.id, atMs: 40 })
   expect(glaze([old, fresh, waste, undo])).toMatchObject({ wastedG: 0, lots: [{ leftG: 300 }, { leftG: 200 }] })

@@ -1,0 +1,115 @@
+import { chromium } from '@playwright/test'
+import { Ingredient } from 'contract/ingredient'
+import { MiseHouse } from 'contract/mise/house'
+import { MiseStock } from 'contract/mise/stock'
+import { chance } from '../../core/src/mise/plan/chance'
+import { planPrep } from '../../core/src/mise/plan/planPrep'
+import type { PlanAsked, PlanTask } from '../../core/src/mise/plan/task'
+import { LAUNCH } from '../../e2e/launch'
+import { readIngredients } from '../../server/src/book/ingredient/table.csv'
+import { medianMs } from './medianMs'
+import { report } from './server'
+
+const TASKS = 300
+const IMPROVED_PASSES = 20
+
+/** A long day: tasks in short chains over four people and six pieces of equipment. */
+function longDay(): PlanAsked {
+  const random = chance(7)
+  const tasks = Array.from({ length: TASKS }, (_, i): PlanTask => ({
+    id: `t${i}`,
+    durationS: 300 + 60 * Math.floor(random() * 40),
+    hands: random() < 0.2 ? 0 : random() < 0.1 ? 2 : 1,
+    equipment: random() < 0.5 ? [`e${Math.floor(random() * 6)}`] : [],
+    needs: i > 8 && random() < 0.6 ? [{ taskId: `t${Math.floor(i - 1 - random() * 8)}` }] : [],
+  }))
+  const people = ['a', 'b', 'c', 'd'].map((id) => ({ id, skills: [] }))
+  const equipment = Array.from({ length: 6 }, (_, i) => ({ id: `e${i}`, count: 1 + (i % 2) }))
+  return { tasks, people, equipment }
+}
+
+/** The plan of a long day: the first answer, a better one, and anew after one change. */
+export function prepPlans(): void {
+  const asked = longDay()
+  const first = planPrep({ ...asked, passes: 1 })
+  const best = planPrep({ ...asked, passes: IMPROVED_PASSES })
+  const gap = (length: number) => `${(100 * (length / best.lowerBoundS - 1)).toFixed(2)} % over the bound`
+  const firstMs = medianMs(() => planPrep({ ...asked, passes: 1 }))
+  report(
+    `prep of ${TASKS} tasks: first plan, ${gap(-first.firstStartS!)}`,
+    `median ${firstMs.toFixed(1)} ms`,
+    '<= 50 ms',
+  )
+  const bestMs = medianMs(() => planPrep({ ...asked, passes: IMPROVED_PASSES }))
+  report(`the same, improved, ${gap(-best.firstStartS!)}`, `median ${bestMs.toFixed(1)} ms`, '<= 200 ms')
+  const nowS = best.firstStartS! + 3600
+  const begun = new Map(best.tasks.filter((task) => task.startS < nowS).map((task) => [task.id, task]))
+  const tasks = asked.tasks.map((task) => {
+    const at = begun.get(task.id)
+    return at ? { ...task, fixed: { startS: at.startS, endS: at.endS, who: at.who } } : task
+  })
+  const before = new Map(best.tasks.map((task) => [task.id, task.latestStartS]))
+  const ill = { ...asked, tasks, people: asked.people.slice(1), nowS, before, passes: 1 }
+  const againMs = medianMs(() => planPrep(ill))
+  report('the same, anew after one of four is ill', `median ${againMs.toFixed(1)} ms`, '<= 100 ms')
+}
+
+const ITEMS = 400
+const SLOWER = 4
+const SETTLE_MS = 6000
+const TAPS = 10
+const TAP_MS = 900
+
+/** A tap on a count of 400 items on a phone's processor: from the touch to the drawn mark. */
+export async function countTaps(url: string): Promise<void> {
+  const rows = await fillShelves(url)
+  const browser = await chromium.launch(LAUNCH)
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true })
+  const page = await context.newPage()
+  await page.goto(`${url}/mise/count`)
+  await page
+    .getByRole('button', { name: /as expected$/ })
+    .first()
+    .waitFor()
+  const session = await context.newCDPSession(page)
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
+  await page.waitForTimeout(SETTLE_MS)
+  await page.evaluate(`window.taps = []; new PerformanceObserver((list) => list.getEntries().forEach((one) => {
+    if (one.name === 'click') window.taps.push(one.duration)
+  })).observe({ type: 'event', durationThreshold: 16, buffered: false })`)
+  const marks = page.getByRole('list').getByRole('button', { name: /as expected$/ })
+  for (let n = 0; n < TAPS; n += 1) {
+    await marks.nth(n).tap()
+    await page.waitForTimeout(TAP_MS)
+  }
+  const taps = (await page.evaluate<number[]>('window.taps')).sort((a, b) => a - b)
+  await browser.close()
+  const median = taps[taps.length >> 1] ?? 0
+  report(
+    `count of ${rows} items, ${SLOWER}x slower processor: tap to mark`,
+    `median ${median} ms, worst ${taps.at(-1) ?? 0} ms of ${TAPS}`,
+    '<= 50 ms',
+  )
+}
+
+/** Ingredients and pars until the walk has 400 lines. */
+async function fillShelves(url: string): Promise<number> {
+  const send = async (method: string, path: string, body: unknown) => {
+    const answer = await fetch(`${url}/api${path}`, {
+      method,
+      body: JSON.stringify(body),
+      headers: { 'content-type': 'application/json' },
+    })
+    if (!answer.ok) throw new Error(`${method} ${path}: ${await answer.text()}`)
+  }
+  const table = readIngredients()
+  const copies = table
+    .slice(0, ITEMS - table.length)
+    .map((row) => ({ ...row, id: `${row.id}-2`, name: `${row.name} two`, aliases: [] }))
+  for (const row of copies)
+    await send('PUT', `/ingredients/${row.id}`, { version: 0, ingredient: Ingredient.parse(row) })
+  const house = MiseHouse.parse(await (await fetch(`${url}/api/mise/house`)).json())
+  const pars = [...table, ...copies].map((row) => ({ itemId: `ingredient:${row.id}`, massG: 500, written: '500 g' }))
+  await send('PUT', '/mise/house', { version: house.version, policy: { ...house.policy, pars } })
+  return MiseStock.parse(await (await fetch(`${url}/api/mise/stock`)).json()).rows.length
+}
