@@ -35,6 +35,9 @@ export async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
       '/record/runs',
       '/rice/lots',
       '/rice/house',
+      '/mise/house',
+      '/mise/plans',
+      '/mise/stock',
     ].map(async (path) => (await fetch(`${kitchen.url}/api${path}`)).text()),
   )
   return new Set((texts.join(' ').match(/[A-Za-z]+/g) ?? []).map((word) => word.toLowerCase()))

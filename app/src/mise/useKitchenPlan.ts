@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import type { Kitchen } from 'contract/kitchen'
 import type { MiseHouse } from 'contract/mise/house'
 import type { MisePlan } from 'contract/mise/plan'
-import type { TaskState } from 'core/mise/doing/foldDay'
+import { foldDay, type DayState, type TaskState } from 'core/mise/doing/foldDay'
 import type { KitchenAsked, KitchenPlan } from 'core/mise/doing/planKitchen'
 import type { ScheduledTask } from 'core/mise/doing/scheduleDay'
 import { USUAL_PASSES } from 'core/mise/plan/planPrep'
@@ -24,6 +24,8 @@ export type Mise = {
   /** Of the services that were drawn, the next. */
   next: MisePlan | null
   plan: KitchenPlan | null
+  /** What was said, folded here at once; the plan over people follows from the worker. */
+  states: ReadonlyMap<string, DayState>
   tasks: readonly MiseTask[]
   byId: ReadonlyMap<string, MiseTask>
   nowMs: number
@@ -59,27 +61,29 @@ export function useKitchenPlan() {
   const first = useWorked(asked && { ...asked, passes: 1 }, ['first', ...key])
   const best = useWorked(first.data ? asked : null, ['best', ...key])
   const plan = (best.isPlaceholderData && !first.isPlaceholderData ? first.data : (best.data ?? first.data)) ?? null
+  const states = useMemo(
+    () => new Map(plans.flatMap((one) => (one.drawn ? [[one.id, foldDay(one.drawn, one.events)] as const] : []))),
+    [plans],
+  )
   const mise = useMemo((): Mise | null => {
     if (!kitchen.data || !house.data || !query.data) return null
     const at = new Map(plan?.schedule.tasks.map((one) => [one.id, one]))
-    const planOf = (id: string) => plans.find((one) => id.startsWith(`${one.id}/`))?.id ?? ''
-    const tasks = (plan?.all.tasks ?? []).map((task) => ({
-      ...task,
-      at: at.get(task.id) ?? null,
-      planId: planOf(task.id),
-    }))
+    const tasks = [...states].flatMap(([planId, state]) =>
+      state.tasks.map((task) => ({ ...task, at: at.get(task.id) ?? null, planId })),
+    )
     return {
       kitchen: kitchen.data,
       house: house.data,
       plans,
       next: plans.find((one) => one.drawn !== null) ?? null,
       plan,
+      states,
       tasks,
       byId: new Map(tasks.map((task) => [task.id, task])),
       nowMs,
       saidKey: `${saidKey} ${house.data.version}`,
     }
-  }, [kitchen.data, house.data, query.data, plans, plan, nowMs, saidKey])
+  }, [kitchen.data, house.data, query.data, plans, plan, states, nowMs, saidKey])
   const error = query.error ?? house.error ?? kitchen.error ?? rice.error
   return { mise, error, refetch: query.refetch, isBest: plan !== null && plan === best.data }
 }

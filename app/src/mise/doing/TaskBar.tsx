@@ -7,7 +7,7 @@ import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
 import { undoMise } from '../useMise'
 import type { Mise, MiseTask } from '../useKitchenPlan'
-import { beginTask, endTask } from './sayTask'
+import { beginTask, endTask, isJustBegun } from './sayTask'
 import { dueMs } from './taskOrder'
 
 type Props = { mise: Mise; task: MiseTask | null; personId: string | null; onMore: (id: string) => void }
@@ -57,6 +57,7 @@ export function StartButton({ mise, task, personId }: { mise: Mise; task: MiseTa
   const words = useMiseWords(mise.kitchen)
   const start = () => {
     const ids = beginTask(task, personId)
+    if (ids.length === 0) return
     toast(t('doing.began', { name: words.task(task) }), () => undoMise(task.planId, ids))
   }
   return (
@@ -76,7 +77,7 @@ function useStartDetail(mise: Mise, task: MiseTask): string {
   if (!task.at) return t('doing.noPlan')
   const latestMs = task.at.latestStartMs ?? task.at.startMs
   const slackS = (latestMs - mise.nowMs) / 1000
-  if (task.at.lateS > LATE_S && task.portions > 0 && task.dishIds.length > 0)
+  if (task.at.lateAheadS > LATE_S && task.portions > 0 && task.dishIds.length > 0)
     return t('doing.startLate', { dishes: task.dishIds.join(', '), n: Math.round(task.portions) })
   return slackS < LATE_S ? t('doing.startTight') : t('doing.startDetail', { time: words.span(slackS) })
 }
@@ -101,6 +102,7 @@ export function useEndTask(mise: Mise) {
   const t = useWords('mise')
   const words = useMiseWords(mise.kitchen)
   return (task: MiseTask, massG: number | null) => {
+    if (isJustBegun(task.id)) return
     const { ids, lot, useByMs } = endTask(task, mise.tasks, massG)
     const said =
       lot !== null && useByMs !== null

@@ -41,7 +41,7 @@ export function TaskRow({ mise, task, onOpen }: { mise: Mise; task: MiseTask; on
   const t = useWords('mise')
   const words = useMiseWords(mise.kitchen)
   const { at } = task
-  const isLate = (at?.lateS ?? 0) > 60
+  const isLate = (at?.lateAheadS ?? 0) > 60
   const who = task.status === 'underway' ? task.who : (at?.who ?? [])
   const massG = task.massG * task.share
   const detail = [
@@ -80,7 +80,7 @@ export function TaskRow({ mise, task, onOpen }: { mise: Mise; task: MiseTask; on
         </View>
         {isLate && at && (
           <Text weight="bold" stretch="narrow">
-            {t('doing.overBy', { time: words.span(at.lateS) })}
+            {t('doing.overBy', { time: words.span(at.lateAheadS) })}
           </Text>
         )}
       </Pressable>

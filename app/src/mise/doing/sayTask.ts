@@ -7,16 +7,21 @@ import { waitAfter } from './taskOrder'
 
 type Gave = NonNullable<Extract<MiseEvent, { kind: 'ended' }>['gave']>
 
+/** A second tap so soon is the same tap: it neither begins twice nor ends what was just begun. */
+const DOUBLE_TAP_MS = 1500
+let lastBegun = { id: '', atMs: 0 }
+export const isJustBegun = (taskId: string): boolean =>
+  lastBegun.id === taskId && performance.now() - lastBegun.atMs < DOUBLE_TAP_MS
+
 /** Begins a task; whoever holds the phone does it, else who the plan names. */
-export const beginTask = (task: MiseTask, personId: string | null): string[] =>
-  sayOfMise(task.planId, {
-    kind: 'began',
-    taskId: task.id,
-    staffIds:
-      personId !== null && task.hands <= 1
-        ? [personId]
-        : [...new Set([...(task.at?.who ?? []), ...(personId === null ? [] : [personId])])],
-  })
+export function beginTask(task: MiseTask, personId: string | null): string[] {
+  if (isJustBegun(task.id)) return []
+  lastBegun = { id: task.id, atMs: performance.now() }
+  const named = task.at?.who ?? []
+  const own = personId === null ? [] : [personId]
+  const staffIds = personId !== null && task.hands <= 1 ? own : [...new Set([...named, ...own])]
+  return sayOfMise(task.planId, { kind: 'began', taskId: task.id, staffIds })
+}
 
 export type Finished = { ids: string[]; lot: string | null; useByMs: number | null }
 

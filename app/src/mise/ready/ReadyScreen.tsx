@@ -209,7 +209,7 @@ function CallButton({
 function OffMenu({ mise, next, ready }: Props) {
   const t = useWords('mise')
   const dishes = useDishes().data?.dishes ?? []
-  const gone = mise.plan?.states.get(next.id)?.dropped ?? []
+  const gone = mise.states.get(next.id)?.dropped ?? []
   const atRisk = new Set(
     ready.open
       .filter((stave) => stave.state === 'short' && stave.dishIds.length <= 2)

@@ -19,10 +19,10 @@ export function useReadiness(mise: Mise): Readiness | null {
   const { lots, isReady } = useLots()
   const tonight = useTonight().data
   const { outlook } = useShorts(mise)
-  const { next, plan, kitchen, house, tasks } = mise
+  const { next, plan, states, kitchen, house, tasks } = mise
   const handsHere = useHandsHere(mise)
   return useMemo(() => {
-    const day = next ? plan?.states.get(next.id) : undefined
+    const day = next ? states.get(next.id) : undefined
     if (!next?.drawn || !day || !dishes || !isReady) return null
     const gone = new Set(day.dropped)
     const usableG = lots.flatMap(onHandOf).reduce((sum, lot) => sum + lot.massG, 0)
@@ -47,12 +47,12 @@ export function useReadiness(mise: Mise): Readiness | null {
       serviceMs: next.fromMs,
       checks: house.policy.checks.map((check) => check.id),
     })
-  }, [next, plan, dishes, stock.rows, lots, isReady, tonight, outlook, kitchen, house, tasks, handsHere])
+  }, [next, plan, states, dishes, stock.rows, lots, isReady, tonight, outlook, kitchen, house, tasks, handsHere])
 }
 
 /** People of the kitchen who are not away when the service begins. */
-function useHandsHere({ next, plan, kitchen }: Mise): number {
-  const day = next ? plan?.states.get(next.id) : undefined
+function useHandsHere({ next, states, kitchen }: Mise): number {
+  const day = next ? states.get(next.id) : undefined
   const atMs = (next?.fromMs ?? 0) + MIN_MS
   const away = new Set(
     (day?.away ?? []).filter((one) => one.fromMs <= atMs && one.toMs > atMs).map((one) => one.staffId),

@@ -235,3 +235,12 @@ test('a span without others is what is left of it', () => {
   ])
   expect(without(span, [{ fromMs: -1, toMs: 11 }])).toEqual([])
 })
+
+test('crab that cannot thaw in time is said at its thaw, and the rails are set without it', () => {
+  const { schedule } = kitchen([], at(180))
+  const find = (id: string) => schedule.tasks.find((task) => task.id === id)!
+  expect(find(CRAB).lateS).toBeGreaterThan(12 * 3600)
+  expect(find('cut:crab:shred-6/1-thaw')).toMatchObject({ lateS: 0, lateAheadS: find(CRAB).lateS })
+  expect(find('rails').lateS).toBe(0)
+  expect(find(GARLIC).lateAheadS).toBe(0)
+})

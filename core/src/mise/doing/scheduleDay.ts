@@ -1,5 +1,5 @@
 import { planPrep } from '../plan/planPrep'
-import type { Infeasible, PlanAsked, PlanPerson, PlanTask, Span } from '../plan/task'
+import type { Infeasible, Plan, PlanAsked, PlanPerson, PlanTask, Span } from '../plan/task'
 import type { DayState, TaskState } from './foldDay'
 
 export type Worker = { id: string; skills: readonly string[]; hours: readonly { fromMs: number; toMs: number }[] }
@@ -24,6 +24,8 @@ export type ScheduledTask = {
   slackS: number
   critical: boolean
   lateS: number
+  /** How late it or what is made of it will be; the rails do without. */
+  lateAheadS: number
   isFixed: boolean
 }
 export type Schedule = {
@@ -48,15 +50,20 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
   const nowS = toS(nowMs)
   const people = peopleOf(asked, toS)
   const tasks = day.tasks.map((task) => planTaskOf(withHandsHere(task, people, toS), toS, nowS))
-  const plan = planPrep({
-    tasks,
-    people,
-    equipment: equipmentOf(asked, toS),
-    nowS,
-    aheadS: asked.aheadS,
-    passes: asked.passes,
-    ...(asked.before && { before: new Map([...asked.before].map(([id, ms]) => [id, toS(ms)])) }),
-  })
+  const planOf = (all: readonly PlanTask[]) =>
+    planPrep({
+      tasks: all,
+      people,
+      equipment: equipmentOf(asked, toS),
+      nowS,
+      aheadS: asked.aheadS,
+      passes: asked.passes,
+      ...(asked.before && { before: new Map([...asked.before].map(([id, ms]) => [id, toS(ms)])) }),
+    })
+  const whole = planOf(tasks)
+  const freed = withoutLate(tasks, day, whole)
+  const plan = freed ? planOf(freed) : whole
+  const lateAhead = lateAheadOf(day.tasks, plan)
   const fixed = tasks.flatMap((task): ScheduledTask[] => {
     if (!task.fixed) return []
     const { startS, endS, who } = task.fixed
@@ -70,6 +77,7 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
         slackS: 0,
         critical: false,
         lateS: 0,
+        lateAheadS: 0,
         isFixed: true,
       },
     ]
@@ -83,6 +91,7 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
     slackS,
     critical,
     lateS,
+    lateAheadS: lateAhead.get(id) ?? lateS,
     isFixed: false,
   }))
   return {
@@ -95,6 +104,34 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
     infeasible: plan.infeasible,
     chain: plan.chain,
   }
+}
+
+/** The rails do not wait for what cannot be in time: they are set without it. Null where nothing is to be freed. */
+function withoutLate(tasks: readonly PlanTask[], day: DayState, plan: Plan): PlanTask[] | null {
+  const late = new Set(plan.tasks.filter((task) => task.lateS > 0).map((task) => task.id))
+  plan.infeasible.forEach((fault) => late.add(fault.taskId))
+  const rails = new Set(day.tasks.filter((task) => task.kind === 'rails').map((task) => task.id))
+  const isHeld = tasks.some(
+    (task) => rails.has(task.id) && late.has(task.id) && task.needs.some((need) => late.has(need.taskId)),
+  )
+  if (!isHeld) return null
+  return tasks.map((task) =>
+    rails.has(task.id) ? { ...task, needs: task.needs.filter((need) => !late.has(need.taskId)) } : task,
+  )
+}
+
+/** The worst lateness of a task and of all that is made of it. */
+function lateAheadOf(tasks: readonly TaskState[], plan: Plan): Map<string, number> {
+  const ahead = new Map(plan.tasks.map((task) => [task.id, task.lateS]))
+  const later = [...plan.tasks].sort((a, b) => b.startS - a.startS)
+  const byId = new Map(tasks.map((task) => [task.id, task]))
+  for (const { id } of later) {
+    const task = byId.get(id)
+    if (!task || task.kind === 'rails') continue
+    for (const { taskId } of task.needs)
+      if (ahead.has(taskId)) ahead.set(taskId, Math.max(ahead.get(taskId)!, ahead.get(id) ?? 0))
+  }
+  return ahead
 }
 
 function planTaskOf(task: TaskState, toS: (ms: number) => number, nowS: number): PlanTask {

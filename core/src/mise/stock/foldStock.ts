@@ -52,7 +52,7 @@ export const stockG = ({ lots, looseG }: Pick<ItemStock, 'lots' | 'looseG'>): nu
 /**
  * What there is of every item, by what was said: made and delivered is a lot; what was taken or wasted leaves the oldest lot
  * first; a count is all that was found, so the oldest lots lose what is missing, and what is too much lies loose. Two devices
- * that count one item within the hour and disagree are both kept, the later one counts.
+ * that count one item within the hour and disagree are both kept, the later one counts; the next word settles it.
  */
 export function foldStock(said: readonly MiseEvent[], from: readonly ItemStock[] = []): Map<string, ItemStock> {
   const stock = new Map(from.map((one) => [one.itemId, { ...one, lots: one.lots.map((lot) => ({ ...lot })) }]))
@@ -127,10 +127,10 @@ function takeFrom(lot: MiseLot, massG: number): number {
 function countItem(item: ItemStock, event: Extract<MiseEvent, { kind: 'counted' }>): void {
   const { id, deviceId, atMs, massG, expectedG, placeId } = event
   const count: Count = { eventId: id, deviceId, atMs, massG, expectedG, placeId }
-  const { lastCount } = item
+  const { lastCount, otherCount } = item
   const isOther = lastCount !== null && lastCount.deviceId !== deviceId && atMs - lastCount.atMs <= SAME_COUNT_MS
   const isApart = isOther && Math.abs(lastCount.massG - massG) > AGREE_FRACTION * Math.max(lastCount.massG, massG)
-  item.otherCount = isApart ? lastCount : null
+  item.otherCount = isApart && otherCount === null ? lastCount : null
   item.lastCount = count
   const overG = massG - stockG(item)
   if (overG >= 0) item.looseG += overG
