@@ -16,6 +16,9 @@ const stockOf = async (kitchen: Kitchen, itemId: string) =>
   MiseStock.parse(await api(kitchen, '/mise/stock')).rows.find((row) => row.itemId === itemId)
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click()
 
+/** The plan has its better answer by then, and stands still. */
+const SETTLED_MS = 3000
+
 /** Lets time pass until the clock of the kitchen shows an hour (its zone is UTC in tests). */
 async function untilHour(kitchen: Kitchen, context: BrowserContext, hour: number): Promise<void> {
   const now = new Date(kitchen.now())
@@ -131,6 +134,7 @@ test('the wide plan by keyboard', async ({ kitchen, open, context, isMobile }) =
   await page.goto(`${kitchen.url}/mise`)
   const plan = page.getByRole('group', { name: /^The plan, \d+ tasks/ })
   await expect(plan).toBeVisible()
+  await page.waitForTimeout(SETTLED_MS)
   const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '')
   await plan.getByRole('button').first().focus()
   const first = await focused()
@@ -169,6 +173,7 @@ test('the count: right as it is, another number, a slip explained, two who disag
   })
 
   await test.step('a number that cannot be is explained, a volume is weighed', async () => {
+    await page.getByRole('textbox', { name: 'Find' }).fill('light soy')
     await press(page, /^Count Light soy sauce/)
     const typed = page.getByRole('textbox', { name: /^Or type it/ })
     await typed.fill('-2 kg')
@@ -205,6 +210,7 @@ test('the count: right as it is, another number, a slip explained, two who disag
     const garlic = plan.drawn!.items.find((item) => item.itemId === 'ingredient:garlic')!
     await page.reload()
     const row = await stockOf(kitchen, 'ingredient:garlic')
+    await page.getByRole('textbox', { name: 'Find' }).fill('garlic')
     await press(page, `Count ${row?.name ?? ''}`)
     await press(page, 'It came')
     await page.getByRole('textbox', { name: /^Or type it/ }).fill(`${Math.round(garlic.netG) * 10} g`)
@@ -216,6 +222,7 @@ test('the count: right as it is, another number, a slip explained, two who disag
   })
 
   await test.step('what is thrown away has a reason, is held, and can be undone', async () => {
+    await page.getByRole('textbox', { name: 'Find' }).fill('light soy')
     await press(page, /^Count Light soy sauce/)
     await press(page, 'Throw away')
     await page.getByRole('radio', { name: 'spoilt' }).click()

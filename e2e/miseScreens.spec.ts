@@ -5,6 +5,10 @@ test.use({ evenings: 1 })
 
 const MISE_SCREENS = ['/mise', '/mise/all', '/mise/ready', '/mise/count', '/mise/services'] as const
 
+/** Names of the kitchen are cut short where a bar or a pan is narrow. */
+const withBeginnings = (words: Set<string>) =>
+  new Set([...words].flatMap((word) => Array.from(word, (_, i) => word.slice(0, i + 1))))
+
 for (const theme of ['steel', 'paper'] as const) {
   test(`no serious accessibility finding on any screen, ${theme}: mise`, async ({ kitchen, open }) => {
     test.setTimeout(120_000)
@@ -17,6 +21,7 @@ for (const theme of ['steel', 'paper'] as const) {
       expect(await seriousFindings(page), path).toEqual([])
     }
     await page.goto(`${kitchen.url}/mise/count`)
+    await page.getByRole('textbox', { name: 'Find' }).fill('light soy')
     await page.getByRole('button', { name: /^Count Light soy sauce/ }).click()
     await expect(page.getByRole('dialog')).toBeVisible()
     expect(await seriousFindings(page), 'one item counted').toEqual([])
@@ -34,7 +39,7 @@ test('in a locale two fifths longer, mise neither clips nor has words of its own
   test.setTimeout(120_000)
   const page = await open('/mise')
   await settings(page, { words: 'pseudo' })
-  const known = await dataWords(kitchen)
+  const known = withBeginnings(await dataWords(kitchen))
   for (const path of MISE_SCREENS) {
     await page.goto(kitchen.url + path)
     await expect(page.getByText(/~/).first()).toBeVisible()

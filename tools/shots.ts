@@ -1,42 +1,20 @@
 import { chromium, type Browser, type Page } from '@playwright/test'
-import pino from 'pino'
-import { prepareDemo } from '../server/src/db/demo/prepareDemo'
-import { migrate } from '../server/src/db/migrate'
-import { openPool } from '../server/src/db/pool'
-import { testClock } from '../server/src/http/testClock'
-import { startServer } from '../server/src/server'
 import { LAUNCH } from '../e2e/launch'
+import { shootMise } from './miseShots'
+import { kitchenAt, openPage } from './shotKitchen'
 
 const FOLDER = 'docs/screenshots'
-const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
-const address = { socketPath, user: 'root', database: 'shots' }
-const evening = new Date()
-evening.setUTCHours(18, 24, 10, 0)
-
-await migrate(address, new URL('../server/src/db/migrations/', import.meta.url))
-const pool = openPool(address)
-const clock = testClock()
-clock.moveToMs(evening.getTime())
-const kitchenId = await prepareDemo(pool, clock.now())
-const server = await startServer({
-  pool,
-  kitchenId,
-  port: 0,
-  webFolder: 'app/dist',
-  log: pino({ level: 'silent' }),
-  clock,
-})
-const url = `http://127.0.0.1:${server.port}`
+const { url, clock, stop } = await kitchenAt('shots', 18, 24)
 const browser = await chromium.launch(LAUNCH)
 await takeAll(browser)
+await shootMise(browser, FOLDER)
 await browser.close()
-await server.stop()
-await pool.end()
+await stop()
 
 async function takeAll(by: Browser): Promise<void> {
-  const phone = await openPage(by, 'phone', 'dark')
-  const wide = await openPage(by, 'wide', 'dark')
-  const paper = await openPage(by, 'wide', 'light')
+  const phone = await openPage(by, clock, 'phone', 'dark')
+  const wide = await openPage(by, clock, 'wide', 'dark')
+  const paper = await openPage(by, clock, 'wide', 'light')
 
   await rice(phone, paper)
   await take(wide, '/line', 'line-wide')
@@ -57,9 +35,6 @@ async function takeAll(by: Browser): Promise<void> {
   await pass(phone, paper, 38)
   await shoot(phone, 'wok-phone')
   await take(paper, cookPath, 'wok-wide')
-  await phone.getByRole('button', { name: 'Trouble' }).click()
-  await shoot(phone, 'trouble-phone')
-
   const { runs } = (await (await fetch(`${url}/api/record/runs`)).json()) as {
     runs: { id: string; actualS: number; plannedS: number; portions: number }[]
   }
@@ -72,15 +47,13 @@ async function takeAll(by: Browser): Promise<void> {
   await phone.getByRole('checkbox', { name: 'none' }).click()
   await shoot(phone, 'ticket-add-phone')
   await book(phone, paper)
-  await take(phone, '/setup', 'setup-phone')
 }
 
-/** The book, a dish at both sizes, its editor with a line in doubt, and the answer to a tasting. */
+/** The book, a dish at both sizes, its editor with a line in doubt. */
 async function book(phone: Page, paper: Page): Promise<void> {
   await take(phone, '/book', 'book-phone')
   await take(phone, '/book/duck', 'dish-phone')
   await take(paper, '/book/duck', 'dish-wide')
-  await take(phone, '/book/duck/taste', 'taste-phone')
   await phone.goto(`${url}/book/duck/edit`)
   const amount = phone.getByRole('textbox', { name: 'How much, line 8' })
   await amount.fill('3 tbsp (90 g)')
@@ -88,7 +61,7 @@ async function book(phone: Page, paper: Page): Promise<void> {
   await shoot(phone, 'dish-edit-phone')
 }
 
-/** The shelf, tomorrow's plan, a tray that cools too slowly and a load to be weighed. */
+/** The shelf, tomorrow's plan and trays that cool. */
 async function rice(phone: Page, paper: Page): Promise<void> {
   const lots = await openLots()
   const pageOf = (name: string) => `/rice/${lots.find((lot) => lot.name === name)?.id}`
@@ -96,31 +69,10 @@ async function rice(phone: Page, paper: Page): Promise<void> {
   await take(phone, '/rice/tomorrow', 'rice-tomorrow-phone')
   await take(phone, pageOf('R-21'), 'rice-cooling-phone')
   await take(paper, pageOf('R-20'), 'rice-cooling-wide')
-  await phone.goto(`${url}/rice/tomorrow`)
-  await phone
-    .getByRole('button', { name: /^Start / })
-    .last()
-    .click()
-  await phone.waitForURL(/\/rice\/[0-9a-f-]{36}/)
-  await shoot(phone, 'rice-load-phone')
 }
 
 async function openLots(): Promise<{ id: string; name: string }[]> {
   return ((await (await fetch(`${url}/api/rice/lots`)).json()) as { lots: { id: string; name: string }[] }).lots
-}
-
-async function openPage(by: Browser, size: 'phone' | 'wide', colorScheme: 'dark' | 'light'): Promise<Page> {
-  const isPhone = size === 'phone'
-  const viewport = isPhone ? { width: 390, height: 844 } : { width: 1280, height: 800 }
-  const context = await by.newContext({
-    viewport,
-    colorScheme,
-    isMobile: isPhone,
-    hasTouch: isPhone,
-    timezoneId: 'UTC',
-  })
-  await context.clock.install({ time: clock.now() })
-  return context.newPage()
 }
 
 /** Lets seconds pass for the kitchen and two pages. */

@@ -3,7 +3,7 @@ import { Ingredient } from 'contract/ingredient'
 import { MiseHouse } from 'contract/mise/house'
 import { MiseStock } from 'contract/mise/stock'
 import { chance } from '../../core/src/mise/plan/chance'
-import { planPrep } from '../../core/src/mise/plan/planPrep'
+import { planPrep, usualPasses } from '../../core/src/mise/plan/planPrep'
 import type { PlanAsked, PlanTask } from '../../core/src/mise/plan/task'
 import { LAUNCH } from '../../e2e/launch'
 import { readIngredients } from '../../server/src/book/ingredient/table.csv'
@@ -11,7 +11,6 @@ import { medianMs } from './medianMs'
 import { report } from './server'
 
 const TASKS = 300
-const IMPROVED_PASSES = 20
 
 /** A long day: tasks in short chains over four people and six pieces of equipment. */
 function longDay(): PlanAsked {
@@ -32,7 +31,7 @@ function longDay(): PlanAsked {
 export function prepPlans(): void {
   const asked = longDay()
   const first = planPrep({ ...asked, passes: 1 })
-  const best = planPrep({ ...asked, passes: IMPROVED_PASSES })
+  const best = planPrep({ ...asked, passes: usualPasses(TASKS) })
   const gap = (length: number) => `${(100 * (length / best.lowerBoundS - 1)).toFixed(2)} % over the bound`
   const firstMs = medianMs(() => planPrep({ ...asked, passes: 1 }))
   report(
@@ -40,7 +39,7 @@ export function prepPlans(): void {
     `median ${firstMs.toFixed(1)} ms`,
     '<= 50 ms',
   )
-  const bestMs = medianMs(() => planPrep({ ...asked, passes: IMPROVED_PASSES }))
+  const bestMs = medianMs(() => planPrep({ ...asked, passes: usualPasses(TASKS) }))
   report(`the same, improved, ${gap(-best.firstStartS!)}`, `median ${bestMs.toFixed(1)} ms`, '<= 200 ms')
   const nowS = best.firstStartS! + 3600
   const begun = new Map(best.tasks.filter((task) => task.startS < nowS).map((task) => [task.id, task]))
@@ -59,8 +58,11 @@ const SLOWER = 4
 const SETTLE_MS = 6000
 const TAPS = 10
 const TAP_MS = 900
+/** A finger rests on the glass for so long; the answer counts from when it leaves. */
+const FINGER_MS = 90
+const LOWEST_PX = 700
 
-/** A tap on a count of 400 items on a phone's processor: from the touch to the drawn mark. */
+/** A tap on a count of 400 items on a phone's processor: from the finger's leaving to the drawn mark. */
 export async function countTaps(url: string): Promise<void> {
   const rows = await fillShelves(url)
   const browser = await chromium.launch(LAUNCH)
@@ -75,11 +77,17 @@ export async function countTaps(url: string): Promise<void> {
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
   await page.waitForTimeout(SETTLE_MS)
   await page.evaluate(`window.taps = []; new PerformanceObserver((list) => list.getEntries().forEach((one) => {
-    if (one.name === 'click') window.taps.push(one.duration)
+    if (one.name === 'pointerup') window.taps.push(one.duration)
   })).observe({ type: 'event', durationThreshold: 16, buffered: false })`)
-  const marks = page.getByRole('list').getByRole('button', { name: /as expected$/ })
+  const marks = page.getByRole('button', { name: /: .* as expected$/ })
   for (let n = 0; n < TAPS; n += 1) {
-    await marks.nth(n).tap()
+    const box = await marks.nth(n).boundingBox()
+    if (!box || box.y > LOWEST_PX) break
+    await page.waitForTimeout(TAP_MS / 2)
+    const touchPoints = [{ x: box.x + box.width / 2, y: box.y + box.height / 2 }]
+    await session.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints })
+    await page.waitForTimeout(FINGER_MS)
+    await session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
     await page.waitForTimeout(TAP_MS)
   }
   const taps = (await page.evaluate<number[]>('window.taps')).sort((a, b) => a - b)
@@ -87,7 +95,7 @@ export async function countTaps(url: string): Promise<void> {
   const median = taps[taps.length >> 1] ?? 0
   report(
     `count of ${rows} items, ${SLOWER}x slower processor: tap to mark`,
-    `median ${median} ms, worst ${taps.at(-1) ?? 0} ms of ${TAPS}`,
+    `median ${median} ms, worst ${taps.at(-1) ?? 0} ms of ${taps.length}`,
     '<= 50 ms',
   )
 }

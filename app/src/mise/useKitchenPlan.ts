@@ -5,7 +5,6 @@ import type { MisePlan } from 'contract/mise/plan'
 import { foldDay, type DayState, type TaskState } from 'core/mise/doing/foldDay'
 import type { KitchenAsked, KitchenPlan } from 'core/mise/doing/planKitchen'
 import type { ScheduledTask } from 'core/mise/doing/scheduleDay'
-import { USUAL_PASSES } from 'core/mise/plan/planPrep'
 import { useMemo } from 'react'
 import { useNowMs } from '../device/clock'
 import { workedClient } from '../live/workedClient'
@@ -54,7 +53,6 @@ export function useKitchenPlan() {
       timeZone: kitchen.data.timeZone,
       nowMs: minuteMs,
       aheadS: policy.aheadMin * 60,
-      passes: USUAL_PASSES,
     }
   }, [kitchen.data, house.data, rice.data, plans, minuteMs])
   const key = [saidKey, house.data?.version, minuteMs]

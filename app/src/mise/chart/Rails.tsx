@@ -19,6 +19,7 @@ export function Rails({ mise, widthPx }: { mise: Mise; widthPx: number }) {
   const t = useWords('mise')
   const dishes = useDishes().data?.dishes
   const { shorts } = useShorts(mise)
+  const railsName = useRailsName()
   if (!dishes || !mise.next?.drawn) return null
   const stations = railsOf({
     stations: mise.kitchen.stations,
@@ -72,11 +73,13 @@ export function Rails({ mise, widthPx }: { mise: Mise; widthPx: number }) {
   )
 }
 
-const railsName = (name: string, rails: readonly RailSpot<StandingPan>[][]) =>
-  `${name}: ${rails
-    .flat()
-    .map(({ pan }) => `${pan.name} 1/${pan.size.split('/')[1]} ${pan.state}`)
-    .join(', ')}`
+function useRailsName() {
+  const t = useWords('mise')
+  return (name: string, rails: readonly RailSpot<StandingPan>[][]) => {
+    const pans = rails.flat().map(({ pan }) => `${pan.name} ${pan.size} ${t(`chart.states.${pan.state}`)}`)
+    return `${name}: ${pans.join(', ')}`
+  }
+}
 
 /** Pans of one rail, each where it lies. */
 function Rail({ spots, x, scale }: { spots: readonly RailSpot<StandingPan>[]; x: number; scale: number }) {

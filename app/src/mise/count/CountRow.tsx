@@ -1,6 +1,6 @@
 import type { StockRow } from 'contract/mise/stock'
 import { stockG } from 'core/mise/stock/foldStock'
-import { memo } from 'react'
+import { memo, useRef, useState } from 'react'
 import { Pressable, View } from 'react-native'
 import { openSound } from '../../device/signal'
 import { Diamond } from '../../ui/icons'
@@ -19,10 +19,9 @@ type Props = {
 export const CountRow = memo(function CountRow({ row, isCounted, onRight, onOpen }: Props) {
   const t = useWords('mise')
   const thereG = Math.round(stockG(row) * 10) / 10
-  const mass = formatMassG(thereG)
   const name = `${capital(row.name)} ${row.form}`.trim()
   return (
-    <View role="listitem" className="flex-row items-stretch gap-2 border-b border-edge">
+    <View className="flex-row items-stretch gap-2 border-b border-edge">
       <Pressable
         role="button"
         aria-label={t('count.otherName', { name })}
@@ -39,27 +38,66 @@ export const CountRow = memo(function CountRow({ row, isCounted, onRight, onOpen
           {detailOf(row, t)}
         </Text>
       </Pressable>
+      <AsExpected row={row} name={name} massG={thereG} isCounted={isCounted} onRight={onRight} />
+    </View>
+  )
+})
+
+type Mark = Pick<Props, 'row' | 'isCounted' | 'onRight'> & { name: string; massG: number }
+
+const UNSAID_MS = 600
+
+/**
+ * The mark shows as the finger leaves the glass; keeping and sending what it says comes after it is drawn. Where no press
+ * follows (the finger slid off), the mark goes again.
+ */
+function AsExpected({ row, name, massG, isCounted, onRight }: Mark) {
+  const t = useWords('mise')
+  const [marked, setMarked] = useState<StockRow | null>(null)
+  const isDown = useRef(false)
+  const unsaid = useRef<ReturnType<typeof setTimeout> | null>(null)
+  const isMarked = isCounted || marked === row
+  const mass = formatMassG(massG)
+  const show = () => {
+    if (!isDown.current) return
+    isDown.current = false
+    setMarked(row)
+    unsaid.current = setTimeout(() => setMarked(null), UNSAID_MS)
+  }
+  const say = () => {
+    if (unsaid.current) clearTimeout(unsaid.current)
+    setMarked(row)
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        openSound()
+        onRight(row, massG)
+      }),
+    )
+  }
+  return (
+    <View
+      onPointerDown={() => (isDown.current = true)}
+      onPointerUp={show}
+      onPointerCancel={() => (isDown.current = false)}
+    >
       <Pressable
         role="button"
         aria-label={t('count.rightName', { name, mass })}
-        aria-pressed={isCounted}
-        onPress={() => {
-          openSound()
-          onRight(row, thereG)
-        }}
-        className="ring-focus w-[104px] items-center justify-center rounded-lg"
+        aria-pressed={isMarked}
+        onPress={say}
+        className="ring-focus w-[104px] flex-1 items-center justify-center rounded-lg"
       >
         <View
-          className={`my-1 w-full flex-1 items-center justify-center rounded-lg border ${isCounted ? 'border-rice bg-plate' : 'border-line'}`}
+          className={`my-1 w-full flex-1 items-center justify-center rounded-lg border ${isMarked ? 'border-rice bg-plate' : 'border-line'}`}
         >
           <Text size="step" weight="bold" stretch="narrow">
-            {isCounted ? `✓ ${mass}` : mass}
+            {isMarked ? `✓ ${mass}` : mass}
           </Text>
         </View>
       </Pressable>
     </View>
   )
-})
+}
 
 function detailOf(row: StockRow, t: ReturnType<typeof useWords<'mise'>>): string {
   const { lastCount } = row

@@ -1,25 +1,29 @@
 import type { StockRow } from 'contract/mise/stock'
 import { stockG } from 'core/mise/stock/foldStock'
 import { useCallback, useMemo, useState } from 'react'
-import { View } from 'react-native'
+import { SectionList, View } from 'react-native'
 import { download } from '../../device/download'
 import { useNowMs } from '../../device/clock'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
 import { Frame } from '../../ui/Frame'
 import { Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { capital, formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { Heading, MisePage } from '../MisePage'
+import { Heading, Parts } from '../MisePage'
 import { sayOfMise, undoMise, useMiseHouse, useStock } from '../useMise'
 import { CountRow } from './CountRow'
 import { CountSheet } from './CountSheet'
 import { byPlace, isCounted, SHOWS, shownRows, type Show } from './countRows'
 
 const MINUTE_MS = 60_000
+/** Long walks are drawn as far as the eye reaches: a tap must show at once on a slow phone. */
+const FIRST_ROWS = 12
+const SCREENS_KEPT = 3
 
 /** The walk along the shelves: what should be there, a tap where it is so, a number where it is not. */
 export function CountScreen() {
@@ -29,6 +33,7 @@ export function CountScreen() {
   const kitchen = useKitchen().data
   const nowMs = useNowMs(MINUTE_MS)
   const [show, setShow] = useState<Show>('all')
+  const [wanted, setWanted] = useState('')
   const [openId, setOpenId] = useState<string | null>(null)
   const count = useCallback(
     (row: StockRow, massG: number) => {
@@ -39,7 +44,10 @@ export function CountScreen() {
     [t],
   )
   const places = house?.policy.places
-  const groups = useMemo(() => byPlace(shownRows(rows, show, nowMs), places ?? []), [rows, show, nowMs, places])
+  const groups = useMemo(
+    () => byPlace(shownRows(rows, show, wanted, nowMs), places ?? []),
+    [rows, show, wanted, nowMs, places],
+  )
   if (!data || !house || !kitchen) {
     return (
       <Frame stage="mise">
@@ -49,9 +57,10 @@ export function CountScreen() {
   }
   const open = rows.find((row) => row.itemId === openId)
   const done = rows.filter((row) => isCounted(row, nowMs)).length
-  const nextRow = groups.flatMap((group) => group.rows).find((row) => !isCounted(row, nowMs))
-  return (
-    <MisePage part="count" bar={nextRow && <NextRow row={nextRow} onRight={count} onOpen={setOpenId} />}>
+  const nextRow = groups.flatMap((group) => group.data).find((row) => !isCounted(row, nowMs))
+  const head = (
+    <>
+      <Parts part="count" />
       <Text role="heading" aria-level={1} size="step" weight="bold">
         {t('count.how')}
       </Text>
@@ -69,31 +78,37 @@ export function CountScreen() {
           ))}
         </View>
       </View>
-      {groups.map((group) => (
-        <View key={group.id} role="group" aria-label={group.name ?? t('count.nowhere')}>
-          <Heading>{group.name ?? t('count.nowhere')}</Heading>
-          <View role="list">
-            {group.rows.map((row) => (
-              <CountRow
-                key={row.itemId}
-                row={row}
-                isCounted={isCounted(row, nowMs)}
-                onRight={count}
-                onOpen={setOpenId}
-              />
-            ))}
-          </View>
-        </View>
-      ))}
-      <Button
-        className="mt-4"
-        label={t('count.csv')}
-        onPress={() => download('/api/mise/count.csv', 'okazu-count.csv')}
+      <Field label={t('count.find')} value={wanted} onChange={setWanted} maxLength={60} />
+    </>
+  )
+  const csv = (
+    <Button
+      className="mt-4"
+      label={t('count.csv')}
+      onPress={() => download('/api/mise/count.csv', 'okazu-count.csv')}
+    />
+  )
+  return (
+    <Frame stage="mise" bar={nextRow && <NextRow row={nextRow} onRight={count} onOpen={setOpenId} />}>
+      <SectionList
+        tabIndex={0}
+        className="min-h-0 flex-1"
+        contentContainerClassName="w-full max-w-3xl self-center px-4 pb-4"
+        sections={groups}
+        keyExtractor={(row) => row.itemId}
+        initialNumToRender={FIRST_ROWS}
+        windowSize={SCREENS_KEPT}
+        ListHeaderComponent={head}
+        ListFooterComponent={csv}
+        renderSectionHeader={({ section }) => <Heading>{section.name ?? t('count.nowhere')}</Heading>}
+        renderItem={({ item }) => (
+          <CountRow row={item} isCounted={isCounted(item, nowMs)} onRight={count} onOpen={setOpenId} />
+        )}
       />
       {open && (
         <CountSheet key={open.itemId} row={open} kitchen={kitchen} onCount={count} onClose={() => setOpenId(null)} />
       )}
-    </MisePage>
+    </Frame>
   )
 }
 

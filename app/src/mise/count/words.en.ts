@@ -51,6 +51,7 @@ export const countWords = {
     counted: '{{name}}: {{mass}}',
     csv: 'The count as CSV',
     filter: 'Show',
+    find: 'Find',
     show: { all: 'all', open: 'not counted', low: 'differs' },
     deliver: 'It came',
     delivery: 'What came of {{name}}?',

@@ -35,7 +35,6 @@ export const readyWords = {
     call: 'Do: {{what}}',
     callDetail: '{{time}} left',
     callLate: '{{time}} late',
-    openMise: 'Go to the plan',
     allReady: 'Open the doors',
     allReadyDetail: 'everything stands for {{n}} portions',
     tick: 'Ready',
@@ -46,7 +45,5 @@ export const readyWords = {
     droppedList: 'Off the menu tonight: {{list}}',
     what: 'A tub holds as much as its shortest stave: height is boats served',
     handsName: 'hands for {{name}}',
-    checkLine: 'Checks before service',
-    stationLit: '{{name}} hot',
   },
 } as const

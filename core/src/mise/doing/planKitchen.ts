@@ -13,7 +13,8 @@ export type KitchenAsked = {
   timeZone: string
   nowMs: number
   aheadS: number
-  passes: number
+  /** Where absent, as many as the number of tasks allows. */
+  passes?: number
   before?: ReadonlyMap<string, number>
 }
 export type KitchenPlan = { states: Map<string, DayState>; all: DayState; schedule: Schedule }
@@ -56,7 +57,7 @@ export function planKitchen(asked: KitchenAsked): KitchenPlan {
     serviceMs,
     nowMs,
     aheadS,
-    passes,
+    ...(passes !== undefined && { passes }),
     ...(before && { before }),
   })
   return { states, all, schedule }

@@ -11,7 +11,7 @@ export type ScheduleAsked = {
   serviceMs: number
   nowMs: number
   aheadS: number
-  passes: number
+  passes?: number
   /** Starts of the plan before this one. */
   before?: ReadonlyMap<string, number>
 }
@@ -57,7 +57,7 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
       equipment: equipmentOf(asked, toS),
       nowS,
       aheadS: asked.aheadS,
-      passes: asked.passes,
+      ...(asked.passes !== undefined && { passes: asked.passes }),
       ...(asked.before && { before: new Map([...asked.before].map(([id, ms]) => [id, toS(ms)])) }),
     })
   const whole = planOf(tasks)

@@ -7,7 +7,11 @@ import { searchPlacing, type Worth } from './search'
 import { slackOf } from './slack'
 import type { Infeasible, Plan, PlanAsked, PlannedTask } from './task'
 
-export const USUAL_PASSES = 60
+const MOST_PASSES = 60
+const PASSED_TASKS = 4500
+/** Passes that a plan gets unless told otherwise: fewer for more tasks, by their number alone, never by the clock. */
+export const usualPasses = (tasks: number): number =>
+  Math.max(8, Math.min(MOST_PASSES, Math.round(PASSED_TASKS / Math.max(1, tasks))))
 /** Worth of a second late against any second of being early. */
 const EARLY_S = 1
 
@@ -21,7 +25,7 @@ export function planPrep(asked: PlanAsked): Plan {
   const { instance, tasks, crews, infeasible } = compile(asked)
   if (tasks.length === 0) return { tasks: [], firstStartS: null, lowerBoundS: 0, isProven: true, infeasible, chain: [] }
   const seed = asked.seed ?? 1
-  const passes = asked.passes ?? USUAL_PASSES
+  const passes = asked.passes ?? usualPasses(tasks.length)
   const backward = mirror(instance)
   const boundS = endBoundS(backward)
   const earlier = orderOf(

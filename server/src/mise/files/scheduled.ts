@@ -1,6 +1,5 @@
 import type { MisePlan } from 'contract/mise/plan'
 import { planKitchen, type KitchenPlan } from 'core/mise/doing/planKitchen'
-import { USUAL_PASSES } from 'core/mise/plan/planPrep'
 import type { MiseKitchen } from '../miseKitchen'
 
 /** The plan as the screens show it, worked out here for files: the same function, the same number of passes. */
@@ -16,6 +15,5 @@ export function scheduled(
     timeZone: kitchen.timeZone,
     nowMs,
     aheadS: house.policy.aheadMin * 60,
-    passes: USUAL_PASSES,
   })
 }
