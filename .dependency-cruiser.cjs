@@ -16,7 +16,7 @@ module.exports = {
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src/', pathNot: '(\\.test\\.ts$|^core/src/test/)' },
       to: { pathNot: '^core/src/' },
     },
     ...laterStages,

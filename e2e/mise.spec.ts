@@ -164,8 +164,6 @@ test('the count: right as it is, another number, a slip explained, two who disag
     const next = page.getByRole('button', { name: /as expected$/ }).last()
     await expect(next).toBeVisible()
     await page
-      .getByRole('list')
-      .first()
       .getByRole('button', { name: /: .* as expected$/ })
       .first()
       .click()

@@ -4,7 +4,7 @@ import type { Stave } from 'core/mise/ready/readiness'
 import { byPlace, isCounted, shownRows } from './count/countRows'
 import { tasksOf, waitAfter } from './doing/taskOrder'
 import { tubLayout } from './ready/tubLayout'
-import { clockText, withHours } from './services/shifts'
+import { clockText, readSkills, withPerson } from './services/shifts'
 import { withUnsent } from './useMise'
 import type { MiseTask } from './useKitchenPlan'
 
@@ -138,10 +138,17 @@ test('a tub shows everything that is open, short before coming, as high as it re
   expect(last.x + last.width).toBeLessThanOrEqual(300)
 })
 
-test('prep hours are set for one person, known or new', () => {
+test('prep hours and skills are set for one person, known or new', () => {
   const policy = { people: [{ staffId: 'tam', skills: ['raw'], shifts: [] }] } as never
   const shift = { weekdays: [1], fromMin: 545, toMin: 600 }
-  expect(withHours(policy, 'tam', [shift]).people).toEqual([{ staffId: 'tam', skills: ['raw'], shifts: [shift] }])
-  expect(withHours(policy, 'wen', [shift]).people[1]).toEqual({ staffId: 'wen', skills: [], shifts: [shift] })
+  expect(withPerson(policy, 'tam', { shifts: [shift] }).people).toEqual([
+    { staffId: 'tam', skills: ['raw'], shifts: [shift] },
+  ])
+  expect(withPerson(policy, 'wen', { shifts: [shift] }).people[1]).toEqual({
+    staffId: 'wen',
+    skills: [],
+    shifts: [shift],
+  })
+  expect(readSkills(' Raw, shellfish,,raw ')).toEqual(['raw', 'shellfish'])
   expect(clockText(545)).toBe('09:05')
 })

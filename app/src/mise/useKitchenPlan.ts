@@ -28,8 +28,10 @@ export type Mise = {
   tasks: readonly MiseTask[]
   byId: ReadonlyMap<string, MiseTask>
   nowMs: number
-  /** What the plan was worked out from, without the clock. */
-  saidKey: string
+  /** What this plan was worked out from, without the clock. */
+  planKey: string
+  /** The better answer, not the first one: what changed is read off it. */
+  isBest: boolean
 }
 
 /** The plan of the kitchen as it stands, worked out in the worker: a first answer at once, a better one after it. */
@@ -56,9 +58,13 @@ export function useKitchenPlan() {
     }
   }, [kitchen.data, house.data, rice.data, plans, minuteMs])
   const key = [saidKey, house.data?.version, minuteMs]
-  const first = useWorked(asked && { ...asked, passes: 1 }, ['first', ...key])
-  const best = useWorked(first.data ? asked : null, ['best', ...key])
-  const plan = (best.isPlaceholderData && !first.isPlaceholderData ? first.data : (best.data ?? first.data)) ?? null
+  const fullKey = `${saidKey} ${house.data?.version ?? 0}`
+  const first = useWorked(asked && { ...asked, passes: 1 }, fullKey, ['first', ...key])
+  const best = useWorked(first.data ? asked : null, fullKey, ['best', ...key])
+  const worked = best.isPlaceholderData && !first.isPlaceholderData ? first.data : (best.data ?? first.data)
+  const plan = worked?.plan ?? null
+  const planKey = worked?.key ?? ''
+  const isBest = worked !== undefined && worked === best.data && !best.isPlaceholderData
   const states = useMemo(
     () => new Map(plans.flatMap((one) => (one.drawn ? [[one.id, foldDay(one.drawn, one.events)] as const] : []))),
     [plans],
@@ -79,14 +85,15 @@ export function useKitchenPlan() {
       tasks,
       byId: new Map(tasks.map((task) => [task.id, task])),
       nowMs,
-      saidKey: `${saidKey} ${house.data.version}`,
+      planKey,
+      isBest,
     }
-  }, [kitchen.data, house.data, query.data, plans, plan, states, nowMs, saidKey])
+  }, [kitchen.data, house.data, query.data, plans, plan, states, nowMs, planKey, isBest])
   const error = query.error ?? house.error ?? kitchen.error ?? rice.error
-  return { mise, error, refetch: query.refetch, isBest: plan !== null && plan === best.data }
+  return { mise, error, refetch: query.refetch }
 }
 
-function useWorked(asked: KitchenAsked | null, key: unknown[]) {
+function useWorked(asked: KitchenAsked | null, said: string, key: unknown[]) {
   return useQuery(
     {
       queryKey: ['mise', 'plan', ...key],
@@ -94,7 +101,7 @@ function useWorked(asked: KitchenAsked | null, key: unknown[]) {
       staleTime: Infinity,
       gcTime: MINUTE_MS,
       placeholderData: keepPreviousData,
-      queryFn: () => (asked ? runMise(asked) : null),
+      queryFn: async () => (asked ? { key: said, plan: await runMise(asked) } : null),
     },
     workedClient,
   )

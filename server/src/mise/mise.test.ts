@@ -35,7 +35,7 @@ const said = (word: Word, day = 'stock', deviceId = 'phone', agoMs = 0) => ({
 })
 const say = (...events: ReturnType<typeof said>[]) => send(kitchen.app, 'POST', '/mise/events', { events })
 const counted = (itemId: string, massG: number, deviceId = 'phone', agoMs = 0) =>
-  said({ kind: 'counted', itemId: itemId as never, placeId: null, massG, expectedG: null }, 'stock', deviceId, agoMs)
+  said({ kind: 'counted', itemId: itemId, placeId: null, massG, expectedG: null }, 'stock', deviceId, agoMs)
 
 test('services to come stand there undrawn, up to four days ahead', async () => {
   const all = await plans()
@@ -92,7 +92,7 @@ test('what was done is a lot, sent twice it is one; drawn anew, the plan asks fo
   expect(again.drawn!.items.find((item) => item.itemId === 'recipe:duck-sauce')).toMatchObject({ netG: 0 })
   const waste = said({
     kind: 'wasted',
-    itemId: 'recipe:duck-sauce' as never,
+    itemId: 'recipe:duck-sauce',
     lotId: null,
     massG: 100,
     reason: 'dropped',

@@ -32,7 +32,10 @@ export function Bar({ axis, one, isTaut, isOpen, label }: BarProps) {
         strokeWidth={isOpen ? 4 : isWait ? 1.4 : 1.2}
         {...(isWait && { strokeDasharray: '4 4' })}
       />
-      <BarLabel {...{ axis, one, label, wide }} isLight={isWait || isDone} />
+      <BarLabel
+        {...{ axis, one, label, wide }}
+        ink={isWait || isDone ? 'rgb(var(--in-channel))' : isTaut ? GROUND : 'rgb(var(--on-task))'}
+      />
     </G>
   )
 }
@@ -42,21 +45,20 @@ function BarLabel({
   one,
   label,
   wide,
-  isLight,
+  ink,
 }: {
   axis: PlanAxis
   one: LaneTask
   label: string
   wide: number
-  isLight: boolean
+  ink: string
 }) {
   const { fromMs, toMs, top, bottom } = one
-  const fill = isLight ? 'rgb(var(--in-channel))' : 'rgb(var(--on-task))'
   const middleMs =
     axis.x(toMs) > axis.x(fromMs) && fromMs < axis.nearMs && toMs > axis.nearMs ? axis.nearMs : (fromMs + toMs) / 2
   const isFar = toMs <= axis.nearMs
   const tall = axis.y(middleMs, bottom) - axis.y(middleMs, top)
-  const common = { fontSize: 12.5, fontFamily: FONT, fontWeight: '600', fill, textAnchor: 'middle' as const }
+  const common = { fontSize: 12.5, fontFamily: FONT, fontWeight: '600', fill: ink, textAnchor: 'middle' as const }
   const cut = (px: number) =>
     label.length * LETTER_PX <= px ? label : `${label.slice(0, Math.max(1, Math.floor(px / LETTER_PX) - 1))}.`
   const x = (axis.x(fromMs) + axis.x(toMs)) / 2

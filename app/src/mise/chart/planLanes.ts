@@ -30,7 +30,7 @@ export function planLanes(tasks: readonly MiseTask[], people: readonly string[],
     return { ...spanOf(task), top, bottom: top + WAIT_ROW_PX - 4 }
   })
   for (const task of placed.filter((one) => one.hands > 0)) {
-    const who = task.status === 'underway' ? task.who : (task.at?.who ?? [])
+    const who = task.status === 'open' ? (task.at?.who ?? []) : task.who
     const mine = lanes.filter((lane) => who.includes(lane.id))
     const [first] = mine
     const last = mine.at(-1)

@@ -24,6 +24,7 @@ const MINUTE_MS = 60_000
 /** Long walks are drawn as far as the eye reaches: a tap must show at once on a slow phone. */
 const FIRST_ROWS = 12
 const SCREENS_KEPT = 3
+const PAGE = { width: '100%', maxWidth: 768, alignSelf: 'center', paddingHorizontal: 16, paddingBottom: 16 } as const
 
 /** The walk along the shelves: what should be there, a tap where it is so, a number where it is not. */
 export function CountScreen() {
@@ -93,7 +94,7 @@ export function CountScreen() {
       <SectionList
         tabIndex={0}
         className="min-h-0 flex-1"
-        contentContainerClassName="w-full max-w-3xl self-center px-4 pb-4"
+        contentContainerStyle={PAGE}
         sections={groups}
         keyExtractor={(row) => row.itemId}
         initialNumToRender={FIRST_ROWS}

@@ -13,19 +13,19 @@ import { markSeen, usePlanChanges } from '../usePlanChanges'
 /** What the plan made of what was said since somebody here last looked. */
 export function ChangedPlan({ mise }: { mise: Mise }) {
   const t = useWords('mise')
-  const { plan, saidKey, kitchen } = mise
+  const { plan, planKey, isBest, kitchen } = mise
   const words = useMiseWords(kitchen)
   const [isOpen, setIsOpen] = useState(false)
-  const schedule = plan?.schedule ?? null
-  const changes = usePlanChanges(saidKey, schedule)
+  const schedule = isBest ? (plan?.schedule ?? null) : null
+  const changes = usePlanChanges(planKey, schedule)
   const isQuiet = schedule !== null && changes.length === 0
   useEffect(() => {
-    if (isQuiet) markSeen(saidKey, schedule)
-  }, [isQuiet, saidKey, schedule])
+    if (isQuiet) markSeen(planKey, schedule)
+  }, [isQuiet, planKey, schedule])
   if (!schedule || changes.length === 0) return null
   const close = () => {
     setIsOpen(false)
-    markSeen(saidKey, schedule)
+    markSeen(planKey, schedule)
   }
   const sentence = (change: PlanChange): string => {
     switch (change.kind) {

@@ -3,6 +3,7 @@ import { Text } from '../../ui/Text'
 import { capital, formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../MisePage'
+import { useDishNames } from '../useDishNames'
 import type { Mise } from '../useKitchenPlan'
 import { useShorts } from './useShorts'
 
@@ -10,6 +11,7 @@ import { useShorts } from './useShorts'
 export function Shorts({ mise }: { mise: Mise }) {
   const t = useWords('mise')
   const { shorts } = useShorts(mise)
+  const dishName = useDishNames()
   if (shorts.length === 0) return null
   return (
     <View>
@@ -29,7 +31,7 @@ export function Shorts({ mise }: { mise: Mise }) {
               {t('doing.tellLine', {
                 list: short.dishes
                   .map(({ dishId, portions, ofPortions }) =>
-                    t('doing.dishShort', { dish: dishId, portions, of: ofPortions }),
+                    t('doing.dishShort', { dish: dishName(dishId), portions, of: ofPortions }),
                   )
                   .join(', '),
               })}

@@ -5,6 +5,7 @@ import { toast } from '../../ui/Toast'
 import { capital, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
+import { useDishNames } from '../useDishNames'
 import { undoMise } from '../useMise'
 import type { Mise, MiseTask } from '../useKitchenPlan'
 import { beginTask, endTask, isJustBegun } from './sayTask'
@@ -73,12 +74,13 @@ export function StartButton({ mise, task, personId }: { mise: Mise; task: MiseTa
 
 function useStartDetail(mise: Mise, task: MiseTask): string {
   const t = useWords('mise')
+  const dishName = useDishNames()
   const words = useMiseWords(mise.kitchen)
   if (!task.at) return t('doing.noPlan')
   const latestMs = task.at.latestStartMs ?? task.at.startMs
   const slackS = (latestMs - mise.nowMs) / 1000
   if (task.at.lateAheadS > LATE_S && task.portions > 0 && task.dishIds.length > 0)
-    return t('doing.startLate', { dishes: task.dishIds.join(', '), n: Math.round(task.portions) })
+    return t('doing.startLate', { dishes: task.dishIds.map(dishName).join(', '), n: Math.round(task.portions) })
   return slackS < LATE_S ? t('doing.startTight') : t('doing.startDetail', { time: words.span(slackS) })
 }
 

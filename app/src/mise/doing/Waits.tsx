@@ -15,9 +15,11 @@ export function Waits({ mise, onOpen }: { mise: Mise; onOpen: (id: string) => vo
   if (waits.length === 0) return null
   return (
     <View>
-      <Heading>{t('doing.underWay')}</Heading>
+      <Heading {...(waits.length > SHOWN && { detail: t('doing.ofAll', { n: SHOWN, all: waits.length }) })}>
+        {t('doing.underWay')}
+      </Heading>
       <View role="list">
-        {waits.map((task) => (
+        {waits.slice(0, SHOWN).map((task) => (
           <Wait key={task.id} mise={mise} task={task} onOpen={onOpen} />
         ))}
       </View>
@@ -26,6 +28,7 @@ export function Waits({ mise, onOpen }: { mise: Mise; onOpen: (id: string) => vo
 }
 
 const FULL_PERCENT = 100
+const SHOWN = 4
 
 function Wait({ mise, task, onOpen }: { mise: Mise; task: MiseTask; onOpen: (id: string) => void }) {
   const t = useWords('mise')

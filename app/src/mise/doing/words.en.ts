@@ -19,6 +19,7 @@ export const doingWords = {
     more: 'More',
     moreName: 'More about {{name}}',
     underWay: 'Goes on without hands',
+    ofAll: '{{n}} of {{all}}, soonest first',
     left: '{{time}} left',
     overBy: '+{{time}}',
     check: 'Done',

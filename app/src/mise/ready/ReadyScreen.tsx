@@ -2,7 +2,6 @@ import type { Readiness, Stave } from 'core/mise/ready/readiness'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
-import { useDishes } from '../../book/useDishes'
 import { Button } from '../../ui/Button'
 import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
@@ -14,6 +13,7 @@ import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Head, Heading, MisePage } from '../MisePage'
 import { useMiseWords } from '../miseWords'
+import { useDishNames } from '../useDishNames'
 import { sayOfMise, undoMise } from '../useMise'
 import { useKitchenPlan, type Mise } from '../useKitchenPlan'
 import { OpenStave } from './OpenStave'
@@ -208,14 +208,13 @@ function CallButton({
 /** A dish whose mise falls short may leave the menu: held, and it comes back by undo. */
 function OffMenu({ mise, next, ready }: Props) {
   const t = useWords('mise')
-  const dishes = useDishes().data?.dishes ?? []
+  const name = useDishNames()
   const gone = mise.states.get(next.id)?.dropped ?? []
   const atRisk = new Set(
     ready.open
       .filter((stave) => stave.state === 'short' && stave.dishIds.length <= 2)
       .flatMap((stave) => stave.dishIds),
   )
-  const name = (id: string) => dishes.find((dish) => dish.id === id)?.shortName ?? id
   return (
     <View className="mt-3 gap-2.5">
       {gone.length > 0 && <Text weight="semi">{t('ready.droppedList', { list: gone.map(name).join(', ') })}</Text>}

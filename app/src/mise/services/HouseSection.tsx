@@ -3,7 +3,6 @@ import { readStockAmount } from 'core/mise/stock/readStockAmount'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
-import { Dial } from '../../ui/Dial'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
@@ -16,7 +15,7 @@ import { Heading } from '../MisePage'
 import { useMiseWords } from '../miseWords'
 import { useSaveMisePolicy, useStock } from '../useMise'
 import type { Mise } from '../useKitchenPlan'
-import { clockText, withHours } from './shifts'
+import { clockText, readSkills, withPerson } from './shifts'
 
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7]
 const USUAL = { weekdays: EVERY_DAY, fromMin: 840, toMin: 1020 }
@@ -111,37 +110,53 @@ type ShiftProps = {
 
 function ShiftSheet({ name, staffId, policy, onKeep, onClose }: ShiftProps) {
   const t = useWords('mise')
-  const first = policy.people.find((one) => one.staffId === staffId)?.shifts[0] ?? USUAL
+  const known = policy.people.find((one) => one.staffId === staffId)
+  const first = known?.shifts[0] ?? USUAL
   const [hours, setHours] = useState({ fromMin: first.fromMin, toMin: first.toMin })
-  const dial = (key: 'fromMin' | 'toMin', label: string, least: number, most: number) => (
-    <View>
-      <Text tone="ash">{`${label} ${clockText(hours[key])}`}</Text>
-      <Dial
-        name={`${label} ${name}`}
-        value={hours[key]}
-        least={least}
-        most={most}
-        step={STEP_MIN}
-        unit={t('minutes', { n: '' }).trim()}
-        lessLabel={`${label}, ${t('services.earlier')}`}
-        moreLabel={`${label}, ${t('services.later')}`}
-        onChange={(value) => setHours({ ...hours, [key]: value })}
-      />
-    </View>
-  )
+  const [skills, setSkills] = useState((known?.skills ?? []).join(', '))
+  const dial = (key: 'fromMin' | 'toMin', label: string, least: number, most: number) => {
+    const move = (by: number) => setHours({ ...hours, [key]: Math.min(most, Math.max(least, hours[key] + by)) })
+    return (
+      <View className="flex-row items-center gap-3">
+        <Text tone="ash" className="w-12">
+          {label}
+        </Text>
+        <Button
+          label="−"
+          accessibleName={`${label}, ${t('services.earlier')}`}
+          className="w-14"
+          onPress={() => move(-STEP_MIN)}
+        />
+        <Text size="figure" weight="bold" stretch="narrow" className="min-w-0 flex-1 text-center" aria-live="polite">
+          {clockText(hours[key])}
+        </Text>
+        <Button
+          label="+"
+          accessibleName={`${label}, ${t('services.later')}`}
+          className="w-14"
+          onPress={() => move(STEP_MIN)}
+        />
+      </View>
+    )
+  }
   return (
     <Sheet title={t('services.shiftOf', { name })} isOpen onClose={onClose}>
       <View className="gap-3">
         {dial('fromMin', t('services.from'), 0, hours.toMin - STEP_MIN)}
         {dial('toMin', t('services.to'), hours.fromMin + STEP_MIN, DAY_MIN)}
+        <Field label={t('services.skills')} value={skills} onChange={setSkills} maxLength={120} />
         <Button
           isTall
           kind="main"
           label={t('services.save')}
           detail={t('services.hours', { from: clockText(hours.fromMin), to: clockText(hours.toMin) })}
-          onPress={() => onKeep(withHours(policy, staffId, [{ weekdays: EVERY_DAY, ...hours }]))}
+          onPress={() =>
+            onKeep(
+              withPerson(policy, staffId, { shifts: [{ weekdays: EVERY_DAY, ...hours }], skills: readSkills(skills) }),
+            )
+          }
         />
-        <Button label={t('services.off')} onPress={() => onKeep(withHours(policy, staffId, []))} />
+        <Button label={t('services.off')} onPress={() => onKeep(withPerson(policy, staffId, { shifts: [] }))} />
       </View>
     </Sheet>
   )

@@ -35,6 +35,7 @@ export const servicesWords = {
     to: 'to',
     earlier: 'earlier',
     later: 'later',
+    skills: 'Skills, with commas: raw, shellfish',
     off: 'No prep',
     on: 'On prep',
     shiftOf: 'Prep hours of {{name}}',

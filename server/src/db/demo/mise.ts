@@ -30,7 +30,7 @@ type Word = MiseEvent extends infer T
   : never
 
 const said = (day: string, word: Word): MiseEvent =>
-  ({ id: EventId.parse(newId()), day, deviceId: 'demo', counter: 0, ...word, atMs: Math.round(word.atMs) }) as MiseEvent
+  ({ id: EventId.parse(newId()), day, deviceId: 'demo', counter: 0, ...word, atMs: Math.round(word.atMs) })
 
 /**
  * Two evenings of prep for the sample kitchen: counted, drawn, and done as planned until now, with one task that runs late
