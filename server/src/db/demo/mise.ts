@@ -29,8 +29,14 @@ type Word = MiseEvent extends infer T
     : never
   : never
 
-const said = (day: string, word: Word): MiseEvent =>
-  ({ id: EventId.parse(newId()), day, deviceId: 'demo', counter: 0, ...word, atMs: Math.round(word.atMs) })
+const said = (day: string, word: Word): MiseEvent => ({
+  id: EventId.parse(newId()),
+  day,
+  deviceId: 'demo',
+  counter: 0,
+  ...word,
+  atMs: Math.round(word.atMs),
+})
 
 /**
  * Two evenings of prep for the sample kitchen: counted, drawn, and done as planned until now, with one task that runs late
@@ -83,9 +89,10 @@ function doneSince(
     (at) => at.endMs < nowMs && at.endMs > nowMs - LATE_MOST_MS && (byId.get(at.id)?.hands ?? 0) > 0,
   )
   const lateId = late.at(-1)?.id
+  const waiting = waitingFor(lateId, tasks)
   return begun.flatMap((at) => {
     const task = byId.get(at.id)
-    if (!task) return []
+    if (!task || waiting.has(at.id)) return []
     const day = planOf(at.id)
     const began = said(day, { kind: 'began', taskId: at.id, staffIds: at.who, atMs: at.startMs })
     if (at.endMs >= nowMs || at.id === lateId) return [began]
@@ -99,6 +106,21 @@ function doneSince(
     const took = task.takes.map((take) => ({ ...take }))
     return [began, said(day, { kind: 'ended', taskId: at.id, massG: task.massG, gave, took, atMs: at.endMs })]
   })
+}
+
+/** Whatever cannot have begun while a task runs late. */
+function waitingFor(lateId: string | undefined, tasks: readonly TaskState[]): Set<string> {
+  const waiting = new Set<string>()
+  let isGrowing = lateId !== undefined
+  while (isGrowing) {
+    isGrowing = false
+    for (const { id, needs } of tasks) {
+      if (waiting.has(id) || !needs.some(({ taskId }) => taskId === lateId || waiting.has(taskId))) continue
+      waiting.add(id)
+      isGrowing = true
+    }
+  }
+  return waiting
 }
 
 /** The morning's delivery: what was to be bought, in full but for one thing. */
