@@ -1,7 +1,8 @@
-import { useRouter, type Href } from 'expo-router'
+import type { Href } from 'expo-router'
 import type { ReactNode } from 'react'
-import { Pressable, ScrollView, View } from 'react-native'
+import { ScrollView, View } from 'react-native'
 import { Frame } from '../ui/Frame'
+import { PartsNav } from '../ui/PartsNav'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 
@@ -16,7 +17,6 @@ export type BookPart = (typeof PARTS)[number]['part']
 /** A page of the book: its four parts on top, what it holds below. */
 export function BookPage({ part, children, bar }: { part: BookPart | null; children: ReactNode; bar?: ReactNode }) {
   const t = useWords('book')
-  const router = useRouter()
   return (
     <Frame stage="book" bar={bar}>
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
@@ -24,26 +24,8 @@ export function BookPage({ part, children, bar }: { part: BookPart | null; child
           <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
             {t('title')}
           </Text>
-          <View role="navigation" aria-label={t('title')} className="-mx-1.5 mb-2 flex-row flex-wrap">
-            {PARTS.map((one) => (
-              <Pressable
-                key={one.part}
-                role="link"
-                aria-current={one.part === part ? 'page' : undefined}
-                onPress={() => router.push(one.href)}
-                className="ring-focus min-h-14 justify-center px-1.5"
-              >
-                <Text
-                  weight={one.part === part ? 'bold' : 'normal'}
-                  tone={one.part === part ? 'rice' : 'ash'}
-                  stretch="narrow"
-                  size="step"
-                  className={`border-b-[3px] pb-1 ${one.part === part ? 'border-rice' : 'border-transparent'}`}
-                >
-                  {t(`parts.${one.part}`)}
-                </Text>
-              </Pressable>
-            ))}
+          <View className="mb-2">
+            <PartsNav label={t('title')} of={PARTS} here={part} words={(one) => t(`parts.${one}`)} />
           </View>
           {children}
         </View>

@@ -1,7 +1,8 @@
-import { useRouter, type Href } from 'expo-router'
+import type { Href } from 'expo-router'
 import type { ReactNode } from 'react'
-import { Pressable, ScrollView, View } from 'react-native'
+import { ScrollView, View } from 'react-native'
 import { Frame } from '../ui/Frame'
+import { PartsNav } from '../ui/PartsNav'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 
@@ -45,30 +46,7 @@ export function MisePage({
 
 export function Parts({ part }: { part: MisePart }) {
   const t = useWords('mise')
-  const router = useRouter()
-  return (
-    <View role="navigation" aria-label={t('title')} className="-mx-1.5 flex-row flex-wrap">
-      {PARTS.map((one) => (
-        <Pressable
-          key={one.part}
-          role="link"
-          aria-current={one.part === part ? 'page' : undefined}
-          onPress={() => router.push(one.href)}
-          className="ring-focus min-h-14 justify-center px-2"
-        >
-          <Text
-            weight={one.part === part ? 'bold' : 'normal'}
-            tone={one.part === part ? 'rice' : 'ash'}
-            stretch="narrow"
-            size="step"
-            className={`border-b-[3px] pb-1 ${one.part === part ? 'border-rice' : 'border-transparent'}`}
-          >
-            {t(`parts.${one.part}`)}
-          </Text>
-        </Pressable>
-      ))}
-    </View>
-  )
+  return <PartsNav label={t('title')} of={PARTS} here={part} words={(one) => t(`parts.${one}`)} />
 }
 
 /** The band on top: what is asked and how it stands at the left, a figure at the right. */

@@ -1,4 +1,5 @@
 import { G, Path, Text as SvgText } from 'react-native-svg'
+import { ChartText } from './ChartText'
 import { barPath, type PlanAxis } from './planAxis'
 import type { LaneTask } from './planLanes'
 
@@ -101,30 +102,9 @@ export function SlackString({
   return (
     <>
       <Path d={`M${fromX} ${y} Q${middle} ${y + 2 * sag} ${toX} ${y}`} stroke={CELADON} strokeWidth={2} fill="none" />
-      <SvgText
-        x={middle}
-        y={y + sag + 4}
-        fontSize={13}
-        fontWeight="700"
-        fontFamily={FONT}
-        textAnchor="middle"
-        stroke={GROUND}
-        strokeWidth={6}
-        fill={GROUND}
-      >
+      <ChartText x={middle} y={y + sag + 4} sizePx={13} anchor="middle">
         {label}
-      </SvgText>
-      <SvgText
-        x={middle}
-        y={y + sag + 4}
-        fontSize={13}
-        fontWeight="700"
-        fontFamily={FONT}
-        textAnchor="middle"
-        fill={TAUT}
-      >
-        {label}
-      </SvgText>
+      </ChartText>
     </>
   )
 }

@@ -4,6 +4,7 @@ import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
 import type { Mise } from '../useKitchenPlan'
+import { ChartText } from './ChartText'
 import { Bar, Chain, SlackString } from './Bars'
 import { planAxis, ticksOf, type PlanAxis } from './planAxis'
 import { planLanes } from './planLanes'
@@ -76,12 +77,15 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
         ))}
         {open && <SlackString axis={axis} one={open} serviceMs={serviceMs} label={words.span(open.task.at!.slackS)} />}
         {lanes.lanes.map((lane) => (
-          <LaneName
+          <ChartText
             key={lane.id}
             x={axis.x(axis.nearMs) - 8}
             y={(lane.top + lane.bottom) / 2 + 5}
-            name={lane.kind === 'waits' ? t('chart.noHands') : words.person(lane.id)}
-          />
+            sizePx={16}
+            anchor="end"
+          >
+            {lane.kind === 'waits' ? t('chart.noHands') : words.person(lane.id)}
+          </ChartText>
         ))}
         <Line
           x1={axis.x(serviceMs)}
@@ -161,29 +165,6 @@ function LaneGround({
       strokeWidth={1}
       fill="none"
     />
-  )
-}
-
-function LaneName({ x, y, name }: { x: number; y: number; name: string }) {
-  return (
-    <>
-      <SvgText
-        x={x}
-        y={y}
-        fontSize={16}
-        fontWeight="700"
-        fontFamily={FONT}
-        textAnchor="end"
-        stroke={GROUND}
-        strokeWidth={5}
-        fill={GROUND}
-      >
-        {name}
-      </SvgText>
-      <SvgText x={x} y={y} fontSize={16} fontWeight="700" fontFamily={FONT} textAnchor="end" fill={TAUT}>
-        {name}
-      </SvgText>
-    </>
   )
 }
 

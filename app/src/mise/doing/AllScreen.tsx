@@ -1,14 +1,14 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { useSettings } from '../../device/settings'
-import { Frame } from '../../ui/Frame'
 import { Notice } from '../../ui/Notice'
 import { Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading, MisePage } from '../MisePage'
-import { useKitchenPlan, type Mise } from '../useKitchenPlan'
+import type { Mise } from '../useKitchenPlan'
+import { WithMise } from '../WithMise'
 import { Infeasible } from './Infeasible'
 import { MiseHead } from './MiseScreen'
 import { TaskBar } from './TaskBar'
@@ -18,16 +18,7 @@ import { byStart, tasksOf } from './taskOrder'
 
 /** Every task of every drawn plan, by service, in order of their start. */
 export function AllScreen() {
-  const t = useWords('mise')
-  const { mise, error, refetch } = useKitchenPlan()
-  if (!mise) {
-    return (
-      <Frame stage="mise">
-        {error ? <Problem error={error} onRetry={() => void refetch()} /> : <Loading what={t('loading')} />}
-      </Frame>
-    )
-  }
-  return <All mise={mise} />
+  return <WithMise>{(mise) => <All mise={mise} />}</WithMise>
 }
 
 function All({ mise }: { mise: Mise }) {

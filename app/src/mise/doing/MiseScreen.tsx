@@ -3,14 +3,14 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { useSettings } from '../../device/settings'
 import { Button } from '../../ui/Button'
-import { Frame } from '../../ui/Frame'
 import { Empty, Loading, Problem } from '../../ui/states'
 import { useIsWide } from '../../ui/useIsWide'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { PlanView } from '../chart/PlanView'
 import { Head, MisePage } from '../MisePage'
-import { useKitchenPlan, type Mise } from '../useKitchenPlan'
+import type { Mise } from '../useKitchenPlan'
+import { WithMise } from '../WithMise'
 import { ChangedPlan } from './ChangedPlan'
 import { NextTask } from './NextTask'
 import { Shorts } from './Shorts'
@@ -23,16 +23,7 @@ import { Waits } from './Waits'
 
 /** The mise now: my next task in one glance; on a wide screen beside the plan that it comes from. */
 export function MiseScreen() {
-  const t = useWords('mise')
-  const { mise, error, refetch } = useKitchenPlan()
-  if (!mise) {
-    return (
-      <Frame stage="mise">
-        {error ? <Problem error={error} onRetry={() => void refetch()} /> : <Loading what={t('loading')} />}
-      </Frame>
-    )
-  }
-  return mise.next ? <Drawn mise={mise} /> : <Undrawn mise={mise} />
+  return <WithMise>{(mise) => (mise.next ? <Drawn mise={mise} /> : <Undrawn mise={mise} />)}</WithMise>
 }
 
 function Undrawn({ mise }: { mise: Mise }) {

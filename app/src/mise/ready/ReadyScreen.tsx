@@ -3,7 +3,6 @@ import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
-import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Empty, Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
@@ -15,7 +14,8 @@ import { Head, Heading, MisePage } from '../MisePage'
 import { useMiseWords } from '../miseWords'
 import { useDishNames } from '../useDishNames'
 import { sayOfMise, undoMise } from '../useMise'
-import { useKitchenPlan, type Mise } from '../useKitchenPlan'
+import type { Mise } from '../useKitchenPlan'
+import { WithMise } from '../WithMise'
 import { OpenStave } from './OpenStave'
 import { Tub } from './Tub'
 import { useFixWords } from './useFixWords'
@@ -23,16 +23,7 @@ import { useReadiness } from './useReadiness'
 
 /** Ready for service? What stands, how far it reaches, and what would mend it soonest. */
 export function ReadyScreen() {
-  const t = useWords('mise')
-  const { mise, error, refetch } = useKitchenPlan()
-  if (!mise) {
-    return (
-      <Frame stage="mise">
-        {error ? <Problem error={error} onRetry={() => void refetch()} /> : <Loading what={t('loading')} />}
-      </Frame>
-    )
-  }
-  return <ReadyOf mise={mise} />
+  return <WithMise>{(mise) => <ReadyOf mise={mise} />}</WithMise>
 }
 
 function ReadyOf({ mise }: { mise: Mise }) {

@@ -3,7 +3,6 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { download } from '../../device/download'
 import { Button } from '../../ui/Button'
-import { Frame } from '../../ui/Frame'
 import { Notice } from '../../ui/Notice'
 import { Loading, Problem, useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
@@ -11,21 +10,18 @@ import { formatDay, formatMassG, formatMoney, formatTime } from '../../words/for
 import { useWords } from '../../words/i18n'
 import { Heading, MisePage } from '../MisePage'
 import { useDrawPlan } from '../useMise'
-import { useKitchenPlan, type Mise } from '../useKitchenPlan'
+import type { Mise } from '../useKitchenPlan'
+import { WithMise } from '../WithMise'
 import { HouseSection } from './HouseSection'
 import { TroubleSection } from './TroubleSection'
 
 /** Services to come: draw their plans, what to buy, what changed, and who and what there is. */
 export function ServicesScreen() {
+  return <WithMise>{(mise) => <Services mise={mise} />}</WithMise>
+}
+
+function Services({ mise }: { mise: Mise }) {
   const t = useWords('mise')
-  const { mise, error, refetch } = useKitchenPlan()
-  if (!mise) {
-    return (
-      <Frame stage="mise">
-        {error ? <Problem error={error} onRetry={() => void refetch()} /> : <Loading what={t('loading')} />}
-      </Frame>
-    )
-  }
   const undrawn = mise.plans.find((plan) => plan.drawn === null)
   return (
     <MisePage part="services" bar={undrawn && <DrawNext mise={mise} plan={undrawn} />}>
