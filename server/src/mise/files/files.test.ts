@@ -10,6 +10,9 @@ import { join } from 'node:path'
 import { prepDemoMise } from '../../db/demo/mise'
 import { openTestKitchen, type TestKitchen } from '../../db/test/testKitchen'
 
+/** Planning and drawing a whole sheet takes its time on a loaded machine. */
+jest.setTimeout(20_000)
+
 let kitchen: TestKitchen
 let folder: string
 let planId: string
