@@ -13,7 +13,6 @@ import { Targets } from './Targets'
 const TAUT = 'rgb(var(--rice))'
 const ASH = 'rgb(var(--ash))'
 const EDGE = 'rgb(var(--edge))'
-const GROUND = 'rgb(var(--ground))'
 const CELADON = 'rgb(var(--celadon))'
 const FONT = 'Archivo Variable'
 const TOP_PX = 64
