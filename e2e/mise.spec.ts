@@ -126,8 +126,7 @@ test('from the plan to the board, short, planned anew, and ready for service', a
   })
 })
 
-test('the wide plan by keyboard', async ({ kitchen, open, context, isMobile }) => {
-  test.skip(isMobile, 'the plan is drawn on wide screens')
+test('the wide plan by keyboard', async ({ kitchen, open, context }) => {
   const page = await open('/mise')
   await untilHour(kitchen, context, 14)
   await drawTonight(kitchen)
