@@ -1,15 +1,13 @@
-import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { useSettings } from '../../device/settings'
-import { Button } from '../../ui/Button'
-import { Empty } from '../../ui/states'
 import { useIsWide } from '../../ui/useIsWide'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { PlanView } from '../chart/PlanView'
 import { Head, MisePage } from '../MisePage'
 import type { Mise } from '../useKitchenPlan'
+import { Undrawn } from '../Undrawn'
 import { WithMise } from '../WithMise'
 import { ChangedPlan } from './ChangedPlan'
 import { NextTask } from './NextTask'
@@ -23,21 +21,10 @@ import { Waits } from './Waits'
 
 /** The mise now: my next task in one glance; on a wide screen beside the plan that it comes from. */
 export function MiseScreen() {
-  return <WithMise>{(mise) => (mise.next ? <Drawn mise={mise} /> : <Undrawn mise={mise} />)}</WithMise>
-}
-
-function Undrawn({ mise }: { mise: Mise }) {
-  const t = useWords('mise')
-  const router = useRouter()
-  const draw = <Button kind="main" isTall label={t('goServices')} onPress={() => router.push('/mise/services')} />
-  const isWide = useIsWide()
   return (
-    <MisePage part="now" bar={draw} head={<MiseHead mise={mise} />}>
-      <View className="min-h-64">
-        <Empty title={t('undrawn')} detail={t('undrawnDetail')} />
-      </View>
-      {isWide && draw}
-    </MisePage>
+    <WithMise>
+      {(mise) => (mise.next ? <Drawn mise={mise} /> : <Undrawn part="now" head={<MiseHead mise={mise} />} />)}
+    </WithMise>
   )
 }
 

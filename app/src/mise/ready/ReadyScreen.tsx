@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { HoldButton } from '../../ui/HoldButton'
-import { Empty, Loading } from '../../ui/states'
+import { Loading } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
@@ -15,6 +15,7 @@ import { useMiseWords } from '../miseWords'
 import { useDishNames } from '../useDishNames'
 import { sayOfMise, undoMise } from '../useMise'
 import type { Mise } from '../useKitchenPlan'
+import { Undrawn } from '../Undrawn'
 import { WithMise } from '../WithMise'
 import { OpenStave } from './OpenStave'
 import { Tub } from './Tub'
@@ -28,20 +29,8 @@ export function ReadyScreen() {
 
 function ReadyOf({ mise }: { mise: Mise }) {
   const t = useWords('mise')
-  const router = useRouter()
   const ready = useReadiness(mise)
-  if (!mise.next) {
-    return (
-      <MisePage
-        part="ready"
-        bar={<Button kind="main" isTall label={t('goServices')} onPress={() => router.push('/mise/services')} />}
-      >
-        <View className="min-h-64">
-          <Empty title={t('undrawn')} detail={t('undrawnDetail')} />
-        </View>
-      </MisePage>
-    )
-  }
+  if (!mise.next) return <Undrawn part="ready" />
   return ready ? (
     <Ready mise={mise} ready={ready} next={mise.next} />
   ) : (

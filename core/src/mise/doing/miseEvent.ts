@@ -32,7 +32,6 @@ export type MiseEvent = Base &
     | { kind: 'wasted'; itemId: string; lotId: string | null; massG: number; reason: WasteReason }
     | { kind: 'undone'; eventId: string }
   )
-export type MiseEventKind = MiseEvent['kind']
 
 /** Events without those taken back, in the order of the fold. An undoing can itself be undone. */
 export function standing<T extends MiseEvent>(events: readonly T[]): T[] {

@@ -12,8 +12,6 @@ const PASSED_TASKS = 4500
 /** Passes that a plan gets unless told otherwise: fewer for more tasks, by their number alone, never by the clock. */
 export const usualPasses = (tasks: number): number =>
   Math.max(8, Math.min(MOST_PASSES, Math.round(PASSED_TASKS / Math.max(1, tasks))))
-/** Worth of a second late against any second of being early. */
-const EARLY_S = 1
 
 /**
  * The prep plan. First back from the service: every task as late as it can be, so that the first begins as late as possible;
@@ -117,7 +115,7 @@ function planForward(instance: Instance, latestS: readonly number[], asked: Plan
     startS.forEach((atS, job) => {
       const overS = atS + instance.durationS[job]! - instance.notAfterS[job]!
       if (overS > 0) lateS += overS * instance.weight[job]!
-      sum += atS * EARLY_S
+      sum += atS
     })
     return [lateS, sum]
   }

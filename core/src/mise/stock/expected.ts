@@ -1,4 +1,4 @@
-import { oldestFirst, stockG, takeOldest, type ItemStock } from './foldStock'
+import { oldestFirst, takeOldest, type ItemStock } from './foldStock'
 
 /** What runs drew of an item since its last count [g], by instant. */
 export type Usage = { itemId: string; atMs: number; massG: number }
@@ -37,9 +37,4 @@ export function walkingOrder<T extends CountRow>(rows: readonly T[], placeIds: r
     return no < 0 ? placeIds.length : no
   }
   return [...rows].sort((a, b) => at(a) - at(b) || a.name.localeCompare(b.name, 'en') || (a.itemId < b.itemId ? -1 : 1))
-}
-
-export const itemG = (items: readonly ItemStock[], itemId: string): number => {
-  const item = items.find((one) => one.itemId === itemId)
-  return item ? stockG(item) : 0
 }
