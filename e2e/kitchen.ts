@@ -18,7 +18,7 @@ export class Kitchen {
 
   async start(): Promise<void> {
     const [, , socket = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
-    const child = spawn('node', ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = spawn('node', ['--enable-source-maps', 'server/dist/main.mjs'], {
       env: {
         ...process.env,
         OKAZU_PORT: String(this.port),

@@ -84,6 +84,20 @@ need_web() {
   printf '%s' "$sum" >"$stamp"
 }
 
+# The server as one file, again only when what it is made of changed: it starts in a tenth of the time.
+SERVER_FILE=server/dist/main.mjs
+need_server() {
+  local sum stamp=server/dist/.okazu-sum
+  sum=$(find server/src core/src contract/src package-lock.json tools/lib.sh -type f -not -name '*.test.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum)
+  [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$sum" ] && return 0
+  say 'Building the server'
+  node_modules/.bin/esbuild server/src/main.ts --bundle --platform=node --target=node20 --format=esm --outfile=$SERVER_FILE \
+    --sourcemap --log-level=warning \
+    "--banner:js=import{createRequire}from'node:module';const require=createRequire(import.meta.url);" </dev/null ||
+    fail 'the server did not build: see the lines above'
+  printf '%s' "$sum" >"$stamp"
+}
+
 db_user_flag() { [ "$(id -u)" -eq 0 ] && printf -- '--user=root'; }
 mariadbd_path() { command -v mariadbd || printf /usr/sbin/mariadbd; }
 

@@ -2,7 +2,7 @@
 import { readdirSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 
-const BUNDLE = 'server/dist/models/core/core.mjs'
+const BUNDLE = 'server/dist/core.mjs'
 const SOURCES = [
   'core/src',
   'contract/src',
@@ -10,6 +10,7 @@ const SOURCES = [
   'server/src/book',
   'server/src/http',
   'server/src/db/demo',
+  'server/src/serverFolder.ts',
   'package-lock.json',
 ]
 

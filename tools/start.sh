@@ -17,13 +17,14 @@ need_node
 mkdir -p "$DATA" 2>/dev/null && [ -w "$DATA" ] || fail "cannot write to $DATA: set OKAZU_DATA to a folder of yours"
 exec 9>"$DATA/lock"
 flock -n 9 || fail "another Okazu runs on $DATA: stop it, or set OKAZU_DATA to another folder"
-end_orphan "$DATA/server.pid" server/src/main.ts
+end_orphan "$DATA/server.pid" "$SERVER_FILE"
 node -e '
   const server = require("node:net").createServer().once("error", () => process.exit(1))
   server.listen({ port: Number(process.argv[1]), host: "127.0.0.1" }, () => server.close(() => process.exit(0)))
 ' "$PORT" || fail "port $PORT is taken by another program: set OKAZU_PORT to a free one, as in OKAZU_PORT=8426 npm start"
 need_packages mariadbd=mariadb-server
 need_modules
+need_server
 need_web
 
 SERVER_PID=
@@ -42,7 +43,7 @@ if [ $FRESH = yes ]; then
 fi
 say "Starting the database in $DATA and the server on port $PORT"
 start_db "$DATA"
-OKAZU_PORT=$PORT OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_LOG=${OKAZU_LOG:-warn} setsid node --import tsx server/src/main.ts </dev/null 9>&- &
+OKAZU_PORT=$PORT OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_LOG=${OKAZU_LOG:-warn} setsid node --enable-source-maps "$SERVER_FILE" </dev/null 9>&- &
 SERVER_PID=$!
 echo "$SERVER_PID" >"$DATA/server.pid"
 wait -n "$SERVER_PID" "$DB_PID"

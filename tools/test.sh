@@ -5,6 +5,7 @@ need_node
 need_packages mariadbd=mariadb-server units=units chromium=chromium pdftotext=poppler-utils python:scipy=python3-scipy python:iapws=python3-iapws
 need_modules
 bash tools/check.sh || exit 1
+need_server
 need_web
 say 'Driving the interface in Chromium, phone and wide'
 rm -rf test-results

@@ -5,6 +5,7 @@ import { migrate } from './db/migrate'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer } from './server'
+import { SERVER_FOLDER } from './serverFolder'
 
 const Environment = z.object({
   OKAZU_PORT: z.coerce.number().int().min(0).max(65_535).default(8425),
@@ -22,7 +23,7 @@ const log = pino({ level: env.OKAZU_LOG })
 const address = { socketPath: env.OKAZU_DB_SOCKET, user: env.OKAZU_DB_USER, database: env.OKAZU_DB_NAME }
 const clock = env.OKAZU_TEST_CLOCK ? testClock() : null
 
-const migrations = await migrate(address, new URL('./db/migrations/', import.meta.url))
+const migrations = await migrate(address, new URL('src/db/migrations/', SERVER_FOLDER))
 if (migrations.length > 0) log.info({ migrations }, 'migrated')
 const pool = openPool(address)
 const kitchenId = await prepareDemo(pool, Date.now(), env.OKAZU_DEMO_EVENINGS)

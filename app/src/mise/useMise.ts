@@ -53,6 +53,7 @@ export function useStock() {
 function itemsOf(event: MiseEvent): string[] {
   switch (event.kind) {
     case 'counted':
+    case 'settled':
     case 'wasted':
     case 'delivered':
       return [event.itemId]

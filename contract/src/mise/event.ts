@@ -58,6 +58,7 @@ export const MiseEvent = z.discriminatedUnion('kind', [
     massG,
     expectedG: massG.nullable(),
   }),
+  z.strictObject({ ...base, kind: z.literal('settled'), itemId: ItemId, keptId: EventId, otherId: EventId }),
   z.strictObject({
     ...base,
     kind: z.literal('wasted'),

@@ -1,6 +1,6 @@
 import type { ItemStock as CoreItemStock, MiseLot as CoreMiseLot } from 'core/mise/stock/foldStock'
 import { z } from 'zod'
-import { InstantMs } from '../ids'
+import { EventId, InstantMs } from '../ids'
 import { ItemId } from './house'
 
 export const MiseLot = z.strictObject({
@@ -16,13 +16,14 @@ export const MiseLot = z.strictObject({
 export type MiseLot = z.infer<typeof MiseLot>
 
 export const Count = z.strictObject({
-  eventId: z.string(),
+  eventId: EventId,
   deviceId: z.string(),
   atMs: InstantMs,
   massG: z.number(),
   expectedG: z.number().nullable(),
   placeId: z.string().nullable(),
 })
+export type Count = z.infer<typeof Count>
 export const ItemStock = z.strictObject({
   itemId: ItemId,
   lots: z.array(MiseLot),

@@ -1,34 +1,42 @@
+import { fahrenheitOf, type TempLimit } from '../measure/temperature'
 import type { RuleSet } from './limits'
 
 /**
- * A step of a cooling rule: the core at or below `tempC` no later than `withinS` after the clock of the step starts.
- * The clock starts where the rice passes `startC`, or, for `from: 'step'`, where the step before was reached.
+ * A step of a cooling rule: the core at or below its temperature no later than `withinS` after the clock of the step starts.
+ * The clock starts where the rice passes the start temperature, or, for `from: 'step'`, where the step before was reached.
  */
-export type CoolingStep = { tempC: number; withinS: number; from: 'start' | 'step' }
-export type CoolingLimit = { startC: number; steps: readonly CoolingStep[]; source: string }
+export type CoolingStep = TempLimit & { withinS: number; from: 'start' | 'step' }
+export type CoolingLimit = { startC: number; startF: number; steps: readonly CoolingStep[]; source: string }
 
 const HOUR_S = 3600
+const limit = (tempC: number, tempF = fahrenheitOf(tempC)): TempLimit => ({ tempC, tempF })
 
-/** From memory of the published texts: check against your own code. */
+/**
+ * From memory of the published texts: check against your own code. The US text gives its limits in both units, rounded
+ * (135, 70 and 41 °F); where a text knows °C alone, °F is its exact conversion.
+ */
 export const COOLING_LIMITS: Readonly<Record<RuleSet, CoolingLimit>> = {
   us: {
     startC: 57,
+    startF: 135,
     steps: [
-      { tempC: 21, withinS: 2 * HOUR_S, from: 'start' },
-      { tempC: 5, withinS: 6 * HOUR_S, from: 'start' },
+      { ...limit(21, 70), withinS: 2 * HOUR_S, from: 'start' },
+      { ...limit(5, 41), withinS: 6 * HOUR_S, from: 'start' },
     ],
     source: 'FDA Food Code 2022 §3-501.14',
   },
   uk: {
     startC: 63,
-    steps: [{ tempC: 8, withinS: 1.5 * HOUR_S, from: 'start' }],
+    startF: fahrenheitOf(63),
+    steps: [{ ...limit(8), withinS: 1.5 * HOUR_S, from: 'start' }],
     source: 'UK guidance: as fast as possible, commonly 90 minutes',
   },
   au: {
     startC: 60,
+    startF: fahrenheitOf(60),
     steps: [
-      { tempC: 21, withinS: 2 * HOUR_S, from: 'start' },
-      { tempC: 5, withinS: 4 * HOUR_S, from: 'step' },
+      { ...limit(21), withinS: 2 * HOUR_S, from: 'start' },
+      { ...limit(5), withinS: 4 * HOUR_S, from: 'step' },
     ],
     source: 'Standard 3.2.2: 60 to 21 °C in 2 h, to 5 °C in 4 h more',
   },
@@ -37,6 +45,7 @@ export const COOLING_LIMITS: Readonly<Record<RuleSet, CoolingLimit>> = {
 /** What holds rice after it has cooled. */
 export type HoldingLimit = {
   coldC: number
+  coldF: number
   /** Out of the cold, as time control, before it must be used or thrown away. */
   outS: number
   /** Out of the cold for less than this it may go back; null where it never may. */
@@ -49,6 +58,7 @@ export type HoldingLimit = {
 export const HOLDING_LIMITS: Readonly<Record<RuleSet, HoldingLimit>> = {
   us: {
     coldC: 5,
+    coldF: 41,
     outS: 4 * HOUR_S,
     returnWithinS: null,
     keep: { kind: 'days', days: 7 },
@@ -56,6 +66,7 @@ export const HOLDING_LIMITS: Readonly<Record<RuleSet, HoldingLimit>> = {
   },
   uk: {
     coldC: 8,
+    coldF: fahrenheitOf(8),
     outS: 4 * HOUR_S,
     returnWithinS: null,
     keep: { kind: 'hours', hours: 24 },
@@ -63,6 +74,7 @@ export const HOLDING_LIMITS: Readonly<Record<RuleSet, HoldingLimit>> = {
   },
   au: {
     coldC: 5,
+    coldF: fahrenheitOf(5),
     outS: 4 * HOUR_S,
     returnWithinS: 2 * HOUR_S,
     keep: { kind: 'days', days: 3 },

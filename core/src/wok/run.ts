@@ -1,4 +1,5 @@
 import { inOrder } from '../event/eventOrder'
+import { standing } from '../event/struckOut'
 import { TROUBLE_DELAY_S, type RunEvent, type Trouble } from './runEvent'
 import type { Score, Step } from './score'
 
@@ -40,7 +41,7 @@ export type RunState = {
  * - what is said after the end changes nothing.
  */
 export function runState(run: FiredRun, events: readonly RunEvent[], nowMs: number): RunState {
-  const taken = withoutUndone(inOrder(events.filter((event) => event.runId === run.id)))
+  const taken = standing(inOrder(events.filter((event) => event.runId === run.id)))
   const fold = new Fold(run)
   for (const event of taken) {
     if (event.atMs > nowMs) break
@@ -49,11 +50,6 @@ export function runState(run: FiredRun, events: readonly RunEvent[], nowMs: numb
   }
   fold.passTo(Math.max(nowMs, run.firedAtMs))
   return fold.state(nowMs)
-}
-
-function withoutUndone(events: RunEvent[]): RunEvent[] {
-  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.eventId] : [])))
-  return events.filter((event) => event.kind !== 'undone' && !undone.has(event.id))
 }
 
 class Fold {

@@ -3,7 +3,7 @@ import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 
-const STOCK_KINDS: readonly MiseEvent['kind'][] = ['ended', 'delivered', 'counted', 'wasted', 'undone']
+const STOCK_KINDS: readonly MiseEvent['kind'][] = ['ended', 'delivered', 'counted', 'settled', 'wasted', 'undone']
 
 /** Keeps an event; true where it was not there yet. */
 export async function insertMiseEvent(

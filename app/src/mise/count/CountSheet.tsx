@@ -1,5 +1,5 @@
 import type { Kitchen } from 'contract/kitchen'
-import type { StockRow } from 'contract/mise/stock'
+import type { Count, StockRow } from 'contract/mise/stock'
 import { countGap } from 'core/mise/stock/expected'
 import { stockG } from 'core/mise/stock/foldStock'
 import { readStockAmount } from 'core/mise/stock/readStockAmount'
@@ -11,8 +11,10 @@ import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
+import { toast } from '../../ui/Toast'
 import { capital, formatMassG, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { sayOfMise, undoMise } from '../useMise'
 import { Lots } from './Lots'
 import { Delivery } from './Delivery'
 import { Waste } from './Waste'
@@ -35,7 +37,7 @@ export function CountSheet({ row, kitchen, onCount, onClose }: Props) {
       <View className="gap-2.5">
         {part === 'count' && (
           <>
-            <Twice row={row} kitchen={kitchen} onCount={onCount} onClose={onClose} />
+            <Twice row={row} kitchen={kitchen} onClose={onClose} />
             <Found row={row} kitchen={kitchen} onCount={onCount} onClose={onClose} />
             <Lots row={row} kitchen={kitchen} />
             <View className="flex-row gap-2.5">
@@ -52,12 +54,14 @@ export function CountSheet({ row, kitchen, onCount, onClose }: Props) {
 }
 
 /** Two devices counted it within the hour and disagree: both are shown, one is kept. */
-function Twice({ row, kitchen, onCount, onClose }: Props) {
+function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
   const t = useWords('mise')
   const { lastCount, otherCount } = row
   if (!lastCount || !otherCount) return null
-  const keep = (massG: number) => {
-    onCount(row, massG)
+  const keep = (kept: Count) => {
+    const other = kept === lastCount ? otherCount : lastCount
+    const ids = sayOfMise('stock', { kind: 'settled', itemId: row.itemId, keptId: kept.eventId, otherId: other.eventId })
+    toast(t('count.counted', { name: row.name, mass: formatMassG(kept.massG) }), () => undoMise('stock', ids))
     onClose()
   }
   return (
@@ -78,7 +82,7 @@ function Twice({ row, kitchen, onCount, onClose }: Props) {
               size="body"
               label={t('count.keepThis', { mass: formatMassG(one.massG) })}
               className="flex-1"
-              onPress={() => keep(one.massG)}
+              onPress={() => keep(one)}
             />
           ))}
         </View>

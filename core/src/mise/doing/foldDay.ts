@@ -1,7 +1,8 @@
 import { inOrder } from '../../event/eventOrder'
+import { standing } from '../../event/struckOut'
 import type { ItemNeed } from '../need/netNeeds'
 import type { PrepTask } from '../need/prepTask'
-import { standing, type MiseEvent } from './miseEvent'
+import type { MiseEvent } from './miseEvent'
 
 export type TaskState = PrepTask & {
   status: 'open' | 'underway' | 'done'
@@ -63,6 +64,7 @@ export function foldDay({ tasks: drawn, items }: DrawnDay, said: readonly MiseEv
         day.delivered.push(event)
         break
       case 'counted':
+      case 'settled':
       case 'wasted':
       case 'undone':
         break

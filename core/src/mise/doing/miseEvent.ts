@@ -14,6 +14,7 @@ type Base = Stamped & { day: string; deviceId: string }
  * - `split` cuts what is left of a task in two, for two people; `handed` to nobody gives it back to the plan;
  * - `slow`: it takes so much longer than planned;
  * - `counted` is all that was found of an item in the house; `lotId` where one lot alone was counted;
+ * - `settled` says which of two counts that disagree is right, whichever was said later;
  * - `dropped` takes a dish off tonight's menu.
  */
 export type MiseEvent = Base &
@@ -29,13 +30,7 @@ export type MiseEvent = Base &
     | { kind: 'dropped'; dishId: string }
     | { kind: 'checked'; checkId: string }
     | { kind: 'counted'; itemId: string; placeId: string | null; massG: number; expectedG: number | null }
+    | { kind: 'settled'; itemId: string; keptId: string; otherId: string }
     | { kind: 'wasted'; itemId: string; lotId: string | null; massG: number; reason: WasteReason }
     | { kind: 'undone'; eventId: string }
   )
-
-/** Events without those taken back, in the order of the fold. An undoing can itself be undone. */
-export function standing<T extends MiseEvent>(events: readonly T[]): T[] {
-  const gone = new Set<string>()
-  for (const event of [...events].reverse()) if (event.kind === 'undone' && !gone.has(event.id)) gone.add(event.eventId)
-  return events.filter((event) => event.kind !== 'undone' && !gone.has(event.id))
-}

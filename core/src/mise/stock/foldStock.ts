@@ -1,5 +1,6 @@
 import { inOrder } from '../../event/eventOrder'
-import { standing, type MiseEvent } from '../doing/miseEvent'
+import { standing } from '../../event/struckOut'
+import type { MiseEvent } from '../doing/miseEvent'
 
 /** What was made or came at one time, with a label. */
 export type MiseLot = {
@@ -52,7 +53,8 @@ export const stockG = ({ lots, looseG }: Pick<ItemStock, 'lots' | 'looseG'>): nu
 /**
  * What there is of every item, by what was said: made and delivered is a lot; what was taken or wasted leaves the oldest lot
  * first; a count is all that was found, so the oldest lots lose what is missing, and what is too much lies loose. Two devices
- * that count one item within the hour and disagree are both kept, the later one counts; the next word settles it.
+ * that count one item within the hour and disagree are both kept, and the later one counts until somebody settles it by naming
+ * both, or a third count is said. What was settled is settled whatever the clocks of the devices said.
  */
 export function foldStock(said: readonly MiseEvent[], from: readonly ItemStock[] = []): Map<string, ItemStock> {
   const stock = new Map(from.map((one) => [one.itemId, { ...one, lots: one.lots.map((lot) => ({ ...lot })) }]))
@@ -63,7 +65,11 @@ export function foldStock(said: readonly MiseEvent[], from: readonly ItemStock[]
     stock.set(itemId, made)
     return made
   }
-  for (const event of standing(inOrder(said))) {
+  const events = standing(inOrder(said))
+  const settled = new Map(
+    events.flatMap((event) => (event.kind === 'settled' ? [[pairOf(event.keptId, event.otherId), event.keptId]] : [])),
+  )
+  for (const event of events) {
     switch (event.kind) {
       case 'ended':
         for (const { itemId, massG } of event.took) takeOldest(of(itemId), massG)
@@ -73,7 +79,10 @@ export function foldStock(said: readonly MiseEvent[], from: readonly ItemStock[]
         if (event.massG > 0) addLot(of(event.itemId), { ...event, placeId: null })
         break
       case 'counted':
-        countItem(of(event.itemId), event)
+        countItem(of(event.itemId), event, settled)
+        break
+      case 'settled':
+        settle(of(event.itemId), event.keptId, event.otherId)
         break
       case 'wasted': {
         const item = of(event.itemId)
@@ -124,15 +133,35 @@ function takeFrom(lot: MiseLot, massG: number): number {
   return taken
 }
 
-function countItem(item: ItemStock, event: Extract<MiseEvent, { kind: 'counted' }>): void {
+const pairOf = (oneId: string, otherId: string): string => [oneId, otherId].sort().join(' ')
+
+type Counted = Extract<MiseEvent, { kind: 'counted' }>
+
+function countItem(item: ItemStock, event: Counted, settled: ReadonlyMap<string, string>): void {
   const { id, deviceId, atMs, massG, expectedG, placeId } = event
   const count: Count = { eventId: id, deviceId, atMs, massG, expectedG, placeId }
   const { lastCount, otherCount } = item
   const isOther = lastCount !== null && lastCount.deviceId !== deviceId && atMs - lastCount.atMs <= SAME_COUNT_MS
   const isApart = isOther && Math.abs(lastCount.massG - massG) > AGREE_FRACTION * Math.max(lastCount.massG, massG)
-  item.otherCount = isApart && otherCount === null ? lastCount : null
+  const keptId = lastCount ? settled.get(pairOf(lastCount.eventId, id)) : undefined
+  if (lastCount && keptId === lastCount.eventId) return
+  item.otherCount = isApart && otherCount === null && keptId === undefined ? lastCount : null
   item.lastCount = count
-  const overG = massG - stockG(item)
-  if (overG >= 0) item.looseG += overG
-  else takeOldest(item, -overG)
+  correctBy(item, massG - stockG(item))
+}
+
+/** Two counts that were folded before somebody said which is right. */
+function settle(item: ItemStock, keptId: string, otherId: string): void {
+  const { lastCount, otherCount } = item
+  if (!lastCount || !otherCount || pairOf(lastCount.eventId, otherCount.eventId) !== pairOf(keptId, otherId)) return
+  if (keptId === otherCount.eventId) {
+    item.lastCount = otherCount
+    correctBy(item, otherCount.massG - lastCount.massG)
+  }
+  item.otherCount = null
+}
+
+function correctBy(item: ItemStock, massG: number): void {
+  if (massG >= 0) item.looseG += massG
+  else takeOldest(item, -massG)
 }

@@ -65,6 +65,23 @@ test('two devices that count within the hour and disagree are both kept, the lat
   expect(glaze([count(1200, 1000), count(900, 2000, 'tablet'), count(1200, 3000)]).otherCount).toBeNull()
 })
 
+test('settling names both counts: it holds whatever the clocks said, on the first of them or the second', () => {
+  const [mine, theirs] = [count(1200, 1000), count(900, 2000, 'tablet')]
+  const settle = (kept: MiseEvent, other: MiseEvent, atMs: number) =>
+    said({ kind: 'settled', itemId: GLAZE, keptId: kept.id, otherId: other.id, atMs })
+  for (const atMs of [0, 1500, 9000]) {
+    const first = glaze([mine, theirs, settle(mine, theirs, atMs)])
+    expect([stockG(first), first.lastCount?.eventId, first.otherCount]).toEqual([1200, mine.id, null])
+    const second = glaze([mine, theirs, settle(theirs, mine, atMs)])
+    expect([stockG(second), second.lastCount?.eventId, second.otherCount]).toEqual([900, theirs.id, null])
+  }
+  const known = [...foldStock([mine, theirs]).values()]
+  const later = foldStock([settle(mine, theirs, 0)], known).get(GLAZE)!
+  expect([stockG(later), later.lastCount?.eventId, later.otherCount]).toEqual([1200, mine.id, null])
+  const undone = said({ kind: 'undone', eventId: '0000-none', atMs: 9500 })
+  expect(glaze([mine, theirs, undone]).otherCount?.eventId).toBe(mine.id)
+})
+
 test('stock is never below nothing, each event counts once, and arrival does not matter', () => {
   const event = fc.oneof(
     fc.record({ massG: fc.nat(500), atMs: fc.nat(100) }).map(({ massG, atMs }) => make(massG, atMs, 1000 + atMs)),

@@ -1,277 +1,152 @@
-import { COOLING_LIMITS } from '../../safety/coolingLimits'
-import type { RuleSet } from '../../safety/limits'
-import { inOrder } from '../../event/eventOrder'
-import { judgeReadings, worstVerdict, type StepVerdict } from './judgeReadings'
-import type { LotEvent, LotPlace } from './lotEvent'
-import { heldColdC, outLimitMs, useByMs } from './lotHolding'
-import type { BornLot, HousePolicy, LotEnd, LotStage, LotState, ShownReading } from './lotState'
+import { compareEvents } from '../../event/eventOrder'
+import { struckOut } from '../../event/struckOut'
+import { LotFold } from './lotFold'
+import type { LotEvent, ShownReading } from './lotEvent'
+import type { BornLot, HousePolicy, LoggedEvent, LotState, WhyNot } from './lotState'
 
-const EMPTY_G = 1
-type Standing = Pick<LotState, 'place' | 'placeId' | 'covered' | 'airTempC' | 'depthM'>
+/** A spread that was said by mistake is taken back at once, or it stands: its clock is the clock of the rice [ms]. */
+const SPREAD_TAKEN_BACK_MS = 15 * 60_000
 
 /**
  * A lot at `nowMs`, from what it was born with and everything said since. Rules, so that every device sees one lot:
- * - events are taken in the order of `compareEvents`, each id once, without those that were undone;
- * - a reading with a doubt counts once it was confirmed;
+ * - events are heard one after the other (what waits on a device last) and folded in the order of `compareEvents`, each id
+ *   once, without those that were struck out; nothing is left out of the log;
+ * - a broken verdict is final: once the kitchen has heard what refuses a lot, or that it was thrown away as warm or old,
+ *   nothing heard later changes it, whatever time it bears;
  * - a cooling log that is broken under any rule set in force while the lot cooled refuses the lot, at the reading that
  *   shows it; frying does not rescue it;
- * - the first end (used up, refused, thrown away) is the end; what comes after is kept and changes nothing.
+ * - a reading with a doubt counts once it was confirmed; until then, or until it is measured again, one that would make
+ *   the lot unfit holds it;
+ * - any other end (used up, thrown away) is the end until it is taken back; what comes after is kept and changes nothing.
  */
 export function lotState(born: BornLot, events: readonly LotEvent[], house: HousePolicy, nowMs: number): LotState {
-  const taken = withoutUndone(inOrder(events.filter((event) => event.lotId === born.id && event.atMs <= nowMs)))
-  const fold = new Fold(born, house, taken)
-  for (const event of taken) fold.take(event)
-  return fold.state(nowMs)
+  const known = byHearing(events.filter((event) => event.lotId === born.id && event.atMs <= nowMs))
+  const hearing = new Hearing(born, house)
+  for (const event of known) hearing.hear(event)
+  return hearing.state(nowMs)
 }
 
-function withoutUndone(events: LotEvent[]): LotEvent[] {
-  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.eventId] : [])))
-  return events.filter((event) => event.kind !== 'undone' && !undone.has(event.id))
+/** Whether saying this now would refuse the lot for good: it is asked about before it is said. */
+export function wouldRefuse(born: BornLot, events: readonly LotEvent[], house: HousePolicy, said: LotEvent): boolean {
+  const end = (all: readonly LotEvent[]) => lotState(born, all, house, said.atMs).end
+  return end(events) === null && end([...events, said])?.kind === 'refused'
 }
 
-class Fold {
-  private massG: number
-  private usedG = 0
-  private discardedG = 0
-  private overdrawnG = 0
-  private standing: Standing
-  private trays = 1
-  private cookedAtMs: number | null
-  private spreadAtMs: number | null = null
-  private spreadMassG: number | null = null
-  private readonly stages: LotState['stages'] = []
-  private readonly readings: ShownReading[] = []
-  private readonly confirmed: ReadonlySet<string>
-  /** Rule sets that its cooling must keep, and those that hold it: a lot that was cold when the rule set changed has cooled. */
-  private readonly coolingSets: RuleSet[]
-  private readonly holdingSets: RuleSet[]
-  private isAccepted = false
-  private outSinceMs: number | null = null
-  private outMs = 0
-  private frozenSinceMs: number | null = null
-  private frozenMs = 0
-  private freezes = 0
-  private wasCold: boolean
-  private end: LotEnd | null = null
-  private readonly afterEnd: LotEvent[] = []
+/** In the order in which the kitchen heard them, each id once; what it has not heard yet comes last. */
+function byHearing(events: readonly LotEvent[]): LotEvent[] {
+  const byId = new Map(events.map((event) => [event.id, event]))
+  const heard = (event: LotEvent) => (event.heardMs === undefined ? event.atMs : (event.heardMs ?? Infinity))
+  return [...byId.values()].sort((a, b) => {
+    const [aMs, bMs] = [heard(a), heard(b)]
+    return aMs === bMs ? compareEvents(a, b) : aMs - bMs
+  })
+}
+
+class Hearing {
+  private fold: LotFold
+  private readonly heard: LotEvent[] = []
+  private readonly ignored: { event: LotEvent; why: WhyNot }[] = []
+  private latest: LotEvent | null = null
 
   constructor(
     private readonly born: BornLot,
     private readonly house: HousePolicy,
-    events: readonly LotEvent[],
   ) {
-    this.massG = born.massG ?? 0
-    this.standing = { place: born.place, placeId: born.placeId, covered: false, airTempC: null, depthM: null }
-    this.cookedAtMs = born.cookedAtMs
-    this.coolingSets = [born.ruleSet]
-    this.holdingSets = [born.ruleSet]
-    this.wasCold = born.tempC !== null && born.tempC <= heldColdC([born.ruleSet])
-    if (born.tempC !== null)
-      this.readings.push({ eventId: born.id, atMs: born.bornAtMs, tempC: born.tempC, source: 'dial', doubt: null })
-    this.confirmed = new Set(events.flatMap((event) => (event.kind === 'confirmed' ? [event.eventId] : [])))
-    if (born.place === 'bench') this.outSinceMs = born.bornAtMs
-    if (born.place === 'freezer') this.frozenSinceMs = born.bornAtMs
+    this.fold = LotFold.of(born, house, [])
   }
 
-  take(event: LotEvent): void {
-    if (this.end) {
-      if (event.kind === 'used') this.draw(event.massG)
-      this.afterEnd.push(event)
+  hear(event: LotEvent): void {
+    if (this.fold.finalEnd()) {
+      this.fold.takeAfterEnd(event)
+      this.ignored.push({ event, why: event.atMs < this.fold.finalEnd()!.atMs ? 'saidTooLate' : 'afterEnd' })
+      if (event.kind === 'undone' || event.kind === 'accepted') this.ignored.at(-1)!.why = 'saidTooLate'
       return
     }
-    switch (event.kind) {
-      case 'spread':
-        this.spread(event)
-        return
-      case 'moved':
-        this.move(event)
-        return
-      case 'read':
-        this.read(event)
-        return
-      case 'counted':
-        this.massG = event.massG
-        this.overdrawnG = 0
-        break
+    const why = event.kind === 'undone' ? this.mayNotTakeBack(event) : null
+    if (why) {
+      this.ignored.push({ event, why })
+      return
+    }
+    this.heard.push(event)
+    const isNext = this.latest === null || compareEvents(this.latest, event) < 0
+    if (isNext) this.latest = event
+    if (isNext && event.kind !== 'undone' && event.kind !== 'confirmed') this.fold.take(event)
+    else this.fold = LotFold.of(this.born, this.house, this.heard)
+  }
+
+  /** Why an undoing changes nothing, or null. What rice there is and what was found unfit are not taken back. */
+  private mayNotTakeBack(undone: Extract<LotEvent, { kind: 'undone' }>): WhyNot | null {
+    const target = this.heard.find((event) => event.id === undone.eventId)
+    if (!target) return 'nothingThere'
+    switch (target.kind) {
       case 'gave':
-        this.massG = Math.max(0, this.massG - event.massG)
-        break
       case 'took':
-        this.join(event)
-        return
       case 'used':
-        this.draw(event.massG)
-        break
-      case 'discarded': {
-        const massG = Math.min(event.massG ?? this.massG, this.massG)
-        this.massG -= massG
-        this.discardedG += massG
-        if (this.massG < EMPTY_G) this.end = { atMs: event.atMs, kind: 'discarded', reason: event.reason }
-        return
-      }
-      case 'refused':
-        this.end = { atMs: event.atMs, kind: 'refused', reason: event.reason }
-        return
-      case 'accepted':
-        this.isAccepted = true
-        return
-      case 'finished':
-        this.end = { atMs: event.atMs, kind: 'used', reason: null }
-        return
       case 'ruleSet':
-        this.changeRuleSet(event.to, event.atMs)
-        return
+      case 'refused':
+        return 'notTakenBack'
+      case 'discarded':
+        if (target.reason === 'warm' || target.reason === 'old') return 'notTakenBack'
+        break
+      case 'spread':
+        if (hearingMs(undone) - target.atMs > SPREAD_TAKEN_BACK_MS) return 'saidTooLate'
+        break
+      case 'moved':
+      case 'read':
       case 'confirmed':
+      case 'counted':
+      case 'accepted':
+      case 'finished':
       case 'undone':
-        return
+        break
     }
-    if (this.massG < EMPTY_G && this.hasMass()) this.end = { atMs: event.atMs, kind: 'used', reason: null }
-  }
-
-  private hasMass(): boolean {
-    return this.born.massG !== null || this.spreadAtMs !== null
-  }
-
-  private draw(massG: number): void {
-    this.usedG += massG
-    const beyondG = massG - this.massG
-    this.massG = Math.max(0, this.massG - massG)
-    if (beyondG > EMPTY_G) this.overdrawnG += beyondG
-  }
-
-  private spread(event: Extract<LotEvent, { kind: 'spread' }>): void {
-    this.massG += event.massG - (this.spreadMassG ?? 0)
-    this.spreadMassG = event.massG
-    this.spreadAtMs ??= event.atMs
-    this.cookedAtMs ??= event.atMs
-    this.trays = event.trays
-    this.stand(event)
-    this.readings.push({ eventId: event.id, atMs: event.atMs, tempC: event.tempC, source: 'dial', doubt: null })
-  }
-
-  private stand({ place, placeId, covered, airTempC, depthM, atMs }: Standing & { place: LotPlace; atMs: number }) {
-    this.standing = { place, placeId, covered, airTempC, depthM: depthM ?? this.standing.depthM }
-    this.stages.push({ fromMs: atMs, place, covered, airTempC, depthM: this.standing.depthM })
-  }
-
-  private move(event: Extract<LotEvent, { kind: 'moved' }>): void {
-    const isOut = event.place === 'bench'
-    const isFrozen = event.place === 'freezer'
-    if (isOut && this.outSinceMs === null) this.outSinceMs = event.atMs
-    if (!isOut) this.comeIn(event.atMs)
-    if (isFrozen && this.frozenSinceMs === null) {
-      this.frozenSinceMs = event.atMs
-      this.freezes += 1
-    }
-    if (!isFrozen && this.frozenSinceMs !== null) {
-      this.frozenMs += event.atMs - this.frozenSinceMs
-      this.frozenSinceMs = null
-    }
-    this.stand(event)
-  }
-
-  private comeIn(atMs: number): void {
-    if (this.outSinceMs === null) return
-    this.outMs += atMs - this.outSinceMs
-    this.outSinceMs = null
-  }
-
-  private read(event: Extract<LotEvent, { kind: 'read' }>): void {
-    const doubt = this.confirmed.has(event.id) ? null : event.doubt
-    const before = this.lastReading()
-    this.readings.push({ eventId: event.id, atMs: event.atMs, tempC: event.tempC, source: event.source, doubt })
-    if (doubt !== null) return
-    const coldC = heldColdC(this.holdingSets)
-    if (event.tempC <= coldC) {
-      this.wasCold = true
-      if (this.standing.place !== 'bench') this.comeIn(event.atMs)
-    } else if (this.wasCold && this.outSinceMs === null && this.standing.place !== 'freezer') {
-      this.outSinceMs = before && before.tempC <= coldC ? before.atMs : event.atMs
-    }
-    const { verdict } = this.judge(event.atMs)
-    if (verdict === 'broken') this.end = { atMs: event.atMs, kind: 'refused', reason: 'cooling' }
-  }
-
-  private lastReading(): ShownReading | undefined {
-    return this.readings.filter((reading) => reading.doubt === null).at(-1)
-  }
-
-  private join(event: Extract<LotEvent, { kind: 'took' }>): void {
-    this.massG += event.massG
-    this.cookedAtMs = Math.min(this.cookedAtMs ?? event.cookedAtMs, event.cookedAtMs)
-    this.outMs = Math.max(this.outMs, event.outS * 1000)
-    this.frozenMs = this.massG > event.massG ? Math.min(this.frozenMs, event.frozenMs) : event.frozenMs
-    this.freezes = Math.max(this.freezes, event.freezes)
-  }
-
-  private judge(nowMs: number): { logs: LotState['logs']; verdict: StepVerdict } {
-    if (this.spreadAtMs === null) return { logs: [], verdict: this.born.massG === null ? 'open' : 'met' }
-    const spreadAtMs = this.spreadAtMs
-    const counted = this.readings.filter((reading) => reading.doubt === null && reading.atMs >= spreadAtMs)
-    const logs = this.coolingSets.map((ruleSet) => ({
-      ruleSet,
-      log: judgeReadings(counted, COOLING_LIMITS[ruleSet], spreadAtMs, nowMs),
-    }))
-    return { logs, verdict: worstVerdict(logs.map(({ log }) => log)) }
-  }
-
-  private changeRuleSet(to: RuleSet, atMs: number): void {
-    const { verdict } = this.judge(atMs)
-    const hasCooled = this.hasMass() && verdict === 'met'
-    if (!hasCooled && !this.coolingSets.includes(to)) this.coolingSets.push(to)
-    if (!this.holdingSets.includes(to)) this.holdingSets.push(to)
-  }
-
-  private frozenMsAt(nowMs: number): number {
-    return this.frozenMs + (this.frozenSinceMs === null ? 0 : nowMs - this.frozenSinceMs)
-  }
-
-  private stage(verdict: StepVerdict, logs: LotState['logs']): LotStage {
-    if (this.end) return this.end.kind
-    if (!this.hasMass()) return 'cooking'
-    if (this.standing.place === 'freezer') return 'frozen'
-    const isCold = verdict === 'met' || (verdict === 'unproven' && this.isAccepted)
-    if (isCold) return this.standing.place === 'bench' ? 'tempering' : 'ready'
-    const isPastFirst = logs.every(({ log }) => log.steps.length > 1 && log.steps[0]?.reachedMs !== null)
-    return isPastFirst ? 'chilling' : 'cooling'
+    const { notUsable } = this.fold.state(hearingMs(undone))
+    return notUsable?.kind === 'tooOld' || notUsable?.kind === 'outTooLong' ? 'saidTooLate' : null
   }
 
   state(nowMs: number): LotState {
-    const { logs, verdict } = this.judge(nowMs)
-    const stage = this.stage(verdict, logs)
-    const outMs = this.outMs + (this.outSinceMs === null || this.end ? 0 : nowMs - this.outSinceMs)
-    const mostOutMs = outLimitMs(this.holdingSets, this.house)
-    const outByMs = this.outSinceMs === null ? null : nowMs + mostOutMs - outMs
-    const frozenMs = this.frozenMsAt(nowMs)
-    const keptUntilMs =
-      this.cookedAtMs === null ? null : useByMs(this.holdingSets, this.house, this.cookedAtMs) + frozenMs
-    const isInTime = (keptUntilMs === null || keptUntilMs >= nowMs) && outMs <= mostOutMs
-    return {
-      stage,
-      massG: this.massG,
-      overdrawnG: this.overdrawnG,
-      usedG: this.usedG,
-      discardedG: this.discardedG,
-      ...this.standing,
-      trays: this.trays,
-      cookedAtMs: this.cookedAtMs,
-      spreadAtMs: this.spreadAtMs,
-      spreadMassG: this.spreadMassG,
-      stages: this.stages,
-      readings: this.readings,
-      lastTempC: this.lastReading()?.tempC ?? null,
-      logs,
-      verdict,
-      isAccepted: this.isAccepted,
-      useByMs: keptUntilMs,
-      outSinceMs: this.end ? null : this.outSinceMs,
-      outS: outMs / 1000,
-      outByMs: this.end ? null : outByMs,
-      freezes: this.freezes,
-      frozenMs,
-      isUsable: (stage === 'ready' || stage === 'tempering') && isInTime && this.massG >= EMPTY_G,
-      end: this.end,
-      afterEnd: this.afterEnd,
+    const plain = this.fold.state(nowMs)
+    const held = plain.isUsable ? this.heldBy(nowMs) : null
+    const notUsable = held ? { kind: 'held' as const, reading: held } : plain.notUsable
+    return { ...plain, notUsable, isUsable: notUsable === null, log: this.log() }
+  }
+
+  /** A doubtful reading that would make a fit lot unfit: it never passes for nothing. */
+  private heldBy(nowMs: number): ShownReading | null {
+    for (const reading of this.fold.openDoubts()) {
+      const { id } = this.born
+      const sure: LotEvent = {
+        ...NOBODY,
+        id: `sure-${reading.eventId}`,
+        lotId: id,
+        atMs: nowMs,
+        kind: 'confirmed',
+        eventId: reading.eventId,
+      }
+      if (!LotFold.of(this.born, this.house, [...this.heard, sure]).state(nowMs).isUsable) return reading
     }
+    return null
+  }
+
+  private log(): LoggedEvent[] {
+    const struck = struckOut(this.heard.slice().sort(compareEvents))
+    const taken = this.fold.log()
+    const byId = new Map(taken.map((one) => [one.event.id, one]))
+    const heard = this.heard.map((event): LoggedEvent => {
+      const struckBy = struck.get(event.id) ?? null
+      if (struckBy) return { event, counts: false, why: 'struckOut', struckBy }
+      if (event.kind === 'undone') return { event, counts: true, why: null, struckBy: null }
+      return {
+        event,
+        counts: byId.get(event.id)?.counts ?? false,
+        why: byId.get(event.id)?.why ?? null,
+        struckBy: null,
+      }
+    })
+    const ignored = this.ignored.map(({ event, why }) => ({ event, counts: false, why, struckBy: null }))
+    return [...heard, ...ignored].sort((a, b) => compareEvents(a.event, b.event))
   }
 }
+
+const NOBODY = { deviceId: '', counter: 0, heardMs: null } as const
+const hearingMs = (event: LotEvent): number => event.heardMs ?? event.atMs

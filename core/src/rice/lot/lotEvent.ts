@@ -14,14 +14,49 @@ export type RefuseReason = (typeof REFUSE_REASONS)[number]
 export const DOUBTS = ['unit', 'drop', 'rise', 'stuck', 'late'] as const
 export type Doubt = (typeof DOUBTS)[number]
 
-type Base = { id: string; lotId: string; deviceId: string; atMs: number; counter: number }
+export type ShownReading = {
+  eventId: string
+  atMs: number
+  tempC: number
+  tempF: number | null
+  source: 'dial' | 'probe'
+  /** Why it does not count yet. */
+  doubt: Doubt | null
+}
+
+/** A step of a rule set's cooling, as the lead accepts it: `us 21`. */
+export type StepKey = string
+
+/** What rice that was split off brings along: its log, so that it is judged as what it came from. */
+export type Brought = {
+  spreadAtMs: number | null
+  cooledAtMs: number | null
+  ruleSets: RuleSet[]
+  readings: ShownReading[]
+  acceptedSteps: StepKey[]
+  isOut: boolean
+}
+
+type Base = {
+  id: string
+  lotId: string
+  deviceId: string
+  /** Who held the device, where somebody said so. */
+  staffId?: string | null
+  atMs: number
+  counter: number
+  /** When the kitchen heard it; null while it waits on a device. */
+  heardMs?: number | null
+}
 
 /**
- * What is said of a lot. Nothing is edited: `undone` names the event it takes back. Masses are grams of cooked rice.
+ * What is said of a lot. Nothing is edited: `undone` names the event it takes back, which stays in the log, struck out.
+ * Masses are grams of cooked rice.
  * - `spread`: the load has left the heat, was weighed and lies on trays: cooling begins;
- * - `gave` and `took` are the two ends of a split or a merge; what was taken brings its age along;
+ * - `gave` and `took` are the two ends of a split or a merge; what was taken brings its age and its log along;
  * - `used` is written by the server for each run that drew on the lot;
- * - `read` with a doubt is kept and shown, and counts only once it was confirmed.
+ * - `read` with a doubt (the server's) is kept and shown, and counts only once it was confirmed;
+ * - `accepted` counts when a lead says it of a lot that is unproven at that moment.
  */
 export type LotEvent = Base &
   (
@@ -29,6 +64,7 @@ export type LotEvent = Base &
         kind: 'spread'
         massG: number
         tempC: number
+        tempF?: number | null
         depthM: number
         trays: number
         place: CoolingPlace
@@ -44,7 +80,7 @@ export type LotEvent = Base &
         depthM: number | null
         airTempC: number | null
       }
-    | { kind: 'read'; tempC: number; source: 'dial' | 'probe'; doubt: Doubt | null }
+    | { kind: 'read'; tempC: number; tempF?: number | null; source: 'dial' | 'probe'; doubt: Doubt | null }
     | { kind: 'confirmed'; eventId: string }
     | { kind: 'counted'; massG: number }
     | { kind: 'gave'; toLotId: string; massG: number }
@@ -56,6 +92,7 @@ export type LotEvent = Base &
         outS: number
         frozenMs: number
         freezes: number
+        brought?: Brought | null
       }
     | { kind: 'used'; runId: string; massG: number }
     | { kind: 'discarded'; massG: number | null; reason: DiscardReason }

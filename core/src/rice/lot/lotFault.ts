@@ -1,11 +1,13 @@
 import { HOLDING_LIMITS } from '../../safety/coolingLimits'
 import type { RuleSet } from '../../safety/limits'
 import { LEAST_DEPTH_M, MOST_DEPTH_M } from '../cooling/coolTray'
-import type { LotState } from './lotState'
+import { isAbove } from '../../measure/temperature'
 import type { LotEvent } from './lotEvent'
+import { isWarmPlace, READING_NOW_MS } from './lotHolding'
+import type { LotState } from './lotState'
 
 export type LotFault = {
-  code: 'lot-short' | 'lot-not-cold' | 'lot-frozen-once' | 'lot-not-back' | 'lot-depth' | 'lot-broken'
+  code: 'lot-short' | 'lot-not-cold' | 'lot-frozen-once' | 'lot-not-back' | 'lot-depth' | 'lot-lead' | 'lot-proven'
   values: Record<string, number>
 }
 
@@ -13,9 +15,15 @@ const SLACK_G = 1
 
 /**
  * Why a lot as it stands cannot take an event, or null. What runs took is never refused: the rice is in the wok. What is
- * said after a lot's end is no fault either: it is kept, and changes nothing.
+ * said after a lot's end is no fault either: it is kept, and changes nothing. Rice goes back into the cold only with a cold
+ * reading taken now, or as soon as the rule set allows.
  */
-export function lotFault(state: LotState, event: LotEvent, ruleSet: RuleSet): LotFault | null {
+export function lotFault(
+  state: LotState,
+  event: LotEvent,
+  ruleSet: RuleSet,
+  leadIds: readonly string[],
+): LotFault | null {
   if (state.end) return null
   switch (event.kind) {
     case 'gave':
@@ -29,10 +37,19 @@ export function lotFault(state: LotState, event: LotEvent, ruleSet: RuleSet): Lo
     case 'moved':
       if (event.depthM !== null && (event.depthM < LEAST_DEPTH_M || event.depthM > MOST_DEPTH_M))
         return depthFault(event.depthM)
-      return moveFault(state, event.place, ruleSet)
+      return moveFault(state, event, ruleSet)
     case 'accepted':
-      return state.verdict === 'broken' ? { code: 'lot-broken', values: {} } : null
-    default:
+      if (event.staffId === null || !leadIds.includes(event.staffId)) return { code: 'lot-lead', values: {} }
+      return state.judged === 'unproven' ? null : { code: 'lot-proven', values: {} }
+    case 'confirmed':
+    case 'counted':
+    case 'finished':
+    case 'read':
+    case 'refused':
+    case 'ruleSet':
+    case 'took':
+    case 'undone':
+    case 'used':
       return null
   }
 }
@@ -49,22 +66,19 @@ const depthFault = (depthM: number): LotFault => ({
   values: { depthCm: Math.round(depthM * 1000) / 10, leastCm: LEAST_DEPTH_M * 100, mostCm: MOST_DEPTH_M * 100 },
 })
 
-function moveFault(
-  state: LotState,
-  place: Extract<LotEvent, { kind: 'moved' }>['place'],
-  ruleSet: RuleSet,
-): LotFault | null {
+function moveFault(state: LotState, event: Extract<LotEvent, { kind: 'moved' }>, ruleSet: RuleSet): LotFault | null {
+  const { place, airTempC, atMs } = event
+  const { coldC, coldF, returnWithinS } = HOLDING_LIMITS[ruleSet]
+  const cold = { tempC: coldC, tempF: coldF }
+  const goesOut = isWarmPlace(place, airTempC, cold)
   if ((place === 'bench' || place === 'freezer') && !isCold(state)) return notCold(state)
   if (place === 'freezer' && state.freezes > 0 && state.stage !== 'frozen')
     return { code: 'lot-frozen-once', values: {} }
-  if (place !== 'bench' && state.outSinceMs !== null && state.place === 'bench') {
-    const { coldC, returnWithinS } = HOLDING_LIMITS[ruleSet]
-    const stayedCold = state.readings.some(
-      (one) => one.doubt === null && one.atMs >= (state.outSinceMs ?? 0) && one.tempC <= coldC,
-    )
+  if (!goesOut && state.outSinceMs !== null && isWarmPlace(state.place, state.airTempC, cold)) {
+    const last = state.readings.filter((one) => one.doubt === null).at(-1)
+    const isColdNow = last !== undefined && !isAbove(last, cold) && atMs - last.atMs <= READING_NOW_MS
     const isInTime = returnWithinS !== null && state.outS < returnWithinS
-    if (!stayedCold && !isInTime)
-      return { code: 'lot-not-back', values: { coldC, outMin: Math.round(state.outS / 60) } }
+    if (!isColdNow && !isInTime) return { code: 'lot-not-back', values: { coldC, outMin: Math.round(state.outS / 60) } }
   }
   return null
 }

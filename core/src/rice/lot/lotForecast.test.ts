@@ -12,7 +12,7 @@ import type { BornLot, HousePolicy } from './lotState'
 const MIN_MS = 60_000
 const HOUR_MS = 60 * MIN_MS
 const T0 = Date.parse('2026-11-25T14:00:00Z')
-const HOUSE: HousePolicy = { timeZone: 'UTC', keepDays: null, outMin: null }
+const HOUSE: HousePolicy = { timeZone: 'UTC', keepDays: null, outMin: null, leadIds: [] }
 const LOAD: BornLot = {
   id: 'a',
   origin: 'cooked',
@@ -58,7 +58,7 @@ function hidden(depthM: number, factor: number, minutes: number[]): LotEvent[] {
 const forecastAt = (events: LotEvent[], minute: number) => {
   const state = at(events, minute)
   const nowMs = T0 + minute * MIN_MS
-  return forecastLot(lotOnTray(state, PLAN, nowMs)!, state, COOLING_LIMITS.us, nowMs)
+  return forecastLot(lotOnTray(state, PLAN, nowMs)!, state, 'us')
 }
 
 test('readings find the hidden factor, narrow the forecast and move it the right way', () => {

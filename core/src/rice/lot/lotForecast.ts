@@ -1,4 +1,5 @@
-import type { CoolingLimit } from '../../safety/coolingLimits'
+import { COOLING_LIMITS } from '../../safety/coolingLimits'
+import type { RuleSet } from '../../safety/limits'
 import { coolTray, type Tray } from '../cooling/coolTray'
 import type { CoolingPlace, CoolStage } from '../cooling/coolingPlace'
 import { fitCooling, tempAtC, type CoolingFit, type Reading } from '../cooling/fitCooling'
@@ -6,14 +7,16 @@ import { growthLog10 } from '../cooling/growth'
 import { coolsToS, type Curve } from '../cooling/judgeCurve'
 import { trayStages, untilDecided } from '../cooling/predictCooling'
 import type { LotState } from './lotState'
-import { judgeReadings } from './judgeReadings'
 
 /** A lot on its trays as the model sees it: from when it was last spread to a depth, with what was read since. */
 export type LotOnTray = { fromMs: number; tray: Tray; stages: CoolStage[]; readings: Reading[] }
 export type StepForecast = {
   tempC: number
   limitMs: number | null
-  /** Read already, or predicted; null where it never gets there. */
+  /**
+   * Read already, or where the model crosses it, also where that lies in the past: what nobody read is not proven. Null where
+   * it never gets there.
+   */
   reachedMs: number | null
   isRead: boolean
   /** As the fit's spread allows; null where the slow curve never gets there. */
@@ -87,7 +90,8 @@ function ongoing(
 }
 
 /** Where a lot's core goes, from the one fitted coefficient: the curve, its spread, and each step of the rule. */
-export function forecastLot(lot: LotOnTray, state: LotState, limit: CoolingLimit, nowMs: number): LotForecast {
+export function forecastLot(lot: LotOnTray, state: LotState, ruleSet: RuleSet): LotForecast {
+  const limit = COOLING_LIMITS[ruleSet]
   const fit = fitCooling(lot.tray, lot.stages, lot.readings)
   const stages = untilDecided(lot.stages)
   const run = (factor: number) => coolTray(lot.tray, trayStages(stages, factor))
@@ -99,22 +103,25 @@ export function forecastLot(lot: LotOnTray, state: LotState, limit: CoolingLimit
     return timeS === null ? null : lot.fromMs + timeS * 1000
   }
   const counted = state.readings.filter((one) => one.doubt === null && one.atMs >= (state.spreadAtMs ?? 0))
-  const log = judgeReadings(counted, limit, state.spreadAtMs ?? lot.fromMs, nowMs)
+  const log = state.logs.find((one) => one.ruleSet === ruleSet)?.log
   const isStarted = counted.some((one) => one.tempC < limit.startC)
-  let clockMs: number | null = isStarted ? log.startMs : at(middle, limit.startC)
-  const startMs = clockMs
+  const startMs = isStarted && log ? log.startMs : at(middle, limit.startC)
+  let clockMs = startMs
   const steps = limit.steps.map((step, i): StepForecast => {
-    const logged = log.steps[i]!
+    const logged = log?.steps[i]
     const from = step.from === 'start' ? startMs : clockMs
-    const reachedMs = logged.reachedMs ?? at(middle, step.tempC, nowMs)
+    const readMs = logged?.reachedMs ?? null
+    const aboveMs = counted.filter((one) => one.tempC > step.tempC).at(-1)?.atMs ?? lot.fromMs
+    const crossingMs = (curve: Curve) => readMs ?? at(curve, step.tempC, aboveMs)
+    const reachedMs = crossingMs(middle)
     clockMs = reachedMs
     return {
       tempC: step.tempC,
-      limitMs: (isStarted ? logged.limitMs : null) ?? (from === null ? null : from + step.withinS * 1000),
+      limitMs: (isStarted ? logged?.limitMs : null) ?? (from === null ? null : from + step.withinS * 1000),
       reachedMs,
-      isRead: logged.reachedMs !== null,
-      soonestMs: logged.reachedMs ?? at(fast, step.tempC, nowMs),
-      latestMs: logged.reachedMs ?? at(slow, step.tempC, nowMs),
+      isRead: readMs !== null,
+      soonestMs: crossingMs(fast),
+      latestMs: crossingMs(slow),
     }
   })
   return {

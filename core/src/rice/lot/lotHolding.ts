@@ -1,11 +1,38 @@
+import type { TempLimit } from '../../measure/temperature'
 import { HOLDING_LIMITS } from '../../safety/coolingLimits'
 import type { RuleSet } from '../../safety/limits'
 import { endOfLocalDay } from '../../time/localTime'
+import { usualAirTempC } from '../cooling/coolingPlace'
+import type { LotPlace } from './lotEvent'
 import type { HousePolicy } from './lotState'
 
-/** The coldest that any of the rule sets asks for [°C]. */
-export function heldColdC(ruleSets: readonly RuleSet[]): number {
-  return Math.min(...ruleSets.map((ruleSet) => HOLDING_LIMITS[ruleSet].coldC))
+/** A cold reading so shortly before rice goes back into the cold is the reading that was asked for [ms]. */
+export const READING_NOW_MS = 5 * 60_000
+
+/** The coldest that any of the rule sets asks for. */
+export function heldCold(ruleSets: readonly RuleSet[]): TempLimit {
+  const limits = ruleSets.map((ruleSet) => HOLDING_LIMITS[ruleSet])
+  return { tempC: Math.min(...limits.map((one) => one.coldC)), tempF: Math.min(...limits.map((one) => one.coldF)) }
+}
+
+/**
+ * Whether cold rice is out of the cold where it stands: on the bench, in the air of a room, or where the air is known to be
+ * above the cold limit. An ice bath is cold whatever the air.
+ */
+export function isWarmPlace(place: LotPlace | null, airTempC: number | null, cold: TempLimit): boolean {
+  switch (place) {
+    case null:
+    case 'freezer':
+    case 'ice-bath':
+      return false
+    case 'bench':
+      return true
+    case 'rack':
+    case 'fan':
+    case 'fridge':
+    case 'blast':
+      return (airTempC ?? usualAirTempC(place)) > cold.tempC
+  }
 }
 
 /** How long rice may be out of the cold in all [ms]: the shortest of the rule sets and the house. */

@@ -1,6 +1,6 @@
 import type { RuleSet } from '../../safety/limits'
 import type { CoolingLog, StepVerdict } from './judgeReadings'
-import type { DiscardReason, Doubt, LotEvent, LotOrigin, LotPlace, RefuseReason } from './lotEvent'
+import type { DiscardReason, LotEvent, LotOrigin, LotPlace, RefuseReason, ShownReading, StepKey } from './lotEvent'
 
 export const LOT_STAGES = [
   'cooking',
@@ -25,26 +25,54 @@ export type BornLot = {
   /** Known at once for rice from elsewhere; null for a load on the heat. */
   massG: number | null
   tempC: number | null
+  tempF?: number | null
   place: LotPlace | null
   placeId: string | null
   ruleSet: RuleSet
 }
 
-/** What the house holds tighter than the rule set. */
-export type HousePolicy = { timeZone: string; keepDays: number | null; outMin: number | null }
-
-export type ShownReading = {
-  eventId: string
-  atMs: number
-  tempC: number
-  source: 'dial' | 'probe'
-  doubt: Doubt | null
+/** What the house holds tighter than the rule set, and who may accept what a log does not prove. */
+export type HousePolicy = {
+  timeZone: string
+  keepDays: number | null
+  outMin: number | null
+  leadIds: readonly string[]
 }
+
 export type LotEnd = {
   atMs: number
   kind: 'used' | 'refused' | 'discarded'
   reason: DiscardReason | RefuseReason | null
 }
+
+/** Why an event of the log changes nothing. */
+export const WHYS_NOT = [
+  'struckOut',
+  'saidTooLate',
+  'afterEnd',
+  'doubt',
+  'notLead',
+  'notUnproven',
+  'notTakenBack',
+  'nothingThere',
+] as const
+export type WhyNot = (typeof WHYS_NOT)[number]
+/** An event as the log shows it: nothing that was said is left out. */
+export type LoggedEvent = {
+  event: LotEvent
+  counts: boolean
+  why: WhyNot | null
+  /** What took it back. */
+  struckBy: LotEvent | null
+}
+
+/** Why a lot may not be fried now. */
+export type NotUsable =
+  | { kind: 'over'; end: LotEnd }
+  | { kind: 'cooking' | 'cooling' | 'overdue' | 'unproven' | 'frozen' | 'empty' }
+  | { kind: 'held'; reading: ShownReading }
+  | { kind: 'tooOld'; useByMs: number }
+  | { kind: 'outTooLong'; outS: number; mostS: number }
 
 export type LotState = {
   stage: LotStage
@@ -61,6 +89,8 @@ export type LotState = {
   trays: number
   cookedAtMs: number | null
   spreadAtMs: number | null
+  /** When its cooling was over: from here on readings are of rice that is held. */
+  cooledAtMs: number | null
   spreadMassG: number | null
   /** Places since it was spread, for the cooling model. */
   stages: { fromMs: number; place: LotPlace; covered: boolean; airTempC: number | null; depthM: number | null }[]
@@ -68,8 +98,12 @@ export type LotState = {
   lastTempC: number | null
   /** One log for each rule set that was in force while it cooled. */
   logs: { ruleSet: RuleSet; log: CoolingLog }[]
+  /** Of its cooling, by the log alone. */
   verdict: StepVerdict
+  /** The same, with what the lead accepted taken as met. */
+  judged: StepVerdict
   isAccepted: boolean
+  acceptedSteps: StepKey[]
   useByMs: number | null
   /** Out of the cold now, since; and in all [s]. */
   outSinceMs: number | null
@@ -78,8 +112,8 @@ export type LotState = {
   outByMs: number | null
   freezes: number
   frozenMs: number
+  notUsable: NotUsable | null
   isUsable: boolean
   end: LotEnd | null
-  /** Said after the end: kept, without effect. */
-  afterEnd: LotEvent[]
+  log: LoggedEvent[]
 }

@@ -11,9 +11,11 @@ const T0 = Date.parse('2026-11-25T14:00:00Z')
 describe('readings', () => {
   const last = { tempC: 46, atMs: T0 }
   const ask = (tempC: number, minutes: number, expectedC: number | null = null) =>
-    doubtReading({ tempC, atMs: T0 + minutes * MIN_MS, last, coldestC: 3, expectedC, isOut: false })
+    doubtReading({ tempC, tempF: null, atMs: T0 + minutes * MIN_MS, last, coldestC: 3, expectedC, isOut: false })
   test('°F typed as °C, impossible drops and rises are asked about; what is likely is not', () => {
-    expect(doubtReading({ tempC: 185, atMs: T0, last: null, coldestC: 3, expectedC: null, isOut: false })).toEqual({
+    expect(
+      doubtReading({ tempC: 185, tempF: null, atMs: T0, last: null, coldestC: 3, expectedC: null, isOut: false }),
+    ).toEqual({
       doubt: 'unit',
       meantC: 85,
     })
@@ -36,20 +38,26 @@ describe('readings', () => {
     expect(isStuck(every2([41.2, 41.2, 41.2, 41.2, 40]), falling(0.5))).toBe(false)
     expect(isStuck(every2(Array.from({ length: 20 }, () => 9)), falling(0.06))).toBe(true)
   })
-  test('every rule set passes at its boundary second and breaks one later', () => {
+  test('every rule set passes at its boundary second and breaks one later, in °C and in the °F of its text', () => {
     for (const ruleSet of RULE_SETS) {
       const limit = COOLING_LIMITS[ruleSet]
-      let fromMs = 0
-      const readings = [{ atMs: 0, tempC: limit.startC }]
-      for (const step of limit.steps) {
-        const limitMs = (step.from === 'start' ? 0 : fromMs) + step.withinS * 1000
-        const verdictOf = (tempC: number, atMs: number) =>
-          judgeReadings([...readings, { atMs, tempC }], limit, 0, atMs).steps.find((one) => one.tempC === step.tempC)!
-        expect(verdictOf(step.tempC, limitMs)).toMatchObject({ verdict: 'met', limitMs })
-        expect(verdictOf(step.tempC + 0.1, limitMs).verdict).toBe('broken')
-        expect(verdictOf(step.tempC, limitMs + 1000).verdict).toBe('unproven')
-        fromMs = step.from === 'start' ? limitMs - 60_000 : limitMs
-        readings.push({ atMs: fromMs, tempC: step.tempC + 0.1 }, { atMs: fromMs + 1, tempC: step.tempC })
+      for (const isF of [false, true]) {
+        const one = (atMs: number, { tempC, tempF }: { tempC: number; tempF: number }, more = 0) =>
+          isF
+            ? { atMs, tempC: (tempF + more - 32) / 1.8, tempF: tempF + more }
+            : { atMs, tempC: tempC + more, tempF: null }
+        const readings = [one(0, { tempC: limit.startC, tempF: limit.startF })]
+        for (const [i, step] of limit.steps.entries()) {
+          const stepOf = (all: typeof readings, nowMs: number) => judgeReadings(all, limit, 0, nowMs).steps[i]!
+          const { limitMs } = stepOf(readings, 0)
+          const verdict = (more: number, atMs: number) => stepOf([...readings, one(atMs, step, more)], atMs).verdict
+          expect(verdict(0, limitMs!)).toBe('met')
+          expect(verdict(0.1, limitMs!)).toBe('broken')
+          expect(verdict(0, limitMs! + 1000)).toBe('unproven')
+          expect(verdict(0.1, limitMs! - 1000)).toBe('open')
+          readings.push(one(limitMs!, step))
+        }
+        expect(judgeReadings(readings, limit, 0, 0).steps.every((step) => step.verdict === 'met')).toBe(true)
       }
     }
   })

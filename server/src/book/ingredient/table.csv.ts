@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { TRAITS, type Allergen, type Ingredient } from 'core/book/ingredient'
 import { parse } from 'csv-parse/sync'
 import { z } from 'zod'
+import { SERVER_FOLDER } from '../../serverFolder'
 
 const ALLERGEN_BY_EU_NAME: Readonly<Record<string, Allergen>> = {
   crustaceans: 'crustacean',
@@ -71,6 +72,6 @@ function allergenCode(euName: string): Allergen {
 }
 
 /** The ingredient table that ships with the project (`server/data/README.md` says where its figures come from). */
-export function readIngredients(file: URL = new URL('../../../data/ingredients.csv', import.meta.url)): Ingredient[] {
+export function readIngredients(file: URL = new URL('data/ingredients.csv', SERVER_FOLDER)): Ingredient[] {
   return z.array(Row).parse(parse(readFileSync(file), { columns: true, bom: true }))
 }

@@ -1,6 +1,6 @@
 import type { MiseEvent } from 'contract/mise/event'
 import type { MisePlan } from 'contract/mise/plan'
-import { standing } from 'core/mise/doing/miseEvent'
+import { standing } from 'core/event/struckOut'
 import type { Pool } from 'mysql2/promise'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'

@@ -1,0 +1,2 @@
+/** The folder `server/`: the same from the sources and from the built server in `server/dist`. */
+export const SERVER_FOLDER = new URL('../', import.meta.url)
