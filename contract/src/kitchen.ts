@@ -1,3 +1,4 @@
+import { TEMP_UNITS } from 'core/measure/temperature'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
 import { StationKind } from './dish'
@@ -23,6 +24,10 @@ export const Kitchen = z.strictObject({
   /** ISO 4217; prices are integers in its smallest unit. */
   currency: z.string().regex(/^[A-Z]{3}$/),
   ruleSet: z.enum(RULE_SETS),
+  /** What its thermometers speak; limits are compared in it. */
+  readsIn: z.enum(TEMP_UNITS),
+  /** Where rice is reheated to what Scotland asks for, above the UK's own limit. */
+  isScottish: z.boolean(),
   tools: MeasureTools,
   boatEveryMin: z.int().positive(),
   stations: z.array(Station),
@@ -30,7 +35,12 @@ export const Kitchen = z.strictObject({
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
+/** Who may accept what a log does not prove. */
+export const leadIdsOf = ({ staff }: Pick<Kitchen, 'staff'>): string[] =>
+  staff.filter(({ role }) => role === 'lead').map(({ id }) => id)
+
 export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })
+export const PutReadings = z.strictObject({ readsIn: z.enum(TEMP_UNITS), isScottish: z.boolean() })
 
 export const Health = z.strictObject({ status: z.literal('ok'), database: z.literal('ok'), nowMs: InstantMs })
 

@@ -8,6 +8,7 @@ import {
   type LotEvent as CoreLotEvent,
 } from 'core/rice/lot/lotEvent'
 import { LOT_STAGES } from 'core/rice/lot/lotState'
+import { celsiusOf } from 'core/measure/temperature'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
 import { EventId, InstantMs, Name, RunId, Slug } from './ids'
@@ -24,6 +25,16 @@ export const Blend = z
 const massG = z.number().min(0, 'a mass is not below 0').max(1_000_000, 'more than a tonne: give grams')
 /** Above boiling it is no °C; the doubt is asked about on the phone before it comes here. */
 const tempC = z.number().min(-40, 'colder than any freezer: give °C').max(250)
+/** °F as it was read where the thermometer speaks it, beside the same in °C. */
+const tempF = z.number().min(-40, 'colder than any freezer: give °F').max(482)
+const temperature = { tempC, tempF: tempF.nullable().optional() }
+const SAME_WITHIN_K = 0.5
+const isOneTemperature = (read: { tempC: number; tempF?: number | null | undefined }) =>
+  typeof read.tempF !== 'number' || Math.abs(celsiusOf(read.tempF) - read.tempC) <= SAME_WITHIN_K
+const TWO_TEMPERATURES = {
+  path: ['tempF'],
+  message: 'is not the same temperature as tempC: give °F as it was read, and the same in °C',
+}
 
 /** What went into the vessel. */
 export const Load = z.strictObject({
@@ -46,7 +57,7 @@ export const NewLot = z.discriminatedUnion('origin', [
     atMs: InstantMs,
     cookedAtMs: InstantMs,
     massG: massG.positive(),
-    tempC,
+    ...temperature,
     place: LotPlace,
     placeId: Slug.nullable(),
     grain: z.enum(GRAINS),
@@ -60,54 +71,87 @@ const base = {
   id: EventId,
   lotId: LotId,
   deviceId: z.string().min(1).max(64),
+  /** Who held the device, where somebody said so. */
+  staffId: Slug.nullable().optional(),
   atMs: InstantMs,
   counter: z.int().min(0),
 }
-const standing = { placeId: Slug.nullable(), covered: z.boolean(), airTempC: z.number().min(-40).max(60).nullable() }
+const placed = { placeId: Slug.nullable(), covered: z.boolean(), airTempC: z.number().min(-40).max(60).nullable() }
 const depthM = z.number().min(0).max(10)
+const spread = {
+  ...placed,
+  ...temperature,
+  kind: z.literal('spread'),
+  massG: massG.positive(),
+  depthM,
+  trays: z.int().min(1).max(200),
+  place: z.enum(COOLING_PLACES),
+}
+const moved = { ...placed, kind: z.literal('moved'), place: LotPlace, depthM: depthM.nullable() }
+const read = { ...temperature, kind: z.literal('read'), source: z.enum(['dial', 'probe']) }
+const confirmed = { kind: z.literal('confirmed'), eventId: EventId }
+const counted = { kind: z.literal('counted'), massG }
+const discarded = { kind: z.literal('discarded'), massG: massG.nullable(), reason: z.enum(DISCARD_REASONS) }
+const refused = { kind: z.literal('refused'), reason: z.enum(REFUSE_REASONS) }
+const accepted = {
+  kind: z.literal('accepted'),
+  reason: z.string().trim().min(3, 'say why in a few words').max(200),
+  staffId: Slug,
+}
+const finished = { kind: z.literal('finished') }
+const undone = { kind: z.literal('undone'), eventId: EventId }
+const doubt = z.enum(DOUBTS).nullable()
 
-/** What a device may say of a lot. */
+/** What a device may say of a lot. Doubts are not among it: the kitchen has them. */
 export const SaidOfLot = z.discriminatedUnion('kind', [
-  z.strictObject({
-    ...base,
-    ...standing,
-    kind: z.literal('spread'),
-    massG: massG.positive(),
-    tempC,
-    depthM,
-    trays: z.int().min(1).max(200),
-    place: z.enum(COOLING_PLACES),
-  }),
-  z.strictObject({ ...base, ...standing, kind: z.literal('moved'), place: LotPlace, depthM: depthM.nullable() }),
-  z.strictObject({
-    ...base,
-    kind: z.literal('read'),
-    tempC,
-    source: z.enum(['dial', 'probe']),
-    doubt: z.enum(DOUBTS).nullable(),
-  }),
-  z.strictObject({ ...base, kind: z.literal('confirmed'), eventId: EventId }),
-  z.strictObject({ ...base, kind: z.literal('counted'), massG }),
-  z.strictObject({ ...base, kind: z.literal('discarded'), massG: massG.nullable(), reason: z.enum(DISCARD_REASONS) }),
-  z.strictObject({ ...base, kind: z.literal('refused'), reason: z.enum(REFUSE_REASONS) }),
-  z.strictObject({
-    ...base,
-    kind: z.literal('accepted'),
-    reason: z.string().trim().min(3, 'say why in a few words').max(200),
-    staffId: Slug.nullable(),
-  }),
-  z.strictObject({ ...base, kind: z.literal('finished') }),
-  z.strictObject({ ...base, kind: z.literal('undone'), eventId: EventId }),
+  z.strictObject({ ...base, ...spread }).refine(isOneTemperature, TWO_TEMPERATURES),
+  z.strictObject({ ...base, ...moved }),
+  z.strictObject({ ...base, ...read }).refine(isOneTemperature, TWO_TEMPERATURES),
+  z.strictObject({ ...base, ...confirmed }),
+  z.strictObject({ ...base, ...counted }),
+  z.strictObject({ ...base, ...discarded }),
+  z.strictObject({ ...base, ...refused }),
+  z.strictObject({ ...base, ...accepted }),
+  z.strictObject({ ...base, ...finished }),
+  z.strictObject({ ...base, ...undone }),
 ])
 export type SaidOfLot = z.infer<typeof SaidOfLot>
 export const SaidOfLots = z.strictObject({ events: z.array(SaidOfLot).min(1).max(200) })
 
 const ruleSet = z.enum(RULE_SETS)
+/** When the kitchen heard it: null while it waits on a device. */
+const heard = { ...base, heardMs: InstantMs.nullable().optional() }
+const Brought = z.strictObject({
+  spreadAtMs: InstantMs.nullable(),
+  cooledAtMs: InstantMs.nullable(),
+  ruleSets: z.array(ruleSet),
+  readings: z.array(
+    z.strictObject({
+      eventId: z.string(),
+      atMs: InstantMs,
+      tempC: z.number(),
+      tempF: z.number().nullable(),
+      source: read.source,
+      doubt,
+    }),
+  ),
+  acceptedSteps: z.array(z.string()),
+  isOut: z.boolean(),
+})
 export const LotEvent = z.discriminatedUnion('kind', [
-  ...SaidOfLot.options,
-  z.strictObject({ ...base, kind: z.literal('gave'), toLotId: LotId, massG }),
+  z.strictObject({ ...heard, ...spread }),
+  z.strictObject({ ...heard, ...moved }),
+  z.strictObject({ ...heard, ...read, doubt }),
+  z.strictObject({ ...heard, ...confirmed }),
+  z.strictObject({ ...heard, ...counted }),
+  z.strictObject({ ...heard, ...discarded }),
+  z.strictObject({ ...heard, ...refused }),
+  z.strictObject({ ...heard, ...accepted, staffId: Slug.nullable() }),
+  z.strictObject({ ...heard, ...finished }),
+  z.strictObject({ ...heard, ...undone }),
+  z.strictObject({ ...heard, kind: z.literal('gave'), toLotId: LotId, massG }),
   z.strictObject({
-    ...base,
+    ...heard,
     kind: z.literal('took'),
     fromLotId: LotId,
     massG,
@@ -115,9 +159,10 @@ export const LotEvent = z.discriminatedUnion('kind', [
     outS: z.number().min(0),
     frozenMs: z.number().min(0),
     freezes: z.int().min(0),
+    brought: Brought.nullable().optional(),
   }),
-  z.strictObject({ ...base, kind: z.literal('used'), runId: RunId, massG }),
-  z.strictObject({ ...base, kind: z.literal('ruleSet'), from: ruleSet, to: ruleSet }),
+  z.strictObject({ ...heard, kind: z.literal('used'), runId: RunId, massG }),
+  z.strictObject({ ...heard, kind: z.literal('ruleSet'), from: ruleSet, to: ruleSet }),
 ]) satisfies z.ZodType<CoreLotEvent>
 export type LotEvent = z.infer<typeof LotEvent>
 
@@ -132,6 +177,7 @@ export const Lot = z.strictObject({
   cookedAtMs: InstantMs.nullable(),
   massG: massG.nullable(),
   tempC: z.number().nullable(),
+  tempF: z.number().nullable().optional(),
   place: LotPlace.nullable(),
   placeId: Slug.nullable(),
   ruleSet,

@@ -54,7 +54,7 @@ export function Kept({ children }: { children: ReactNode }) {
   return (
     <PersistQueryClientProvider
       client={client}
-      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '4', dehydrateOptions: { shouldDehydrateQuery } }}
+      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '5', dehydrateOptions: { shouldDehydrateQuery } }}
     >
       <Sender />
       {children}

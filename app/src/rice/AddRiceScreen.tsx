@@ -1,5 +1,6 @@
 import { GRAINS, type Grain } from 'core/rice/cookMethod'
 import { useByMs } from 'core/rice/lot/lotHolding'
+import { celsiusOf, isAbove, isBelow } from 'core/measure/temperature'
 import { COOLING_LIMITS, HOLDING_LIMITS } from 'core/safety/coolingLimits'
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
@@ -17,10 +18,10 @@ import { Notice } from '../ui/Notice'
 import { Loading } from '../ui/states'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
-import { formatDay } from '../words/format'
+import { degrees, formatDay, formatTemp } from '../words/format'
 import { useWords } from '../words/i18n'
 import { kilos } from './lotWords'
-import { beginLot, useRiceHouse } from './useLots'
+import { beginLot, policyHere, useRiceHouse } from './useLots'
 
 const HOUR_MS = 3_600_000
 
@@ -44,31 +45,42 @@ function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
   const router = useRouter()
   const isWide = useIsWide()
   const [origin, setOrigin] = useState<'bought' | 'table'>('bought')
-  const [hours, setHours] = useState<number | null>(12)
+  const [hours, setHours] = useState<number | 'nobodyKnows' | null>(null)
   const [massG, setMassG] = useState(3000)
-  const [tempC, setTempC] = useState(4)
+  const [temp, setTemp] = useState<number | null>(null)
   const [grain, setGrain] = useState<Grain>('long')
   const [isReheated, setIsReheated] = useState(false)
   const places = house.places.filter((one) => one.kind === 'fridge' || one.kind === 'freezer')
   const [placeId, setPlaceId] = useState(places[0]?.id ?? null)
   const place = places.find((one) => one.id === placeId)
-  const { coldC } = HOLDING_LIMITS[kitchen.ruleSet]
-  const { startC } = COOLING_LIMITS[kitchen.ruleSet]
-  const isHot = tempC >= startC
+  const { coldC, coldF } = HOLDING_LIMITS[kitchen.ruleSet]
+  const { startC, startF } = COOLING_LIMITS[kitchen.ruleSet]
+  const { readsIn } = kitchen
+  const read =
+    temp === null ? null : readsIn === 'F' ? { tempC: celsiusOf(temp), tempF: temp } : { tempC: temp, tempF: null }
+  const cold = { tempC: coldC, tempF: coldF }
+  const start = { tempC: startC, tempF: startF }
+  const isHot = read !== null && !isBelow(read, start)
   const nowMs = kitchenNowMs()
-  const cookedAtMs = Math.round(nowMs - (hours ?? 0) * HOUR_MS)
-  const endsMs = useByMs([kitchen.ruleSet], { timeZone: kitchen.timeZone, ...house.policy }, cookedAtMs)
+  const cookedAtMs = Math.round(nowMs - (typeof hours === 'number' ? hours : 0) * HOUR_MS)
+  const endsMs = useByMs([kitchen.ruleSet], policyHere(kitchen, house), cookedAtMs)
   const refusal =
-    hours === null
+    hours === 'nobodyKnows'
       ? t('add.ageUnknownDetail')
       : isReheated
         ? t('add.isReheated')
-        : endsMs < nowMs
+        : hours !== null && endsMs < nowMs
           ? t('add.tooOld')
-          : !isHot && tempC > coldC
-            ? t('add.between', { tempC, coldC, startC })
+          : read && !isHot && isAbove(read, cold)
+            ? t('add.between', {
+                temp: formatTemp(read, readsIn),
+                cold: formatTemp(cold, readsIn),
+                start: formatTemp(start, readsIn),
+              })
             : null
+  const missing = hours === null ? t('add.askAge') : read === null ? t('add.askTemp') : undefined
   const take = () => {
+    if (!read) return
     const id = newId()
     beginLot({
       id,
@@ -76,7 +88,7 @@ function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
       atMs: Math.round(kitchenNowMs()),
       cookedAtMs,
       massG,
-      tempC,
+      ...read,
       place: place?.kind ?? 'fridge',
       placeId: place?.id ?? null,
       grain,
@@ -89,8 +101,8 @@ function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
       kind="main"
       isTall
       label={t('add.take', { kg: kilos(massG) })}
-      detail={isHot ? t('add.hot') : t('add.takeDetail', { day: formatDay(endsMs, kitchen.timeZone) })}
-      disabledBecause={refusal ?? undefined}
+      detail={missing ?? (isHot ? t('add.hot') : t('add.takeDetail', { day: formatDay(endsMs, kitchen.timeZone) }))}
+      disabledBecause={refusal ?? missing}
       onPress={take}
     />
   )
@@ -122,17 +134,18 @@ function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
           <Text tone="ash">{t('add.age')}</Text>
           <Dial
             {...dial(t('add.age'))}
-            value={hours ?? 0}
+            value={typeof hours === 'number' ? hours : null}
+            from={12}
             least={0}
             most={240}
-            unit={hours === null ? '?' : t('add.hours')}
+            unit={t('add.hours')}
             onChange={setHours}
           />
           <Choice
             role="checkbox"
             label={t('add.ageUnknown')}
-            isChosen={hours === null}
-            onChoose={() => setHours(hours === null ? 12 : null)}
+            isChosen={hours === 'nobodyKnows'}
+            onChoose={() => setHours(hours === 'nobodyKnows' ? null : 'nobodyKnows')}
             className="self-start"
           />
           <Text tone="ash">{t('add.mass')}</Text>
@@ -146,7 +159,15 @@ function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
             onChange={(kg) => setMassG(Math.round(kg * 1000))}
           />
           <Text tone="ash">{t('add.temp')}</Text>
-          <Dial {...dial(t('add.temp'))} value={tempC} least={-30} most={100} unit={t('celsius')} onChange={setTempC} />
+          <Dial
+            {...dial(t('add.temp'))}
+            value={temp}
+            from={Math.round(degrees(cold, readsIn))}
+            least={Math.round(degrees({ tempC: -30 }, readsIn))}
+            most={Math.round(degrees({ tempC: 100 }, readsIn))}
+            unit={t(`degrees.${readsIn}`)}
+            onChange={setTemp}
+          />
           <Row title={t('add.grain')}>
             {GRAINS.map((one) => (
               <Choice

@@ -2,15 +2,13 @@ import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
 import type { LotPlace } from 'core/rice/lot/lotEvent'
 import { dayAfter, localDay } from 'core/time/localTime'
-import { formatDay, formatTime } from '../words/format'
+import { formatDay, formatTemp, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { readyAtMs } from './shelf/nextTask'
 import type { WatchedLot } from './riceWork'
 import type { ShownLot } from './useLots'
 
 export const kilos = (massG: number, digits = 1): string => (massG / 1000).toFixed(digits)
-/** A temperature with a true minus. */
-export const signed = (tempC: number): string => String(tempC).replace('-', '−')
 export const centimetres = (depthM: number): string => (Math.round(depthM * 1000) / 10).toString()
 
 /** Days from the day it was cooked, which is the first. */
@@ -35,10 +33,16 @@ export function useLotWords(kitchen: Kitchen, house: RiceHouse) {
       }
       case 'cooling':
       case 'chilling': {
-        const lastC = state.lastTempC === null ? '' : t('coolsNow', { tempC: Math.round(state.lastTempC) })
+        const lastC =
+          state.lastTempC === null ? '' : formatTemp({ tempC: Math.round(state.lastTempC) }, kitchen.readsIn)
         const last = watched?.forecast.steps.at(-1)
         if (!last) return lastC
-        const cold = last.reachedMs === null ? t('notCold') : t('coldAt', { time: formatTime(last.reachedMs, zone) })
+        const cold =
+          last.reachedMs === null
+            ? t('notCold')
+            : last.reachedMs <= nowMs
+              ? t('readToKnow')
+              : t('coldAt', { time: formatTime(last.reachedMs, zone) })
         return `${lastC}, ${cold}`
       }
       case 'ready':

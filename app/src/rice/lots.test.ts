@@ -10,7 +10,7 @@ jest.mock('../device/http', () => ({}))
 const MIN_MS = 60_000
 const HOUR_MS = 60 * MIN_MS
 const NOW = Date.parse('2026-11-25T18:00:00Z')
-const KITCHEN = { timeZone: 'UTC', ruleSet: 'us' } as Kitchen
+const KITCHEN = { timeZone: 'UTC', ruleSet: 'us', staff: [{ id: 'odalys', role: 'lead' }] } as Kitchen
 const HOUSE = { policy: { keepDays: 3, outMin: null } } as RiceHouse
 const LOT: Lot = {
   id: 'a',
@@ -60,7 +60,6 @@ const read = (agoMin: number, tempC: number): SaidOfLot => ({
   kind: 'read',
   tempC,
   source: 'dial',
-  doubt: null,
 })
 const out = (agoMin: number): SaidOfLot => ({ ...base(agoMin), ...stand, kind: 'moved', place: 'bench', depthM: null })
 const COLD = [spread(500), read(480, 57), read(400, 20), read(300, 4)]
@@ -73,7 +72,10 @@ const parcel = (kind: Parcel['kind'], body: unknown, subjectId = 'a'): Parcel =>
   refusal: null,
 })
 const shown = (lots: Lot[], parcels: Parcel[] = [], nowMs = NOW) => shownLots(lots, parcels, KITCHEN, HOUSE, nowMs)
-const withEvents = (...events: SaidOfLot[]): Lot => ({ ...LOT, events })
+const withEvents = (...events: SaidOfLot[]): Lot => ({
+  ...LOT,
+  events: events.map((event) => (event.kind === 'read' ? { ...event, doubt: null } : event)),
+})
 const task = (lots: Lot[], nextDemandMs: number | null = null) =>
   nextTask(shown(lots), new Map(), { serveFrom: 'tempered' }, nextDemandMs, NOW)
 
@@ -138,6 +140,13 @@ describe('the one thing to do', () => {
     const tooLong = withEvents(...COLD, out(241))
     expect(task([tooLong, { ...LOT, id: 'b' }])).toMatchObject({ kind: 'bin', why: 'out' })
     const ready = withEvents(...COLD)
+    const odd: Lot = {
+      ...ready,
+      id: 'b',
+      events: [...ready.events, { ...base(5, 'b'), kind: 'read', tempC: 30, source: 'dial', doubt: 'rise' }],
+    }
+    odd.events = odd.events.map((event) => ({ ...event, lotId: 'b' }))
+    expect(task([ready, odd], NOW + 30 * MIN_MS)).toMatchObject({ kind: 'read', shown: { lot: { id: 'b' } } })
     expect(task([ready], NOW + 30 * MIN_MS).kind).toBe('carry')
     expect(task([ready], NOW + 2 * HOUR_MS).kind).toBe('tomorrow')
     expect(task([withEvents(...COLD, out(20))], NOW + 30 * MIN_MS).kind).toBe('tomorrow')

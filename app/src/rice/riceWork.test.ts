@@ -30,7 +30,7 @@ const spread: LotEvent = {
 }
 const watch = (events: LotEvent[], minute: number) => {
   const nowMs = T0 + minute * MIN_MS
-  const state = lotState(born, events, { timeZone: 'UTC', keepDays: null, outMin: null }, nowMs)
+  const state = lotState(born, events, { timeZone: 'UTC', keepDays: null, outMin: null, leadIds: [] }, nowMs)
   return workRice<'watch'>({ kind: 'watch', state, plan: [], places: [{ kind: 'blast', airTempC: null }], nowMs })
 }
 

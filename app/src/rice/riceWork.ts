@@ -39,7 +39,7 @@ function watchLot({ state, plan, places, nowMs }: Extract<RiceWork, { kind: 'wat
   if (!lot) return null
   const watched = state.logs.map(({ ruleSet }) => ({
     ruleSet,
-    forecast: forecastLot(lot, state, COOLING_LIMITS[ruleSet], nowMs),
+    forecast: forecastLot(lot, state, ruleSet),
   }))
   const atRisk = watched.find(({ forecast }) => stepAtRisk(forecast.steps))
   const shown = atRisk ?? watched[0]

@@ -1,16 +1,18 @@
 import { useQuery } from '@tanstack/react-query'
-import type { Kitchen } from 'contract/kitchen'
+import { leadIdsOf, type Kitchen } from 'contract/kitchen'
 import { Lot, LotList, NewLot, SaidOfLots, type LotEvent, type SaidOfLot } from 'contract/rice'
 import { RiceHouse } from 'contract/riceHouse'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import { inOrderOfUse, type LotOnHand } from 'core/rice/lot/allocate'
 import { lotState } from 'core/rice/lot/lot'
-import type { LotState } from 'core/rice/lot/lotState'
+import { isBelow } from 'core/measure/temperature'
+import type { HousePolicy, LotState } from 'core/rice/lot/lotState'
 import { useMemo } from 'react'
 import { useNowMs } from '../device/clock'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
 import { post, useOutbox, type Parcel } from '../device/outbox'
+import { currentSettings } from '../device/settings'
 import { useKitchen } from '../setup/useKitchen'
 
 /** A lot with what it comes to now; one that the kitchen has not numbered yet is waiting. */
@@ -76,7 +78,7 @@ export function shownLots(
   house: RiceHouse,
   nowMs: number,
 ): ShownLot[] {
-  const policy = { timeZone: kitchen.timeZone, ...house.policy }
+  const policy = policyHere(kitchen, house)
   const waiting = parcels.filter((parcel) => parcel.refusal === null)
   const begun = waiting.filter((parcel) => parcel.kind === 'lot' && !known.some((lot) => lot.id === parcel.subjectId))
   const all = [
@@ -87,12 +89,24 @@ export function shownLots(
     const said = waiting.filter((parcel) => parcel.kind === 'lotEvents' && parcel.subjectId === lot.id)
     const events: LotEvent[] = [
       ...lot.events,
-      ...said.flatMap((parcel) => SaidOfLots.safeParse(parcel.body).data?.events ?? []),
+      ...said.flatMap((parcel) => (SaidOfLots.safeParse(parcel.body).data?.events ?? []).map(asUnheard)),
     ]
     const shown = { ...lot, events }
     return { lot: shown, state: lotState(shown, events, policy, Math.max(nowMs, latestMs(events))), isUnsent }
   })
 }
+
+/** What a lot is judged by: the kitchen's zone, what the house holds tighter, and who leads. */
+export const policyHere = (kitchen: Kitchen, house: RiceHouse): HousePolicy => ({
+  timeZone: kitchen.timeZone,
+  keepDays: house.policy.keepDays,
+  outMin: house.policy.outMin,
+  leadIds: leadIdsOf(kitchen),
+})
+
+/** Said here and not heard by the kitchen yet; whether a reading is in doubt, the kitchen says. */
+const asUnheard = (said: SaidOfLot): LotEvent =>
+  said.kind === 'read' ? { ...said, doubt: null, heardMs: null } : { ...said, heardMs: null }
 
 const latestMs = (events: readonly LotEvent[]) => events.reduce((ms, event) => Math.max(ms, event.atMs), 0)
 
@@ -110,16 +124,17 @@ function localLot(parcel: Parcel, kitchen: Kitchen): Lot[] {
     ruleSet: kitchen.ruleSet,
     events: [],
   }
-  const nothing = { cookedAtMs: null, massG: null, tempC: null, place: null, placeId: null }
+  const nothing = { cookedAtMs: null, massG: null, tempC: null, tempF: null, place: null, placeId: null }
   if (data.origin === 'cooked') return [{ ...head, ...nothing, grain: 'long', load: data.load }]
-  const { grain, cookedAtMs, massG, tempC, place, placeId } = data
-  const isHot = tempC >= COOLING_LIMITS[kitchen.ruleSet].startC
+  const { grain, cookedAtMs, massG, tempC, tempF = null, place, placeId } = data
+  const { startC, startF } = COOLING_LIMITS[kitchen.ruleSet]
+  const isHot = !isBelow({ tempC, tempF }, { tempC: startC, tempF: startF })
   return [
     {
       ...head,
       grain,
       load: null,
-      ...(isHot ? { ...nothing, cookedAtMs } : { cookedAtMs, massG, tempC, place, placeId }),
+      ...(isHot ? { ...nothing, cookedAtMs } : { cookedAtMs, massG, tempC, tempF, place, placeId }),
     },
   ]
 }
@@ -139,7 +154,7 @@ export function sayOfLot(lotId: string, ...said: (SaidHere | ((ids: string[]) =>
     const words = typeof one === 'function' ? one(ids) : one
     const id = newId()
     ids.push(id)
-    return { id, lotId, deviceId: deviceId(), ...stampNow(), ...words }
+    return { id, lotId, deviceId: deviceId(), staffId: currentSettings().cookId, ...stampNow(), ...words }
   })
   post({ kind: 'lotEvents', subjectId: lotId, path: `/rice/lots/${lotId}/events`, body: { events } })
   return ids

@@ -7,7 +7,10 @@ import { useTyped } from './useTyped'
 export type DialProps = {
   /** What is dialled, for those who hear it. */
   name: string
-  value: number
+  /** Null until it is touched: nothing was measured yet. */
+  value: number | null
+  /** Where the first touch begins from. */
+  from?: number
   least: number
   most: number
   step?: number
@@ -21,12 +24,13 @@ const REPEAT_MS = 70
 const HUNDREDTHS = 100
 
 /** A number for wet hands: two targets a knuckle hits and may rest on, the arrow keys, and typed digits. */
-export function Dial({ name, value, least, most, step = 1, unit, lessLabel, moreLabel, onChange }: DialProps) {
+export function Dial({ name, value, from, least, most, step = 1, unit, lessLabel, moreLabel, onChange }: DialProps) {
+  const here = value ?? from ?? least
   const set = (next: number) => {
     openSound()
     onChange(Math.min(most, Math.max(least, Math.round(next * HUNDREDTHS) / HUNDREDTHS)))
   }
-  const move = (by: number) => set(value + by)
+  const move = (by: number) => set(here + by)
   const typed = useTyped(set)
   const keys: Record<string, number> = {
     ArrowUp: step,
@@ -38,15 +42,15 @@ export function Dial({ name, value, least, most, step = 1, unit, lessLabel, more
   }
   return (
     <View className="flex-row items-stretch gap-2">
-      <Side label={lessLabel} sign="−" isAtEnd={value <= least} onPress={() => move(-step)} />
+      <Side label={lessLabel} sign="−" isAtEnd={here <= least} onPress={() => move(-step)} />
       <View
         role="spinbutton"
         tabIndex={0}
         aria-label={name}
-        aria-valuenow={value}
+        aria-valuenow={value ?? undefined}
         aria-valuemin={least}
         aria-valuemax={most}
-        aria-valuetext={`${value} ${unit}`}
+        aria-valuetext={`${value ?? '–'} ${unit}`}
         className="ring-focus min-w-24 flex-1 items-center justify-end rounded-lg"
         {...{
           onKeyDown: (event: { key: string; preventDefault: () => void }) => {
@@ -59,7 +63,7 @@ export function Dial({ name, value, least, most, step = 1, unit, lessLabel, more
       >
         <View className="flex-row items-baseline gap-1" aria-hidden>
           <Text size="figure" weight="bold" stretch="narrow">
-            {value}
+            {value ?? '–'}
           </Text>
           <Text size="body" weight="medium">
             {unit}
@@ -74,7 +78,7 @@ export function Dial({ name, value, least, most, step = 1, unit, lessLabel, more
           ))}
         </View>
       </View>
-      <Side label={moreLabel} sign="+" isAtEnd={value >= most} onPress={() => move(step)} />
+      <Side label={moreLabel} sign="+" isAtEnd={here >= most} onPress={() => move(step)} />
     </View>
   )
 }

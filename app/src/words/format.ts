@@ -1,4 +1,7 @@
+import { fahrenheitOf, type TempUnit } from 'core/measure/temperature'
+
 /** Numbers and times as they are shown. Units follow the kitchen, never the language. */
+type ShownTemp = { tempC: number; tempF?: number | null | undefined }
 
 const FRACTIONS: readonly [number, string][] = [
   [1 / 4, '¼'],
@@ -38,6 +41,17 @@ export function formatLate(seconds: number): string {
   const sign = rounded > 0 ? '+' : rounded < 0 ? '−' : ''
   const size = Math.abs(rounded)
   return size >= 60 ? `${sign}${formatClock(size)}` : `${sign}${size} s`
+}
+
+/** A temperature in the unit that the kitchen reads, as a number: what was read in °F stays as it was read. */
+export function degrees({ tempC, tempF = null }: ShownTemp, readsIn: TempUnit): number {
+  const value = readsIn === 'F' ? (tempF ?? fahrenheitOf(tempC)) : tempC
+  return Math.round(value * 10) / 10
+}
+
+/** A temperature with its unit and a true minus: 41 °F, −18 °C. */
+export function formatTemp(temp: ShownTemp, readsIn: TempUnit): string {
+  return `${String(degrees(temp, readsIn)).replace('-', '−')} °${readsIn}`
 }
 
 const formats = new Map<string, Intl.DateTimeFormat>()

@@ -1,6 +1,6 @@
 import type { ItemStock as CoreItemStock, MiseLot as CoreMiseLot } from 'core/mise/stock/foldStock'
 import { z } from 'zod'
-import { EventId, InstantMs } from '../ids'
+import { InstantMs } from '../ids'
 import { ItemId } from './house'
 
 export const MiseLot = z.strictObject({
@@ -16,7 +16,7 @@ export const MiseLot = z.strictObject({
 export type MiseLot = z.infer<typeof MiseLot>
 
 export const Count = z.strictObject({
-  eventId: EventId,
+  eventId: z.string(),
   deviceId: z.string(),
   atMs: InstantMs,
   massG: z.number(),

@@ -1,3 +1,7 @@
+/** What a kitchen's thermometers speak. */
+export const TEMP_UNITS = ['C', 'F'] as const
+export type TempUnit = (typeof TEMP_UNITS)[number]
+
 /** A temperature as it was read: where the thermometer speaks °F, `tempF` is what was read and `tempC` the same in °C. */
 export type Temperature = { tempC: number; tempF: number | null }
 /** A limit in either unit: 41 °F is the limit of a kitchen that reads °F, not 5 °C in other figures. */

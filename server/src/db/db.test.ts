@@ -70,7 +70,7 @@ test('a database from before lots were events: what runs drew is said of their l
   )
   expect(await migrate(at, pathToFileURL(`${own}/`))).toContain('0002_rice.sql')
   const [lot] = await listOpenLots(pool, 'k')
-  const state = lotState(lot!, lot!.events, { timeZone: 'UTC', keepDays: null, outMin: null }, Date.now())
+  const state = lotState(lot!, lot!.events, { timeZone: 'UTC', keepDays: null, outMin: null, leadIds: [] }, Date.now())
   expect(lot).toMatchObject({ name: 'R-7', number: 7, events: [{ kind: 'used', runId, massG: 440 }] })
   expect(state).toMatchObject({ stage: 'ready', massG: 4560, isUsable: true })
   expect((await traceLot(pool, 'k', 'r-7')).runs).toMatchObject([{ runId, massG: 440 }])

@@ -42,9 +42,8 @@ export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Pr
       source: 'probe',
       tempC: reading.tempC,
       atMs: reading.atMs,
-      doubt: doubtOf(reading, probed.state, tray, nowMs),
     }
-    await takeReading(connection, probed, event, nowMs)
+    await takeReading(connection, probed, event, doubtOf(reading, probed.state, tray, nowMs), nowMs)
     return 1
   })
 }

@@ -1,6 +1,7 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { Lot, NewLot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
+import { isAbove, isBelow } from 'core/measure/temperature'
 import { COOLING_LIMITS, HOLDING_LIMITS } from 'core/safety/coolingLimits'
 import { useByMs } from 'core/rice/lot/lotHolding'
 import type { PoolConnection } from 'mysql2/promise'
@@ -44,7 +45,7 @@ export async function beginLot(
   return { ...lot, events: [] }
 }
 
-type Born = Pick<Lot, 'grain' | 'cookedAtMs' | 'massG' | 'tempC' | 'place' | 'placeId' | 'load'>
+type Born = Pick<Lot, 'grain' | 'cookedAtMs' | 'massG' | 'tempC' | 'tempF' | 'place' | 'placeId' | 'load'>
 
 function load({ load }: Extract<NewLot, { origin: 'cooked' }>, house: RiceHouse): Born {
   if (!house.vessels.some((vessel) => vessel.id === load.vesselId)) {
@@ -53,7 +54,7 @@ function load({ load }: Extract<NewLot, { origin: 'cooked' }>, house: RiceHouse)
     })
   }
   const [grain = 'long'] = Object.entries(load.blend).sort(([, a], [, b]) => b - a)[0] ?? []
-  return { grain, cookedAtMs: null, massG: null, tempC: null, place: null, placeId: null, load }
+  return { grain, cookedAtMs: null, massG: null, tempC: null, tempF: null, place: null, placeId: null, load }
 }
 
 function fromElsewhere(
@@ -77,15 +78,18 @@ function fromElsewhere(
       values: { useByMs: endsMs },
     })
   }
-  const { coldC } = HOLDING_LIMITS[kitchen.ruleSet]
-  const { startC } = COOLING_LIMITS[kitchen.ruleSet]
-  const { grain, cookedAtMs, massG, tempC, place, placeId } = begun
-  if (tempC >= startC) return { grain, cookedAtMs, massG: null, tempC: null, place: null, placeId: null, load: null }
-  if (tempC > coldC) {
+  const { coldC, coldF } = HOLDING_LIMITS[kitchen.ruleSet]
+  const { startC, startF } = COOLING_LIMITS[kitchen.ruleSet]
+  const { grain, cookedAtMs, massG, tempC, tempF = null, place, placeId } = begun
+  const came = { tempC, tempF }
+  if (!isBelow(came, { tempC: startC, tempF: startF })) {
+    return { grain, cookedAtMs, massG: null, tempC: null, tempF: null, place: null, placeId: null, load: null }
+  }
+  if (isAbove(came, { tempC: coldC, tempF: coldF })) {
     throw new Problem('lot-between', {
       detail: `${tempC} °C is neither cold (${coldC} °C) nor hot (${startC} °C), and nobody knows for how long: throw it away`,
       values: { tempC, coldC, startC },
     })
   }
-  return { grain, cookedAtMs, massG, tempC, place, placeId, load: null }
+  return { grain, cookedAtMs, massG, tempC, tempF, place, placeId, load: null }
 }

@@ -28,6 +28,7 @@ export async function changeRuleSetOfLots(
       deviceId: 'server',
       atMs: nowMs,
       counter: 0,
+      heardMs: nowMs,
       kind: 'ruleSet',
       from: kitchen.ruleSet,
       to,

@@ -43,6 +43,7 @@ export async function drawRice(
       deviceId: 'server',
       atMs: run.firedAtMs,
       counter: 0,
+      heardMs: nowMs,
       kind: 'used',
       runId: run.id,
       massG: draw.massG,

@@ -1,4 +1,4 @@
-import { Lot, LotEvent, LotRow } from 'contract/rice'
+import { Lot, LotEvent, LotRow, type SaidOfLot } from 'contract/rice'
 import type { LotState } from 'core/rice/lot/lotState'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
@@ -6,7 +6,7 @@ import type { Db } from '../db/pool'
 
 const LOT = `
   SELECT id, name, number, grain, origin, born_at_ms AS bornAtMs, cooked_at_ms AS cookedAtMs, mass_g AS massG,
-         temp_c AS tempC, place, place_id AS placeId, rule_set AS ruleSet, \`load\` FROM rice_lot`
+         temp_c AS tempC, temp_f AS tempF, place, place_id AS placeId, rule_set AS ruleSet, \`load\` FROM rice_lot`
 
 const LotHead = Lot.omit({ events: true })
 
@@ -56,13 +56,13 @@ export async function listLotsBetween(db: Db, kitchenId: string, fromMs: number,
 async function withEvents(db: Db, kitchenId: string, rows: RowDataPacket[]): Promise<Lot[]> {
   if (rows.length === 0) return []
   const [events] = await db.query<RowDataPacket[]>(
-    'SELECT lot_id AS lotId, body FROM rice_event WHERE kitchen_id = ? AND lot_id IN (?) ORDER BY at_ms, counter, id',
+    'SELECT lot_id AS lotId, body, received_at_ms AS heardMs FROM rice_event WHERE kitchen_id = ? AND lot_id IN (?) ORDER BY at_ms, counter, id',
     [kitchenId, rows.map((row) => String(row['id']))],
   )
   const byLot = new Map<string, LotEvent[]>()
-  for (const { lotId, body } of events) {
+  for (const { lotId, body, heardMs } of events) {
     const list = byLot.get(String(lotId)) ?? []
-    list.push(LotEvent.parse(body))
+    list.push(LotEvent.parse({ ...(body as object), heardMs: Number(heardMs) }))
     byLot.set(String(lotId), list)
   }
   return rows.map((row) => ({ ...LotHead.parse(row), events: byLot.get(String(row['id'])) ?? [] }))
@@ -88,9 +88,9 @@ export async function insertLot(
   lot: Omit<Lot, 'events'>,
 ): Promise<void> {
   await connection.execute(
-    `INSERT INTO rice_lot (kitchen_id, id, name, number, grain, origin, born_at_ms, cooked_at_ms, mass_g, temp_c, place,
-                           place_id, rule_set, \`load\`, stage)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'cooking')`,
+    `INSERT INTO rice_lot (kitchen_id, id, name, number, grain, origin, born_at_ms, cooked_at_ms, mass_g, temp_c, temp_f,
+                           place, place_id, rule_set, \`load\`, stage)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'cooking')`,
     [
       kitchenId,
       lot.id,
@@ -102,6 +102,7 @@ export async function insertLot(
       lot.cookedAtMs,
       lot.massG,
       lot.tempC,
+      lot.tempF ?? null,
       lot.place,
       lot.placeId,
       lot.ruleSet,
@@ -139,7 +140,7 @@ export async function insertLotEvent(
 export async function keepRefusedLotEvent(
   connection: PoolConnection,
   kitchenId: string,
-  event: LotEvent,
+  event: LotEvent | SaidOfLot,
   reason: string,
   nowMs: number,
 ): Promise<void> {

@@ -1,3 +1,4 @@
+import { EventId } from 'contract/ids'
 import { Kitchen } from 'contract/kitchen'
 import { Lot, LotPage } from 'contract/rice'
 import { RiceHouse } from 'contract/riceHouse'
@@ -15,7 +16,8 @@ beforeAll(async () => {
 })
 afterAll(() => kitchen.close())
 const now = () => kitchen.clock.now()
-const stateOf = (lot: Lot, atMs = now()) => foldLot(lot, { timeZone: 'UTC', keepDays: 3, outMin: null }, atMs)
+const stateOf = (lot: Lot, atMs = now()) =>
+  foldLot(lot, { timeZone: 'UTC', keepDays: 3, outMin: null, leadIds: ['odalys'] }, atMs)
 const codeOf = (answer: { json: unknown }) => (answer.json as { code: string }).code
 
 /** A load spread three hours ago that cooled as it should. */
@@ -80,15 +82,21 @@ describe('readings', () => {
     const one = await coldLot()
     const body = loadOf(one.bornAtMs)
     const two = await rice.begin(body)
-    const events = one.events.map((event) => ({ ...event, id: newId(), lotId: two.id })).reverse()
+    const asSaid = ({ heardMs: _heard, ...event }: Lot['events'][number]) => {
+      const { doubt: _doubt, ...said } = { doubt: null, ...event }
+      return { ...said, id: newId(), lotId: two.id }
+    }
+    const events = one.events.map(asSaid).reverse()
     for (const event of events) await rice.say(two.id, event as never)
     await rice.say(two.id, events[0] as never)
     const [a, b] = [stateOf(one), stateOf(await rice.lot(two.id))]
     expect(b.stage).toBe('ready')
-    expect({ ...b, readings: b.readings.map((r) => r.tempC) }).toEqual({
-      ...a,
-      readings: a.readings.map((r) => r.tempC),
+    const without = ({ log, readings, ...state }: typeof a) => ({
+      ...state,
+      log: log.map((entry) => [entry.event.kind, entry.counts]),
+      readings: readings.map((r) => r.tempC),
     })
+    expect(without(b)).toEqual(without(a))
   })
 
   test('in the future: refused; °F typed as °C: kept with its doubt until somebody confirms', async () => {
@@ -121,7 +129,50 @@ describe('readings', () => {
     expect(past.lots.find((row) => row.id === lot.id)).toMatchObject({ stage: 'refused', reason: 'cooling' })
     const accepted = said(lot.id, at(180), { kind: 'accepted', reason: 'it looks fine', staffId: 'odalys' })
     await rice.say(lot.id, accepted)
-    expect(stateOf(await rice.lot(lot.id))).toMatchObject({ stage: 'refused', afterEnd: [{ id: accepted.id }] })
+    const undo = said(lot.id, at(172), {
+      kind: 'undone',
+      eventId: EventId.parse((await rice.lot(lot.id)).events.at(-2)!.id),
+    })
+    await rice.say(lot.id, undo)
+    const state = stateOf(await rice.lot(lot.id))
+    expect(state.stage).toBe('refused')
+    const why = (id: string) => state.log.find((one) => one.event.id === id)?.why
+    expect([why(accepted.id), why(undo.id)]).toEqual(['saidTooLate', 'saidTooLate'])
+  })
+})
+
+describe('who may accept what the log does not prove', () => {
+  test('the lead, with a reason, while it is unproven; a device has no doubts of its own', async () => {
+    const startMs = now() - 6 * HOUR_MS
+    const lot = await rice.begin(loadOf(startMs))
+    const at = (minutes: number) => startMs + minutes * MIN_MS
+    await rice.say(
+      lot.id,
+      said(lot.id, at(35), SPREAD),
+      said(lot.id, at(50), read(57)),
+      said(lot.id, at(190), read(18)),
+    )
+    const accept = (staffId: string | null) =>
+      said(lot.id, at(200), { kind: 'accepted', reason: 'the logger showed 20 °C', staffId } as never)
+    expect(codeOf(await rice.say(lot.id, accept('bram')))).toBe('lot-lead')
+    expect((await rice.say(lot.id, accept(null))).status).toBe(422)
+    expect((await rice.say(lot.id, accept('odalys'))).status).toBe(200)
+    expect(stateOf(await rice.lot(lot.id))).toMatchObject({ stage: 'chilling', isAccepted: true })
+    expect(
+      codeOf(await rice.say(lot.id, said(lot.id, at(201), { kind: 'accepted', reason: 'again', staffId: 'odalys' }))),
+    ).toBe('lot-proven')
+    const doubted = said(lot.id, at(210), { kind: 'read', tempC: 12, source: 'dial', doubt: null } as never)
+    expect((await rice.say(lot.id, doubted)).status).toBe(422)
+  })
+
+  test('a reading in °F is kept as it was read, and must be the same temperature in °C', async () => {
+    const lot = await rice.begin(boughtAt(now()))
+    const read41 = said(lot.id, now(), { kind: 'read', tempC: 5, tempF: 41, source: 'dial' })
+    expect((await rice.say(lot.id, read41)).status).toBe(200)
+    expect(stateOf(await rice.lot(lot.id)).readings.at(-1)).toMatchObject({ tempF: 41, tempC: 5 })
+    expect(
+      (await rice.say(lot.id, said(lot.id, now(), { kind: 'read', tempC: 5, tempF: 61, source: 'dial' }))).status,
+    ).toBe(422)
   })
 })
 
@@ -163,6 +214,19 @@ describe('splitting and pouring together', () => {
     expect(stateOf(await rice.lot(partId)).stage).toBe('used')
   })
 
+  test('a part stands where it came from, with its clock; out of a refused lot, dated back, it is refused', async () => {
+    const lot = await coldLot()
+    await rice.say(lot.id, said(lot.id, now() - HOUR_MS, toBench))
+    const partId = newId()
+    await portion(lot.id, 'split', partId, 1300)
+    const [from, part] = [stateOf(await rice.lot(lot.id)), stateOf(await rice.lot(partId))]
+    expect(part).toMatchObject({ place: 'bench', stage: 'tempering', logs: from.logs })
+    expect(part.outS).toBeCloseTo(from.outS, 0)
+    await rice.say(lot.id, said(lot.id, now(), { kind: 'refused', reason: 'smell' }))
+    const back = { kind: 'split', id: newId(), toLotId: newId(), massG: 500, atMs: now() - 30 * MIN_MS }
+    expect(codeOf(await send(kitchen.app, 'POST', `/rice/lots/${lot.id}/portion`, back))).toBe('lot-short')
+  })
+
   test('more than there is, warm rice, and an unknown lot are refused', async () => {
     const lot = await coldLot()
     const warm = await rice.begin(loadOf(now() - HOUR_MS))
@@ -183,7 +247,7 @@ describe('two people and one lot', () => {
     expect((await rice.say(lot.id, early)).status).toBe(200)
     const state = stateOf(await rice.lot(lot.id))
     expect(state.end).toMatchObject({ kind: 'used', atMs: early.atMs })
-    expect(state.afterEnd.map((event) => event.id)).toEqual([late.id])
+    expect(state.log.find((one) => one.event.id === late.id)).toMatchObject({ counts: false, why: 'afterEnd' })
   })
 
   test('at once: neither is lost', async () => {
@@ -201,7 +265,7 @@ describe('two people and one lot', () => {
   test('once too long on the bench it does not go back', async () => {
     const lot = await coldLot()
     await rice.say(lot.id, said(lot.id, now() - 2 * HOUR_MS, toBench))
-    const back = said(lot.id, now(), { ...toBench, place: 'fridge', placeId: 'walk-in' } as typeof toBench)
+    const back = said(lot.id, now(), { ...toBench, place: 'fridge', placeId: 'walk-in', airTempC: 3 } as typeof toBench)
     expect(codeOf(await rice.say(lot.id, back))).toBe('lot-not-back')
   })
 })

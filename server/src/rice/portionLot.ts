@@ -3,6 +3,7 @@ import { EventId } from 'contract/ids'
 import type { Lot, LotEvent, Portioning } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
 import { lotFault } from 'core/rice/lot/lotFault'
+import type { LotState } from 'core/rice/lot/lotState'
 import type { PoolConnection } from 'mysql2/promise'
 import { v5 as idFrom } from 'uuid'
 import { Problem } from '../http/problems'
@@ -34,8 +35,10 @@ export async function portionLot(
   if (!from) throw unknownLot(fromId)
   if (from.events.some((event) => event.id === asked.id)) return from
   const policy = policyOf(kitchen, house)
+  const over = foldLot(from, policy, nowMs).end
+  if (over) throw new Problem('lot-short', { detail: `${from.name} is over: nothing can be taken from it` })
   const state = foldLot(from, policy, asked.atMs)
-  const base = { deviceId: 'server', atMs: asked.atMs, counter: 0 }
+  const base = { deviceId: 'server', atMs: asked.atMs, counter: 0, heardMs: nowMs }
   const gave: LotEvent = {
     ...base,
     id: asked.id,
@@ -44,12 +47,11 @@ export async function portionLot(
     toLotId: asked.toLotId,
     massG: asked.massG,
   }
-  const fault = lotFault(state, gave, kitchen.ruleSet)
+  const fault = lotFault(state, gave, kitchen.ruleSet, policy.leadIds)
   if (fault) throw problemOf(fault, from)
-  if (state.end) throw new Problem('lot-short', { detail: `${from.name} is over: nothing can be taken from it` })
   const known = locked.find((lot) => lot.id === asked.toLotId)
   if (asked.kind === 'merge' && !known) throw unknownLot(asked.toLotId)
-  const to = known ?? (await newPart(connection, kitchen.id, from, asked))
+  const to = known ?? (await newPart(connection, kitchen.id, from, state, asked))
   const toState = foldLot(to, policy, asked.atMs)
   const isCold = ['ready', 'tempering', 'frozen'].includes(toState.stage)
   if (known && !isCold) {
@@ -69,6 +71,14 @@ export async function portionLot(
     outS: state.outS,
     frozenMs: state.frozenMs,
     freezes: state.freezes,
+    brought: {
+      spreadAtMs: state.spreadAtMs,
+      cooledAtMs: state.cooledAtMs,
+      ruleSets: state.logs.map(({ ruleSet }) => ruleSet),
+      readings: state.readings,
+      acceptedSteps: state.acceptedSteps,
+      isOut: state.outSinceMs !== null,
+    },
   }
   for (const event of [gave, took]) await insertLotEvent(connection, kitchen.id, event, nowMs)
   const after = { ...from, events: [...from.events, gave] }
@@ -78,8 +88,14 @@ export async function portionLot(
   return after
 }
 
-/** A part of a cold lot is born cold and empty, where the lot stands; what it takes fills it. */
-async function newPart(connection: PoolConnection, kitchenId: string, from: Lot, asked: Portioning): Promise<Lot> {
+/** A part of a cold lot is born empty, where the lot stands; what it takes fills it and brings its clock and log along. */
+async function newPart(
+  connection: PoolConnection,
+  kitchenId: string,
+  from: Lot,
+  state: LotState,
+  asked: Portioning,
+): Promise<Lot> {
   const number = await takeLotNumber(connection, kitchenId)
   const part = {
     ...from,
@@ -90,8 +106,8 @@ async function newPart(connection: PoolConnection, kitchenId: string, from: Lot,
     cookedAtMs: null,
     massG: 0,
     tempC: null,
-    place: 'fridge' as const,
-    placeId: null,
+    place: state.place,
+    placeId: state.placeId,
     load: null,
     events: [],
   }

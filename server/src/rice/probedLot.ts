@@ -1,6 +1,7 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { Lot, SaidOfLot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
+import type { Doubt } from 'core/rice/lot/lotEvent'
 import type { LotState } from 'core/rice/lot/lotState'
 import type { PoolConnection } from 'mysql2/promise'
 import { findKitchen } from '../setup/kitchen.sql'
@@ -29,7 +30,9 @@ export async function takeReading(
   connection: PoolConnection,
   { kitchen, house, lot }: ProbedLot,
   reading: SaidOfLot,
+  doubt: Doubt | null,
   nowMs: number,
 ): Promise<void> {
-  await takeLotEvents(connection, kitchen, house, lot.id, [reading], nowMs)
+  const doubts = new Map(doubt === null ? [] : [[reading.id, doubt]])
+  await takeLotEvents(connection, kitchen, house, lot.id, [reading], nowMs, doubts)
 }

@@ -1,8 +1,8 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { Lot, LotEvent, SaidOfLot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
-import { usualAirTempC } from 'core/rice/cooling/coolingPlace'
-import { doubtReading } from 'core/rice/lot/doubtReading'
+import { doubtOfLot } from 'core/rice/lot/doubtReading'
+import type { Doubt } from 'core/rice/lot/lotEvent'
 import { lotFault, type LotFault } from 'core/rice/lot/lotFault'
 import type { LotState } from 'core/rice/lot/lotState'
 import { learnSteam } from 'core/rice/loads'
@@ -19,6 +19,7 @@ export type LotTaken = { kind: 'taken'; lot: Lot } | { kind: 'refused'; problem:
 /**
  * Takes what was said of a lot: each id once, in any order. What the lot as it stood then could not take is refused with
  * its reason and kept aside, the rest is taken; an odd reading is taken with its doubt and counts once it is confirmed.
+ * @param doubts of readings, by their ids, that only show over time: a probe that is stuck or late
  */
 export async function takeLotEvents(
   connection: PoolConnection,
@@ -27,6 +28,7 @@ export async function takeLotEvents(
   lotId: string,
   events: readonly SaidOfLot[],
   nowMs: number,
+  doubts: ReadonlyMap<string, Doubt> = new Map(),
 ): Promise<LotTaken> {
   events.forEach((event) => refuseFuture(event.atMs, nowMs))
   const [found] = await lockLots(connection, kitchen.id, [lotId])
@@ -39,8 +41,11 @@ export async function takeLotEvents(
   for (const said of events) {
     if (known.has(said.id)) continue
     const state = foldLot(lot, policy, said.atMs)
-    const event: LotEvent = said.kind === 'read' ? doubted(said, state) : said
-    const fault = lotFault(state, event, kitchen.ruleSet)
+    const event: LotEvent = {
+      ...(said.kind === 'read' ? doubted(said, state, doubts.get(said.id)) : said),
+      heardMs: nowMs,
+    }
+    const fault = lotFault(state, event, kitchen.ruleSet, policy.leadIds)
     if (fault) {
       problem ??= problemOf(fault, lot)
       await keepRefusedLotEvent(connection, kitchen.id, event, fault.code, nowMs)
@@ -67,21 +72,10 @@ export async function keepLot(
   await announce(connection, kitchenId, nowMs, [{ topic: 'rice', key: lot.id }])
 }
 
-function doubted(said: Extract<SaidOfLot, { kind: 'read' }>, state: LotState): LotEvent {
-  if (said.doubt !== null) return said
-  const last = state.readings.filter((one) => one.doubt === null && one.atMs <= said.atMs).at(-1) ?? null
-  const place = state.place
-  const coldestC =
-    state.airTempC ?? (place === null || place === 'bench' || place === 'freezer' ? -25 : usualAirTempC(place))
-  const odd = doubtReading({
-    tempC: said.tempC,
-    atMs: said.atMs,
-    last,
-    coldestC: place === 'ice-bath' ? 0 : coldestC,
-    expectedC: null,
-    isOut: place === 'bench',
-  })
-  return { ...said, doubt: odd?.doubt ?? null }
+/** A reading with what is odd about it: what its probe showed over time, or else what the lot shows now. */
+function doubted(said: Extract<SaidOfLot, { kind: 'read' }>, state: LotState, shown: Doubt | undefined): LotEvent {
+  const reading = { tempC: said.tempC, tempF: said.tempF ?? null, atMs: said.atMs }
+  return { ...said, doubt: shown ?? doubtOfLot(state, reading, null)?.doubt ?? null }
 }
 
 /** The weighed load tells what its vessel loses as steam. */
@@ -96,7 +90,7 @@ async function learn(connection: PoolConnection, kitchenId: string, lot: Lot, co
 async function refuse(
   connection: PoolConnection,
   kitchenId: string,
-  events: readonly LotEvent[],
+  events: readonly SaidOfLot[],
   problem: Problem,
   nowMs: number,
 ): Promise<LotTaken> {
@@ -114,7 +108,8 @@ const DETAILS: Readonly<Record<LotFault['code'], (values: LotFault['values'], na
   'lot-not-back': ({ coldC, outMin }, name) =>
     `${name} was out for ${outMin} min and above ${coldC} °C: it is used in its time or thrown away`,
   'lot-depth': ({ depthCm, leastCm, mostCm }) => `${depthCm} cm is no tray: give ${leastCm} to ${mostCm} cm`,
-  'lot-broken': (_, name) => `${name} was read above its limit: nobody can accept it; it is thrown away`,
+  'lot-lead': (_, name) => `only the lead accepts ${name}: hand it to the lead, or refuse it`,
+  'lot-proven': (_, name) => `${name} is not unproven now: there is nothing to accept`,
 }
 
 export const problemOf = (fault: LotFault, lot: Pick<Lot, 'name'>) =>

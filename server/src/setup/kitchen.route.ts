@@ -1,11 +1,11 @@
 import { createRoute } from '@hono/zod-openapi'
-import { Kitchen, PutRuleSet } from 'contract/kitchen'
+import { Kitchen, PutReadings, PutRuleSet } from 'contract/kitchen'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
 import { changeRuleSetOfLots } from '../rice/changeRuleSet'
-import { findKitchen, saveRuleSet } from './kitchen.sql'
+import { findKitchen, saveReadings, saveRuleSet } from './kitchen.sql'
 
 const getKitchen = createRoute({
   method: 'get',
@@ -18,6 +18,13 @@ const putRuleSet = createRoute({
   path: '/kitchen/rule-set',
   request: { body: jsonBody(PutRuleSet) },
   responses: { 200: json(Kitchen, 'The rule set is changed; rice that is cooling keeps the old one as well') },
+})
+
+const putReadings = createRoute({
+  method: 'put',
+  path: '/kitchen/readings',
+  request: { body: jsonBody(PutReadings) },
+  responses: { 200: json(Kitchen, 'What thermometers speak and to what rice is reheated') },
 })
 
 export const kitchenRoutes = ({ pool, kitchenId, now, changed }: Services) => {
@@ -39,6 +46,16 @@ export const kitchenRoutes = ({ pool, kitchenId, now, changed }: Services) => {
           { topic: 'kitchen', key: '' },
           ...lots.map((key) => ({ topic: 'rice' as const, key })),
         ])
+      })
+      changed()
+      return c.json(await found(), 200)
+    })
+    .openapi(putReadings, async (c) => {
+      const asked = c.req.valid('json')
+      await found()
+      await inTransaction(pool, async (connection) => {
+        await saveReadings(connection, kitchenId, asked)
+        await announce(connection, kitchenId, now(), [{ topic: 'kitchen', key: '' }])
       })
       changed()
       return c.json(await found(), 200)

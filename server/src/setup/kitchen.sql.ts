@@ -16,7 +16,8 @@ export async function isDatabaseUp(db: Db): Promise<boolean> {
 /** The kitchen with its stations and staff, or null. */
 export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | null> {
   const [kitchens] = await db.execute<RowDataPacket[]>(
-    `SELECT id, name, time_zone AS timeZone, locale, currency, rule_set AS ruleSet, tools, boat_every_min AS boatEveryMin
+    `SELECT id, name, time_zone AS timeZone, locale, currency, rule_set AS ruleSet, reads_in AS readsIn,
+            is_scottish AS isScottish, tools, boat_every_min AS boatEveryMin
        FROM kitchen WHERE id = ?`,
     [kitchenId],
   )
@@ -29,9 +30,21 @@ export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | 
     'SELECT id, name, role FROM staff WHERE kitchen_id = ? ORDER BY position',
     [kitchenId],
   )
-  return Kitchen.parse({ ...kitchens[0], stations, staff })
+  return Kitchen.parse({ ...kitchens[0], isScottish: kitchens[0]['isScottish'] === 1, stations, staff })
 }
 
 export async function saveRuleSet(connection: PoolConnection, kitchenId: string, ruleSet: RuleSet): Promise<void> {
   await connection.execute('UPDATE kitchen SET rule_set = ? WHERE id = ?', [ruleSet, kitchenId])
+}
+
+export async function saveReadings(
+  connection: PoolConnection,
+  kitchenId: string,
+  { readsIn, isScottish }: Pick<Kitchen, 'readsIn' | 'isScottish'>,
+): Promise<void> {
+  await connection.execute('UPDATE kitchen SET reads_in = ?, is_scottish = ? WHERE id = ?', [
+    readsIn,
+    isScottish,
+    kitchenId,
+  ])
 }

@@ -1,3 +1,4 @@
+import { EventId } from 'contract/ids'
 import type { Kitchen } from 'contract/kitchen'
 import type { Count, StockRow } from 'contract/mise/stock'
 import { countGap } from 'core/mise/stock/expected'
@@ -60,7 +61,7 @@ function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
   if (!lastCount || !otherCount) return null
   const keep = (kept: Count) => {
     const other = kept === lastCount ? otherCount : lastCount
-    const ids = sayOfMise('stock', { kind: 'settled', itemId: row.itemId, keptId: kept.eventId, otherId: other.eventId })
+    const ids = sayOfMise('stock', { kind: 'settled', itemId: row.itemId, keptId: EventId.parse(kept.eventId), otherId: EventId.parse(other.eventId) })
     toast(t('count.counted', { name: row.name, mass: formatMassG(kept.massG) }), () => undoMise('stock', ids))
     onClose()
   }

@@ -1,36 +1,68 @@
+import type { TempUnit, Temperature } from 'core/measure/temperature'
 import type { DoubtedReading } from 'core/rice/lot/doubtReading'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
+import { HoldButton } from '../../ui/HoldButton'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
+import { formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 const HOTTEST_C = 101
 
+/** What is asked about a reading before it is said: it is odd, or it would refuse the lot for good. */
+export type AskedReading =
+  | { kind: 'odd'; read: Temperature; doubted: DoubtedReading }
+  | { kind: 'refuses'; read: Temperature; isDoubted: boolean; after: string }
+
 export type AskReadingProps = {
-  asked: { tempC: number; doubted: DoubtedReading } | null
+  asked: AskedReading | null
+  readsIn: TempUnit
+  name: string
   fromC: number | null
-  onSay: (tempC: number, doubted: DoubtedReading | null) => void
+  onSay: (read: Temperature, isDoubted: boolean) => void
   onClose: () => void
 }
 
-/** An odd reading is asked about before it counts; whatever is said is kept. */
-export function AskReading({ asked, fromC, onSay, onClose }: AskReadingProps) {
+/** Whatever is answered is kept; what would refuse the lot is held, not tapped. */
+export function AskReading(props: AskReadingProps) {
   const t = useWords('rice')
+  const { asked, readsIn, name, onSay, onClose } = props
   if (!asked) return null
-  const { tempC, doubted } = asked
+  if (asked.kind === 'odd') return <AskOdd {...props} asked={asked} />
+  const temp = formatTemp(asked.read, readsIn)
+  return (
+    <Sheet title={t('cool.ask.refuse', { temp, name })} isOpen onClose={onClose}>
+      <View className="gap-3">
+        <Text size="step">{t('cool.ask.refuseAfter', { temp, after: asked.after })}</Text>
+        <Button kind="main" isTall label={t('cool.ask.again')} onPress={onClose} />
+        <HoldButton label={t('cool.ask.refuseDo')} onHeld={() => onSay(asked.read, asked.isDoubted)} />
+      </View>
+    </Sheet>
+  )
+}
+
+function AskOdd({
+  asked,
+  readsIn,
+  fromC,
+  onSay,
+  onClose,
+}: AskReadingProps & { asked: Extract<AskedReading, { kind: 'odd' }> }) {
+  const t = useWords('rice')
+  const { read, doubted } = asked
+  const temp = formatTemp(read, readsIn)
   const meantC = doubted.meantC === null ? null : Math.round(doubted.meantC)
+  const meant = meantC === null ? '' : `${meantC} °C`
   const [title, detail] =
     doubted.doubt === 'unit'
-      ? [t('cool.ask.unit', { tempC }), meantC === null ? t('cool.ask.unitHigh') : t('cool.ask.unitDetail', { meantC })]
+      ? [t('cool.ask.unit', { temp }), meantC === null ? t('cool.ask.unitHigh') : t('cool.ask.unitDetail', { meant })]
       : doubted.doubt === 'drop'
-        ? [t('cool.ask.drop', { fromC: fromC ?? '', tempC }), t('cool.ask.dropDetail')]
-        : [t('cool.ask.rise', { tempC }), t('cool.ask.riseDetail')]
-  const answer = (sayIt: () => void) => () => {
-    sayIt()
-    onClose()
-  }
-  const isPossible = tempC <= HOTTEST_C
+        ? [
+            t('cool.ask.drop', { from: fromC === null ? '' : formatTemp({ tempC: fromC }, readsIn), temp }),
+            t('cool.ask.dropDetail'),
+          ]
+        : [t('cool.ask.rise', { temp }), t('cool.ask.riseDetail')]
   return (
     <Sheet title={title} isOpen onClose={onClose}>
       <View className="gap-3">
@@ -39,12 +71,12 @@ export function AskReading({ asked, fromC, onSay, onClose }: AskReadingProps) {
           <Button
             kind="main"
             isTall
-            label={t('cool.ask.meant', { meantC })}
-            onPress={answer(() => onSay(meantC, null))}
+            label={t('cool.ask.meant', { meant })}
+            onPress={() => onSay({ tempC: meantC, tempF: read.tempC }, false)}
           />
         )}
         <Button kind={meantC === null ? 'main' : 'plain'} isTall label={t('cool.ask.again')} onPress={onClose} />
-        {isPossible && <Button label={t('cool.ask.right', { tempC })} onPress={answer(() => onSay(tempC, doubted))} />}
+        {read.tempC <= HOTTEST_C && <Button label={t('cool.ask.right', { temp })} onPress={() => onSay(read, true)} />}
       </View>
     </Sheet>
   )

@@ -1,6 +1,8 @@
 import { useRouter } from 'expo-router'
 import { COOKED_BULK_KG_PER_L } from 'core/rice/cookMethod'
 import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
+import { MOST_RECOMMENDED_DEPTH_M } from 'core/rice/plan/planRice'
+import { celsiusOf, type Temperature } from 'core/measure/temperature'
 import type { CoolStage } from 'core/rice/cooling/coolingPlace'
 import { waterFractionOf } from 'core/rice/waterBalance'
 import { dishesForWetRice, rescueWetLoad } from 'core/rice/wetLoad'
@@ -14,7 +16,7 @@ import { Frame } from '../../ui/Frame'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
 import { useIsWide } from '../../ui/useIsWide'
-import { formatClock, formatTime } from '../../words/format'
+import { degrees, formatClock, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { centimetres, kilos } from '../lotWords'
 import { readyAtMs } from '../shelf/nextTask'
@@ -23,10 +25,13 @@ import { useLargestDepthM } from '../useRiceWork'
 import { LotHead } from './LotHead'
 import type { LotPage } from './lotPage'
 
-const MOST_RECOMMENDED_M = 0.04
 const LEAST_LIKELY = 0.5
 const MOST_LIKELY = 0.7
 const AIM_DEPTH_M = 0.038
+/** What rice that leaves the heat usually reads, and what it can read [°C]. */
+const USUAL_START_C = 90
+const LEAST_TEMP_C = 20
+const MOST_TEMP_C = 101
 
 /** A load on the heat: the time to go, then its weight and where it is spread. */
 export function CookingLot(page: LotPage) {
@@ -97,7 +102,13 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   const steamG = load ? (house.vessels.find((one) => one.id === load.vesselId)?.steamGPerMin ?? 0) * 30 : 0
   const plannedG = load ? Math.round((load.dryMassG + load.waterG - steamG) / 50) * 50 : 3000
   const [massG, setMassG] = useState(plannedG)
-  const [tempC, setTempC] = useState(90)
+  const [temp, setTemp] = useState<number | null>(null)
+  const read: Temperature | null =
+    temp === null
+      ? null
+      : kitchen.readsIn === 'F'
+        ? { tempC: celsiusOf(temp), tempF: temp }
+        : { tempC: temp, tempF: null }
   const [placeId, setPlaceId] = useState<string | null>(null)
   const [isCovered, setIsCovered] = useState(false)
   const trayM2 = tray.lengthM * tray.widthM
@@ -111,16 +122,16 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   const own: CoolStage = { durationS: 36_000, place: kind, covered: isCovered, airTempC: place?.airTempC ?? undefined }
   const planned = cooling[0]?.place === kind && cooling.length > 1 && !isCovered
   const stages = planned ? [...cooling] : [own]
-  const largestM = useLargestDepthM(stages, kitchen.ruleSet, Math.min(100, Math.max(60, tempC)))
-  const mostM = largestM === null ? MOST_RECOMMENDED_M : Math.min(largestM, MOST_RECOMMENDED_M)
+  const largestM = useLargestDepthM(stages, kitchen.ruleSet, Math.min(100, Math.max(60, read?.tempC ?? USUAL_START_C)))
+  const mostM = largestM === null ? MOST_RECOMMENDED_DEPTH_M : Math.min(largestM, MOST_RECOMMENDED_DEPTH_M)
   const waterFraction = load ? waterFractionOf(load.dryMassG, massG) : null
   const isOdd = waterFraction !== null && (waterFraction < LEAST_LIKELY || waterFraction > MOST_LIKELY)
   const isNoTray = depthM < LEAST_DEPTH_M || depthM > MOST_DEPTH_M
   return {
     massG,
     setMassG,
-    tempC,
-    setTempC,
+    temp,
+    setTemp,
     trays,
     setTrays,
     place,
@@ -136,12 +147,15 @@ function useSpread({ shown, kitchen, house }: LotPage) {
     detail: t('cooking.spreadDetail', { count: trays, cm: centimetres(depthM), place: place?.name ?? '' }),
     refusal: isNoTray
       ? t('cooking.notTray', { cm: centimetres(depthM), least: LEAST_DEPTH_M * 100, mostCm: MOST_DEPTH_M * 100 })
-      : undefined,
+      : read === null
+        ? t('cooking.measure')
+        : undefined,
     say: () =>
+      read &&
       sayOfLot(lot.id, {
         kind: 'spread',
         massG,
-        tempC,
+        ...read,
         depthM,
         trays,
         place: kind,
@@ -152,7 +166,7 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   }
 }
 
-function SpreadDials({ shown, house, spread }: LotPage & { spread: Spread }) {
+function SpreadDials({ shown, kitchen, house, spread }: LotPage & { spread: Spread }) {
   const t = useWords('rice')
   const { load } = shown.lot
   const dishes = dishesForWetRice(useDishes().data?.dishes ?? [])
@@ -216,11 +230,12 @@ function SpreadDials({ shown, house, spread }: LotPage & { spread: Spread }) {
       )}
       <Dial
         {...dial(t('cooking.temp'))}
-        value={spread.tempC}
-        least={20}
-        most={101}
-        unit={t('celsius')}
-        onChange={spread.setTempC}
+        value={spread.temp}
+        from={Math.round(degrees({ tempC: USUAL_START_C }, kitchen.readsIn))}
+        least={Math.round(degrees({ tempC: LEAST_TEMP_C }, kitchen.readsIn))}
+        most={Math.round(degrees({ tempC: MOST_TEMP_C }, kitchen.readsIn))}
+        unit={t(`degrees.${kitchen.readsIn}`)}
+        onChange={spread.setTemp}
       />
       <Text tone="ash">{t('cooking.where')}</Text>
       <View role="radiogroup" aria-label={t('cooking.where')} className="flex-row flex-wrap">

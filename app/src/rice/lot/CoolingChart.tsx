@@ -1,11 +1,12 @@
 import { tempAtC } from 'core/rice/cooling/fitCooling'
 import type { Curve } from 'core/rice/cooling/judgeCurve'
 import type { LotForecast } from 'core/rice/lot/lotForecast'
-import type { ShownReading } from 'core/rice/lot/lotState'
+import type { ShownReading } from 'core/rice/lot/lotEvent'
 import Svg, { G, Line, LinearGradient, Path, Pattern, Rect, Stop, Text as SvgText } from 'react-native-svg'
 import { View } from 'react-native'
 import { Definitions } from '../../ui/Definitions'
-import { formatTime } from '../../words/format'
+import type { TempUnit } from 'core/measure/temperature'
+import { degrees, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 export type CoolingChartProps = {
@@ -13,6 +14,7 @@ export type CoolingChartProps = {
   forecast: LotForecast
   readings: readonly ShownReading[]
   timeZone: string
+  readsIn: TempUnit
   nowMs: number
   widthPx: number
   heightPx: number
@@ -36,7 +38,7 @@ const HUES: readonly [number, string][] = [
 
 /** Time runs down; the ribbon is as wide as the core is warm. Limits are hatched ground that it must not reach. */
 export function CoolingChart(props: CoolingChartProps) {
-  const { name, forecast, readings, timeZone, nowMs, widthPx, heightPx } = props
+  const { name, forecast, readings, timeZone, readsIn, nowMs, widthPx, heightPx } = props
   const t = useWords('rice')
   const { fromMs } = forecast
   const endMs = endOf(props)
@@ -47,11 +49,16 @@ export function CoolingChart(props: CoolingChartProps) {
   const middle = points(forecast.curve)
   const band = `M${points(forecast.fast).join(' L')} L${points(forecast.slow).reverse().join(' L')} Z`
   const shown = readings.filter((one) => one.doubt === null && one.atMs >= fromMs)
-  const said = shown.map((one) => t('cool.reading', { tempC: one.tempC, time: formatTime(one.atMs, timeZone) }))
+  const said = shown.map((one) =>
+    t('cool.reading', { temp: formatTemp(one, readsIn), time: formatTime(one.atMs, timeZone) }),
+  )
   const ahead = forecast.steps.map((step) =>
     step.reachedMs === null
-      ? t('cool.never', { tempC: step.tempC })
-      : t('cool.reading', { tempC: step.tempC, time: formatTime(step.reachedMs, timeZone) }),
+      ? t('cool.never', { temp: formatTemp(step, readsIn) })
+      : t(step.isRead || step.reachedMs > nowMs ? 'cool.reading' : 'cool.chartUnread', {
+          temp: formatTemp(step, readsIn),
+          time: formatTime(step.reachedMs, timeZone),
+        }),
   )
   return (
     <View role="img" aria-label={t('cool.chart', { name, readings: said.join(', '), forecast: ahead.join(', ') })}>
@@ -105,7 +112,7 @@ export function CoolingChart(props: CoolingChartProps) {
               fontFamily="Archivo Variable"
               fill={IN_CHANNEL}
             >
-              {Math.round(one.tempC)}
+              {Math.round(degrees(one, readsIn))}
             </SvgText>
           </G>
         ))}
@@ -123,6 +130,7 @@ export function CoolingChart(props: CoolingChartProps) {
 function Limits({
   forecast,
   timeZone,
+  readsIn,
   widthPx,
   heightPx,
   x,
@@ -156,7 +164,11 @@ function Limits({
               y={Math.min(top - 22, heightPx - 48)}
               words={t('cool.by', { time: formatTime(step.limitMs!, timeZone) })}
             />
-            <Plate right={widthPx} y={Math.min(top + 4, heightPx - 22)} words={t('cool.over', { tempC: step.tempC })} />
+            <Plate
+              right={widthPx}
+              y={Math.min(top + 4, heightPx - 22)}
+              words={t('cool.over', { temp: formatTemp(step, readsIn) })}
+            />
           </G>
         )
       })}

@@ -1,10 +1,10 @@
-import { stepAtRisk } from 'core/rice/lot/lotForecast'
+import { stepAtRisk, type StepForecast } from 'core/rice/lot/lotForecast'
 import { View } from 'react-native'
 import Svg, { Line, Path, Rect } from 'react-native-svg'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
-import { formatTime } from '../../words/format'
+import { formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { centimetres, useLotWords } from '../lotWords'
 import type { WatchedLot } from '../riceWork'
@@ -26,14 +26,18 @@ export function CoolingSide(props: SideProps) {
   return (
     <View className="gap-3 pb-4">
       {watched && <Pace {...props} watched={watched} />}
-      {state.verdict === 'overdue' && <Notice kind="hazard" isSmall title={t('cool.overdue')} />}
-      {state.verdict === 'unproven' && <UnprovenLot {...props} />}
+      {state.judged === 'overdue' && <Notice kind="hazard" isSmall title={t('cool.overdue')} />}
+      {state.judged === 'unproven' && <UnprovenLot {...props} />}
       {state.logs.length > 1 && <Notice kind="conflict" isSmall title={t('cool.both')} />}
       {watched && <Doing {...props} watched={watched} />}
       <DoubtfulReadings {...props} />
       <Tray
         depthM={state.depthM}
-        words={air === null ? words.placeName(state) : t('cool.air', { place: words.placeName(state), tempC: air })}
+        words={
+          air === null
+            ? words.placeName(state)
+            : t('cool.air', { place: words.placeName(state), temp: formatTemp({ tempC: air }, kitchen.readsIn) })
+        }
       />
       <SilentProbe {...props} />
       <View className="flex-row flex-wrap gap-2">
@@ -56,20 +60,24 @@ export function CoolingSide(props: SideProps) {
   )
 }
 
-function Pace({ watched, kitchen }: SideProps & { watched: WatchedLot }) {
+function Pace({ watched, kitchen, nowMs }: SideProps & { watched: WatchedLot }) {
   const t = useWords('rice')
-  const time = (ms: number) => formatTime(ms, kitchen.timeZone)
+  const time = (ms: number | null) => (ms === null ? '–' : formatTime(ms, kitchen.timeZone))
   const { steps } = watched.forecast
   const last = steps.at(-1)
   if (!last) return null
   const first = steps.length > 1 ? steps[0] : undefined
   const minutes =
     last.soonestMs !== null && last.latestMs !== null ? Math.round((last.latestMs - last.soonestMs) / 120_000) : null
-  const limit = last.limitMs === null ? '–' : time(last.limitMs)
+  const limit = time(last.limitMs)
+  const temp = (step: StepForecast) => formatTemp(step, kitchen.readsIn)
+  const isUnread = (step: StepForecast) => !step.isRead && step.reachedMs !== null && step.reachedMs <= nowMs
   return (
     <View>
       <Text tone="ash">
-        {last.reachedMs === null ? t('cool.never', { tempC: last.tempC }) : t('cool.pace', { tempC: last.tempC })}
+        {t(last.reachedMs === null ? 'cool.never' : isUnread(last) ? 'cool.crossed' : 'cool.pace', {
+          temp: temp(last),
+        })}
       </Text>
       {last.reachedMs !== null && (
         <Text size="action" weight="bold" stretch="narrow">
@@ -79,15 +87,14 @@ function Pace({ watched, kitchen }: SideProps & { watched: WatchedLot }) {
       <Text stretch="slim">
         {minutes === null ? t('cool.limit', { limit }) : t('cool.band', { min: minutes, limit })}
       </Text>
+      {isUnread(last) && <Text weight="bold">{t('cool.unread')}</Text>}
       {first && (
         <Text tone="ash" stretch="slim">
-          {first.isRead
-            ? t('cool.met', { tempC: first.tempC, time: time(first.reachedMs ?? 0) })
-            : t('cool.first', {
-                tempC: first.tempC,
-                time: first.reachedMs === null ? '–' : time(first.reachedMs),
-                limit: first.limitMs === null ? '–' : time(first.limitMs),
-              })}
+          {t(first.isRead ? 'cool.met' : isUnread(first) ? 'cool.firstUnread' : 'cool.first', {
+            temp: temp(first),
+            time: time(first.reachedMs),
+            limit: time(first.limitMs),
+          })}
         </Text>
       )}
     </View>
@@ -122,8 +129,12 @@ function Doing({ watched, shown, kitchen, house }: SideProps & { watched: Watche
   const { advice } = watched
   const sentence =
     risk.reachedMs === null
-      ? t('cool.riskNever', { tempC: risk.tempC })
-      : t('cool.risk', { tempC: risk.tempC, time: time(risk.reachedMs), limit: time(risk.limitMs ?? 0) })
+      ? t('cool.riskNever', { temp: formatTemp(risk, kitchen.readsIn) })
+      : t('cool.risk', {
+          temp: formatTemp(risk, kitchen.readsIn),
+          time: time(risk.reachedMs),
+          limit: time(risk.limitMs ?? 0),
+        })
   const follow = () => {
     if (!advice) return
     const { remedy } = advice
@@ -153,7 +164,10 @@ function Doing({ watched, shown, kitchen, house }: SideProps & { watched: Watche
             })}
           </Text>
           <Text stretch="slim">
-            {t('cool.then', { tempC: steps.at(-1)?.tempC ?? 5, time: time(advice.reachedMs.at(-1) ?? 0) })}
+            {t('cool.then', {
+              temp: formatTemp(steps.at(-1) ?? { tempC: 5 }, kitchen.readsIn),
+              time: time(advice.reachedMs.at(-1) ?? 0),
+            })}
           </Text>
           <Button label={t('cool.done')} onPress={follow} />
         </View>

@@ -2,7 +2,7 @@ import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
-import { formatTime } from '../../words/format'
+import { formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { sayOfLot } from '../useLots'
 import type { LotPage } from './lotPage'
@@ -16,22 +16,25 @@ export function DoubtfulReadings({ shown, kitchen }: LotPage) {
   const doubtful = state.readings.filter((one) => one.doubt !== null).slice(-SHOWN)
   return (
     <>
-      {doubtful.map(({ eventId, atMs, tempC, doubt }) => (
+      {doubtful.map((one) => (
         <Notice
-          key={eventId}
+          key={one.eventId}
           kind="conflict"
           isSmall
-          title={t('cool.reading', { tempC, time: formatTime(atMs, kitchen.timeZone) })}
+          title={t('cool.reading', {
+            temp: formatTemp(one, kitchen.readsIn),
+            time: formatTime(one.atMs, kitchen.timeZone),
+          })}
         >
           <View className="gap-1">
             <Text tone="inverse" stretch="slim">
-              {doubt ? t(`cool.doubts.${doubt}`) : ''}
+              {one.doubt ? t(`cool.doubts.${one.doubt}`) : ''}
             </Text>
             <Button
               kind="inverse"
               size="body"
               label={t('cool.confirm')}
-              onPress={() => sayOfLot(lot.id, { kind: 'confirmed', eventId: eventId as never })}
+              onPress={() => sayOfLot(lot.id, { kind: 'confirmed', eventId: one.eventId as never })}
             />
           </View>
         </Notice>

@@ -68,7 +68,9 @@ function Opened({
     case 'move':
       return <MoveSheet {...props} />
     case 'read':
-      return <ReadSheet {...props} />
+      return <ReadSheet {...props} goesBack={false} />
+    case 'back':
+      return <ReadSheet {...props} goesBack />
     case 'split':
     case 'merge':
       return <PortionSheet {...props} kind={sheet} />

@@ -8,13 +8,14 @@ import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
-import { formatClock, formatDay, formatTime } from '../../words/format'
+import { degrees, formatClock, formatDay, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { kilos, useLotWords } from '../lotWords'
 import { sayOfLot, type SaidHere } from '../useLots'
 import { DoubtfulReadings } from './DoubtfulReadings'
 import { LotHead } from './LotHead'
 import type { LotPage, LotSheet } from './lotPage'
+import { useMoveTo, usePlaceOf } from './moveTo'
 
 type ShelfLotProps = LotPage & { onOpen: (sheet: LotSheet) => void }
 
@@ -29,6 +30,8 @@ export function ShelfLot(props: ShelfLotProps) {
   const zone = kitchen.timeZone
   const cookedMs = state.cookedAtMs
   const ended = state.end
+  const last = state.readings.filter((one) => one.doubt === null).at(-1)
+  const late = state.log.filter(({ why }) => why === 'saidTooLate' || why === 'afterEnd').length
   const big = state.useByMs === null ? '' : formatDay(state.useByMs, zone)
   return (
     <Frame stage="rice" bar={main}>
@@ -59,21 +62,17 @@ export function ShelfLot(props: ShelfLotProps) {
               })}
             />
           )}
-          {!ended && !state.isUsable && state.stage !== 'frozen' && (
-            <Notice kind="hazard" title={t('lot.notUsable')}>
-              {t(`why.${(state.useByMs ?? Infinity) < nowMs ? 'old' : 'out'}`)}
-            </Notice>
-          )}
+          <WhyNot {...props} />
           {state.overdrawnG > 1 && (
             <Notice kind="conflict" isSmall title={t('lot.overdrawn', { g: Math.round(state.overdrawnG) })} />
           )}
-          {state.afterEnd.length > 0 && <Text>{t('lot.afterEnd', { count: state.afterEnd.length })}</Text>}
+          {late > 0 && <Text>{t('lot.late', { count: late })}</Text>}
           <DoubtfulReadings {...props} />
           <View className="flex-row flex-wrap gap-y-3">
             <Figure big={kilos(state.massG)} unit={t('kilograms')} small={t('lot.left')} />
             <Figure
-              big={state.lastTempC === null ? '–' : String(Math.round(state.lastTempC))}
-              unit={t('celsius')}
+              big={last === undefined ? '–' : String(Math.round(degrees(last, kitchen.readsIn)))}
+              unit={t(`degrees.${kitchen.readsIn}`)}
               small={words.placeName(state)}
             />
             {state.outByMs !== null && (
@@ -102,6 +101,43 @@ export function ShelfLot(props: ShelfLotProps) {
   )
 }
 
+/** Why it may not be fried now, and what makes it fit again where anything does. */
+function WhyNot({ shown, kitchen }: ShelfLotProps) {
+  const t = useWords('rice')
+  const { notUsable } = shown.state
+  if (!notUsable) return null
+  switch (notUsable.kind) {
+    case 'over':
+    case 'frozen':
+    case 'cooking':
+    case 'cooling':
+      return null
+    case 'held': {
+      const { reading } = notUsable
+      return (
+        <Notice kind="hazard" title={t('lot.notUsable')}>
+          {t('lot.held', {
+            temp: formatTemp(reading, kitchen.readsIn),
+            time: formatTime(reading.atMs, kitchen.timeZone),
+          })}
+        </Notice>
+      )
+    }
+    case 'tooOld':
+    case 'outTooLong':
+    case 'unproven':
+    case 'overdue':
+    case 'empty':
+      return (
+        <Notice kind="hazard" title={t('lot.notUsable')}>
+          {t(`why.${WHY[notUsable.kind]}`)}
+        </Notice>
+      )
+  }
+}
+
+const WHY = { tooOld: 'old', outTooLong: 'out', unproven: 'unproven', overdue: 'overdue', empty: 'empty' } as const
+
 function Figure({ big, unit, small }: { big: string; unit: string; small: string }) {
   return (
     <View className="min-w-[33%] flex-1">
@@ -119,25 +155,18 @@ function Figure({ big, unit, small }: { big: string; unit: string; small: string
 }
 
 /** What usually comes next for a lot in this state. */
-function MainAct({ shown, house, kitchen, nowMs, onOpen }: ShelfLotProps): ReactNode {
+function MainAct({ onOpen, ...page }: ShelfLotProps): ReactNode {
+  const { shown, kitchen } = page
   const t = useWords('rice')
+  const moveTo = useMoveTo(page)
+  const placeOf = usePlaceOf(page)
   const { lot, state } = shown
-  const bench = house.places.find((place) => place.kind === 'bench')
-  const fridge = house.places.find((place) => place.kind === 'fridge')
-  const move = (place: typeof bench, kind: 'bench' | 'fridge'): SaidHere => ({
-    kind: 'moved',
-    place: kind,
-    placeId: place?.id ?? null,
-    covered: true,
-    airTempC: place?.airTempC ?? null,
-    depthM: null,
-  })
   const say = (said: SaidHere, words: string) => {
     const [id] = sayOfLot(lot.id, said)
     toast(words, () => sayOfLot(lot.id, { kind: 'undone', eventId: id as never }))
   }
   if (state.end) return <Button isTall label={t('lot.trace')} onPress={() => onOpen('trace')} />
-  const isPast = (state.useByMs ?? Infinity) < nowMs || (state.outByMs ?? Infinity) < nowMs
+  const isPast = state.notUsable?.kind === 'tooOld' || state.notUsable?.kind === 'outTooLong'
   if (isPast) return <Button kind="main" isTall label={t('lot.throwAway')} onPress={() => onOpen('throw')} />
   if (state.stage === 'ready') {
     const outS = HOLDING_LIMITS[kitchen.ruleSet].outS - state.outS
@@ -147,7 +176,7 @@ function MainAct({ shown, house, kitchen, nowMs, onOpen }: ShelfLotProps): React
         isTall
         label={t('lot.carry')}
         detail={t('lot.carryDetail', { time: formatClock(outS / 60) })}
-        onPress={() => say(move(bench, 'bench'), t('lot.says.moved', { place: bench?.name ?? t('places.bench') }))}
+        onPress={() => say(moveTo('bench'), t('lot.says.moved', { place: placeOf('bench') }))}
       />
     )
   }
@@ -157,7 +186,7 @@ function MainAct({ shown, house, kitchen, nowMs, onOpen }: ShelfLotProps): React
         kind="main"
         isTall
         label={t('lot.thaw')}
-        onPress={() => say(move(fridge, 'fridge'), t('lot.says.moved', { place: fridge?.name ?? t('places.fridge') }))}
+        onPress={() => say(moveTo('fridge'), t('lot.says.moved', { place: placeOf('fridge') }))}
       />
     )
   return (
@@ -171,22 +200,13 @@ function MainAct({ shown, house, kitchen, nowMs, onOpen }: ShelfLotProps): React
 }
 
 /** Everything else, in the order of how often it is wanted. */
-function Acts({ shown, house, onOpen }: ShelfLotProps) {
+function Acts({ onOpen, ...page }: ShelfLotProps) {
   const t = useWords('rice')
-  const { lot, state } = shown
-  const place = (kind: 'fridge' | 'freezer') => house.places.find((one) => one.kind === kind)
-  const move = (kind: 'fridge' | 'freezer') =>
-    sayOfLot(lot.id, {
-      kind: 'moved',
-      place: kind,
-      placeId: place(kind)?.id ?? null,
-      covered: true,
-      airTempC: place(kind)?.airTempC ?? null,
-      depthM: null,
-    })
+  const moveTo = useMoveTo(page)
+  const { lot, state } = page.shown
   const isOpen = state.end === null
   const acts: { label: string; onPress: () => void; isShown: boolean }[] = [
-    { label: t('lot.back'), onPress: () => move('fridge'), isShown: isOpen && state.stage === 'tempering' },
+    { label: t('lot.back'), onPress: () => onOpen('back'), isShown: isOpen && state.stage === 'tempering' },
     { label: t('lot.count'), onPress: () => onOpen('count'), isShown: isOpen },
     { label: t('lot.read'), onPress: () => onOpen('read'), isShown: isOpen },
     { label: t('lot.label'), onPress: () => onOpen('label'), isShown: true },
@@ -194,7 +214,11 @@ function Acts({ shown, house, onOpen }: ShelfLotProps) {
     { label: t('lot.log'), onPress: () => onOpen('log'), isShown: true },
     { label: t('lot.split'), onPress: () => onOpen('split'), isShown: isOpen && state.massG > 200 },
     { label: t('lot.merge'), onPress: () => onOpen('merge'), isShown: isOpen },
-    { label: t('lot.freeze'), onPress: () => move('freezer'), isShown: state.stage === 'ready' && state.freezes === 0 },
+    {
+      label: t('lot.freeze'),
+      onPress: () => sayOfLot(lot.id, moveTo('freezer')),
+      isShown: state.stage === 'ready' && state.freezes === 0,
+    },
     { label: t('lot.throwAway'), onPress: () => onOpen('throw'), isShown: isOpen },
   ]
   return (

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { TextInput, View } from 'react-native'
 import { useSettings } from '../../device/settings'
 import { Button } from '../../ui/Button'
+import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
 import { useWords } from '../../words/i18n'
 import { sayOfLot } from '../useLots'
@@ -10,12 +11,13 @@ import type { LotPage } from './lotPage'
 const LEAST_LETTERS = 3
 
 /** Cold, but the log does not prove that it was in time: the lead accepts it with a reason, or it is refused. */
-export function UnprovenLot({ shown }: LotPage) {
+export function UnprovenLot({ shown, kitchen }: LotPage) {
   const t = useWords('rice')
   const { cookId } = useSettings()
   const [why, setWhy] = useState('')
   const { lot, state } = shown
-  if (state.isAccepted || state.end) return null
+  if (state.judged !== 'unproven' || state.end) return null
+  const lead = kitchen.staff.find((one) => one.id === cookId && one.role === 'lead')
   return (
     <View className="gap-2">
       <Notice kind="hazard" isSmall title={t('cool.unproven')}>
@@ -34,14 +36,15 @@ export function UnprovenLot({ shown }: LotPage) {
           label={t('cool.accept')}
           size="body"
           className="flex-1"
-          disabledBecause={why.trim().length < LEAST_LETTERS ? t('cool.acceptWhy') : undefined}
-          onPress={() => sayOfLot(lot.id, { kind: 'accepted', reason: why.trim(), staffId: cookId })}
+          disabledBecause={
+            !lead ? t('cool.notLead') : why.trim().length < LEAST_LETTERS ? t('cool.acceptWhy') : undefined
+          }
+          onPress={() => lead && sayOfLot(lot.id, { kind: 'accepted', reason: why.trim(), staffId: lead.id })}
         />
-        <Button
+        <HoldButton
           label={t('cool.refuse')}
-          size="body"
           className="flex-1"
-          onPress={() => sayOfLot(lot.id, { kind: 'refused', reason: 'cooling' })}
+          onHeld={() => sayOfLot(lot.id, { kind: 'refused', reason: 'cooling' })}
         />
       </View>
     </View>

@@ -1,87 +1,118 @@
-import { fireEvent, render, screen } from '@testing-library/react'
-import { COOLING_LIMITS } from 'core/safety/coolingLimits'
+import { act, fireEvent, render, screen } from '@testing-library/react'
 import { lotState } from 'core/rice/lot/lot'
 import type { LotEvent } from 'core/rice/lot/lotEvent'
 import { forecastLot, lotOnTray } from 'core/rice/lot/lotForecast'
 import { startWords } from '../../words/i18n'
-import { AskReading } from './AskReading'
+import { AskReading, type AskedReading } from './AskReading'
 import { CoolingChart } from './CoolingChart'
-import { ReadingBar } from './ReadingBar'
+import { ReadingBar, type ReadingBarProps } from './ReadingBar'
 
 beforeAll(startWords)
 
-describe('a reading is dialled', () => {
-  const bar = (expectedC = 46.4) => {
+describe('a reading is measured, not agreed to', () => {
+  const bar = (change: Partial<ReadingBarProps> = {}) => {
     const onLog = jest.fn()
-    render(<ReadingBar expectedC={expectedC} detail="18:20, reading 4" onLog={onLog} />)
+    const props: ReadingBarProps = { readsIn: 'C', aroundC: 46.4, expectedC: 41.2, detail: '18:20, reading 4', onLog }
+    render(<ReadingBar {...props} {...change} />)
     const log = () => screen.getByRole('button', { name: /^Log/ })
     return { onLog, log, dial: screen.getByRole('spinbutton') }
   }
 
-  test('from what the model expects, by a knuckle', () => {
-    const { onLog, log } = bar()
-    expect(log().getAttribute('aria-label')).toBe('Log 46 °C, 18:20, reading 4')
-    fireEvent.click(screen.getByRole('button', { name: 'Less °C' }))
-    fireEvent.click(screen.getByRole('button', { name: 'Less °C' }))
+  test('it opens empty: one tap on Log writes nothing; what the model expects is a mark beside it', () => {
+    const { onLog, log, dial } = bar()
+    expect(screen.getByText('model: 41 °C')).toBeTruthy()
+    expect(dial.getAttribute('aria-valuenow')).toBeNull()
+    expect(dial.getAttribute('aria-valuetext')).toBe('Set what the probe says')
     fireEvent.click(log())
-    expect(onLog).toHaveBeenCalledWith(44)
+    expect(onLog).not.toHaveBeenCalled()
   })
 
-  test('by tapping a neighbour of the figure', () => {
+  test('where it decides, nothing hints at what is hoped for', () => {
+    bar({ expectedC: null })
+    expect(screen.getByText('This reading decides: measure it')).toBeTruthy()
+    expect(screen.queryByText(/^model/)).toBeNull()
+  })
+
+  test('a figure near it, then a neighbour, then minus', () => {
     const { onLog, log } = bar()
-    fireEvent.click(screen.getByText('49'))
+    fireEvent.click(screen.getByText('40'))
+    expect(log().getAttribute('aria-label')).toBe('Log 40 °C, 18:20, reading 4')
+    fireEvent.click(screen.getByText('43'))
+    fireEvent.click(screen.getByRole('button', { name: 'Less °C' }))
     fireEvent.click(log())
-    expect(onLog).toHaveBeenCalledWith(49)
+    expect(onLog).toHaveBeenCalledWith({ tempC: 42, tempF: null })
   })
 
   test('by keys: arrows, pages and digits; it goes no colder than a freezer', () => {
     const { onLog, log, dial } = bar()
     for (const key of ['ArrowUp', 'PageUp', 'ArrowDown', 'ArrowDown']) fireEvent.keyDown(dial, { key })
-    expect(dial.getAttribute('aria-valuenow')).toBe('55')
+    expect(dial.getAttribute('aria-valuenow')).toBe('54')
     for (const key of '185') fireEvent.keyDown(dial, { key })
     fireEvent.click(log())
-    expect(onLog).toHaveBeenCalledWith(185)
-    for (let n = 0; n < 12; n += 1) fireEvent.keyDown(dial, { key: 'PageDown' })
+    expect(onLog).toHaveBeenCalledWith({ tempC: 185, tempF: null })
+    for (let n = 0; n < 30; n += 1) fireEvent.keyDown(dial, { key: 'PageDown' })
     expect(dial.getAttribute('aria-valuenow')).toBe('-40')
   })
 
-  test('once logged it stands at the expectation again', () => {
+  test('once logged it is empty again', () => {
     const { log, dial } = bar()
     fireEvent.keyDown(dial, { key: 'PageUp' })
     fireEvent.click(log())
-    expect(dial.getAttribute('aria-valuenow')).toBe('46')
+    expect(dial.getAttribute('aria-valuenow')).toBeNull()
+  })
+
+  test('in a kitchen that reads °F it is kept as it was read', () => {
+    const { onLog, log, dial } = bar({ readsIn: 'F', aroundC: 5 })
+    for (const key of '41') fireEvent.keyDown(dial, { key })
+    fireEvent.click(log())
+    expect(onLog).toHaveBeenCalledWith({ tempC: 5, tempF: 41 })
   })
 })
 
-describe('an odd reading is asked about', () => {
-  const ask = (tempC: number, doubt: 'unit' | 'drop' | 'rise', meantC: number | null) => {
+describe('a reading is asked about before it is said', () => {
+  const show = (asked: AskedReading) => {
     const onSay = jest.fn()
     const onClose = jest.fn()
-    const doubted = { doubt, meantC }
-    render(<AskReading asked={{ tempC, doubted }} fromC={71} onSay={onSay} onClose={onClose} />)
-    return { onSay, onClose, doubted }
+    render(<AskReading asked={asked} readsIn="C" name="R-9" fromC={71} onSay={onSay} onClose={onClose} />)
+    return { onSay, onClose }
   }
+  const odd = (tempC: number, doubt: 'unit' | 'drop' | 'rise', meantC: number | null) =>
+    show({ kind: 'odd', read: { tempC, tempF: null }, doubted: { doubt, meantC } })
 
   test('in °F it is logged as what was meant; as it stands it is not possible', () => {
-    const { onSay, onClose } = ask(185, 'unit', 85)
+    const { onSay } = odd(185, 'unit', 85)
     expect(screen.queryByRole('button', { name: '185 °C is right' })).toBeNull()
     fireEvent.click(screen.getByRole('button', { name: 'It was °F: log 85 °C' }))
-    expect(onSay).toHaveBeenCalledWith(85, null)
-    expect(onClose).toHaveBeenCalled()
+    expect(onSay).toHaveBeenCalledWith({ tempC: 85, tempF: 185 }, false)
   })
 
   test('a drop that is right is said with its doubt, so that the log shows both', () => {
-    const { onSay, doubted } = ask(20, 'drop', null)
-    expect(screen.getByRole('heading').textContent).toBe('From 71 to 20 °C so fast?')
+    const { onSay } = odd(20, 'drop', null)
+    expect(screen.getByRole('heading').textContent).toBe('From 71 °C to 20 °C so fast?')
     fireEvent.click(screen.getByRole('button', { name: '20 °C is right' }))
-    expect(onSay).toHaveBeenCalledWith(20, doubted)
+    expect(onSay).toHaveBeenCalledWith({ tempC: 20, tempF: null }, true)
   })
 
   test('reading again says nothing', () => {
-    const { onSay, onClose } = ask(90, 'rise', null)
+    const { onSay, onClose } = odd(90, 'rise', null)
     fireEvent.click(screen.getByRole('button', { name: 'Read again' }))
     expect(onSay).not.toHaveBeenCalled()
     expect(onClose).toHaveBeenCalled()
+  })
+
+  test('what would refuse the lot says so with its time, and is held rather than tapped', () => {
+    jest.useFakeTimers()
+    const { onSay } = show({ kind: 'refuses', read: { tempC: 30, tempF: null }, isDoubted: false, after: '3:12' })
+    expect(screen.getByRole('heading').textContent).toBe('30 °C refuses R-9')
+    expect(screen.getByText(/^30 °C 3:12 after its clock began breaks the limit.* Measured twice\?$/)).toBeTruthy()
+    const hold = screen.getByRole('button', { name: /^Hold: measured twice/ })
+    fireEvent.keyDown(hold, { key: 'Enter' })
+    fireEvent.keyUp(hold, { key: 'Enter' })
+    expect(onSay).not.toHaveBeenCalled()
+    fireEvent.keyDown(hold, { key: 'Enter' })
+    act(() => jest.advanceTimersByTime(1500))
+    expect(onSay).toHaveBeenCalledWith({ tempC: 30, tempF: null }, false)
+    jest.useRealTimers()
   })
 })
 
@@ -129,12 +160,12 @@ describe('the cooling chart', () => {
   const state = lotState(
     born,
     [spread, read(20, 64), read(21, 63), read(35, 52)],
-    { timeZone: 'UTC', keepDays: null, outMin: null },
+    { timeZone: 'UTC', keepDays: null, outMin: null, leadIds: [] },
     nowMs,
   )
   const chart = () => {
-    const forecast = forecastLot(lotOnTray(state, [], nowMs)!, state, COOLING_LIMITS.us, nowMs)
-    const props = { name: 'R-9', forecast, readings: state.readings, timeZone: 'UTC', nowMs }
+    const forecast = forecastLot(lotOnTray(state, [], nowMs)!, state, 'us')
+    const props = { name: 'R-9', forecast, readings: state.readings, timeZone: 'UTC', readsIn: 'C' as const, nowMs }
     return render(<CoolingChart {...props} widthPx={194} heightPx={540} />)
   }
 

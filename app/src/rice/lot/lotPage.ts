@@ -9,6 +9,7 @@ export type LotPage = { shown: ShownLot; kitchen: Kitchen; house: RiceHouse; now
 export const LOT_SHEETS = [
   'move',
   'read',
+  'back',
   'count',
   'split',
   'merge',

@@ -1,4 +1,5 @@
 import type { LotEvent } from 'contract/rice'
+import { formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { centimetres, kilos, useLotWords } from '../lotWords'
 import type { LotPage } from './lotPage'
@@ -12,13 +13,13 @@ export function useLotSays({ kitchen, house }: LotPage): (event: LotEvent) => st
       case 'spread':
         return t('lot.says.spread', {
           kg: kilos(event.massG, 2),
-          tempC: event.tempC,
+          temp: formatTemp(event, kitchen.readsIn),
           cm: centimetres(event.depthM),
         })
       case 'moved':
         return t('lot.says.moved', { place: words.placeName(event) })
       case 'read': {
-        const read = t('lot.says.read', { tempC: event.tempC })
+        const read = t('lot.says.read', { temp: formatTemp(event, kitchen.readsIn) })
         return event.doubt ? `${read}, ${t(`cool.doubts.${event.doubt}`)}` : read
       }
       case 'counted':

@@ -4,9 +4,9 @@ import { inOrderOfUse } from 'core/rice/lot/allocate'
 import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
-import { formatClock, formatTime } from '../../words/format'
+import { formatClock, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos, signed, useLotWords } from '../lotWords'
+import { kilos, useLotWords } from '../lotWords'
 import { Pan, type PanFill } from './Pan'
 import type { WatchedLot } from '../riceWork'
 import { onHandOf, type ShownLot } from '../useLots'
@@ -53,7 +53,6 @@ function PlaceShelf({
   own,
   ...props
 }: ShelfProps & { place: Pick<RicePlace, 'id' | 'kind' | 'airTempC'>; name: string; own: readonly ShownLot[] }) {
-  const t = useWords('rice')
   return (
     <View role="group" aria-label={name} className="border-t border-edge px-4 pt-2">
       <View className="flex-row items-baseline justify-between">
@@ -62,7 +61,7 @@ function PlaceShelf({
         </Text>
         {place.airTempC !== null && (
           <Text weight="bold" stretch="narrow">
-            {t('coolsNow', { tempC: signed(place.airTempC) })}
+            {formatTemp({ tempC: place.airTempC }, props.kitchen.readsIn)}
           </Text>
         )}
       </View>
@@ -90,18 +89,17 @@ function LotPan({ shown, lots, watched, kitchen, house, nowMs }: ShelfProps & { 
       massWords={state.stage === 'cooking' ? '' : t('kg', { kg: kilos(state.massG) })}
       status={shown.isUnsent ? t('unsent') : words.status(shown, watched.get(lot.id) ?? null, nowMs)}
       level={massG / Math.max(1, Math.ceil(massG / FULL_TRAY_G)) / FULL_TRAY_G}
-      fill={fillOf(shown, nowMs)}
+      fill={fillOf(shown)}
       order={order < 0 ? null : order + 1}
       onPress={() => router.push(`/rice/${lot.id}`)}
     />
   )
 }
 
-function fillOf({ state }: ShownLot, nowMs: number): PanFill {
+function fillOf({ state }: ShownLot): PanFill {
   if (state.stage === 'frozen') return 'ice'
   if (state.stage === 'cooking' || state.stage === 'cooling' || state.stage === 'chilling') return 'warm'
-  const isPast = (state.useByMs ?? Infinity) < nowMs || (state.outByMs ?? Infinity) < nowMs
-  return state.stage === 'refused' || isPast ? 'struck' : 'grain'
+  return state.isUsable ? 'grain' : 'struck'
 }
 
 /** Time as control: how much of its time out of the cold is left, as a bar that runs out. */

@@ -3,7 +3,7 @@ import { expectedC, stepAtRisk } from 'core/rice/lot/lotForecast'
 import { useRouter } from 'expo-router'
 import { Button } from '../../ui/Button'
 import { toast } from '../../ui/Toast'
-import { formatTime } from '../../words/format'
+import { formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { kilos } from '../lotWords'
 import type { RiceTask } from './nextTask'
@@ -51,7 +51,7 @@ export function TaskButton({
       const detail =
         step && at !== null
           ? t('cool.risk', {
-              tempC: step.tempC,
+              temp: formatTemp(step, kitchen.readsIn),
               time: formatTime(at, kitchen.timeZone),
               limit: formatTime(step.limitMs ?? at, kitchen.timeZone),
             })
@@ -62,7 +62,7 @@ export function TaskButton({
       const forecast = watched.get(lot.id)?.forecast
       const lastMs = state.readings.at(-1)?.atMs ?? nowMs
       const detail = forecast
-        ? t('next.readDetail', { tempC: Math.round(expectedC(forecast, nowMs)) })
+        ? t('next.readDetail', { temp: formatTemp({ tempC: Math.round(expectedC(forecast, nowMs)) }, kitchen.readsIn) })
         : t('next.readSoon', { time: formatTime(lastMs, kitchen.timeZone) })
       return main(t('next.read', { name }), detail)
     }

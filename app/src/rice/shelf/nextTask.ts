@@ -39,10 +39,12 @@ export function nextTask(
   nextDemandMs: number | null,
   nowMs: number,
 ): RiceTask {
-  const past = lots.find(({ state }) => (state.useByMs ?? Infinity) < nowMs)
+  const past = lots.find(({ state }) => state.notUsable?.kind === 'tooOld')
   if (past) return { kind: 'bin', shown: past, why: 'old' }
-  const out = lots.find(({ state }) => (state.outByMs ?? Infinity) < nowMs)
+  const out = lots.find(({ state }) => state.notUsable?.kind === 'outTooLong')
   if (out) return { kind: 'bin', shown: out, why: 'out' }
+  const inDoubt = lots.find(({ state }) => state.notUsable?.kind === 'held' || state.notUsable?.kind === 'overdue')
+  if (inDoubt) return { kind: 'read', shown: inDoubt }
   const atRisk = lots.find(({ lot }) => {
     const one = watched.get(lot.id)
     return one && stepAtRisk(one.forecast.steps)

@@ -1,9 +1,10 @@
+import type { TempLimit } from 'core/measure/temperature'
 import type { Kitchen } from 'contract/kitchen'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { View } from 'react-native'
 import Svg, { G, Line, Path, Rect } from 'react-native-svg'
 import { Text } from '../../ui/Text'
-import { formatTime } from '../../words/format'
+import { formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 const ROW_PX = 11
@@ -12,12 +13,12 @@ const ROW_PX = 11
 export function LoadTimes({
   day,
   kitchen,
-  coldC,
+  cold,
   widthPx,
 }: {
   day: DayRicePlan
   kitchen: Kitchen
-  coldC: number
+  cold: TempLimit
   widthPx: number
 }) {
   const t = useWords('rice')
@@ -79,7 +80,10 @@ export function LoadTimes({
         <Text weight="bold" stretch="narrow">
           {last.coldMs === null
             ? t('notCold')
-            : t('tomorrow.allCold', { tempC: coldC, time: formatTime(last.coldMs, kitchen.timeZone) })}
+            : t('tomorrow.allCold', {
+                temp: formatTemp(cold, kitchen.readsIn),
+                time: formatTime(last.coldMs, kitchen.timeZone),
+              })}
         </Text>
       </View>
     </View>

@@ -1,5 +1,5 @@
 import type { NewLot } from 'contract/rice'
-import { HOLDING_LIMITS } from 'core/safety/coolingLimits'
+import { heldCold } from 'core/rice/lot/lotHolding'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
@@ -100,12 +100,7 @@ function TomorrowPage(props: PageProps) {
             <>
               <Wanted rice={rice} house={house} kitchen={kitchen} isWide={isWide} />
               <LoadFigures rice={rice} house={house} kitchen={kitchen} />
-              <LoadTimes
-                day={rice}
-                kitchen={kitchen}
-                coldC={HOLDING_LIMITS[kitchen.ruleSet].coldC}
-                widthPx={columnPx}
-              />
+              <LoadTimes day={rice} kitchen={kitchen} cold={heldCold([kitchen.ruleSet])} widthPx={columnPx} />
             </>
           ) : (
             <Loading what={t('loading')} />

@@ -42,7 +42,7 @@ export const tomorrowWords = {
     never: 'this cooling never gets there: change it',
     now: 'now',
     cooling: 'cooling on trays',
-    allCold: 'all at {{tempC}} °C {{time}}',
+    allCold: 'all at {{temp}} {{time}}',
     largest: 'at most {{cm}} cm passes; no deeper than 4 in a fridge',
     noneDeep: 'no depth passes in this cooling',
     paper: 'Sheet, PDF',

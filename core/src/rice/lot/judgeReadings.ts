@@ -11,7 +11,7 @@ export type TimedReading = Temperature & { atMs: number }
  * - `overdue`: the limit is past and nobody has looked.
  */
 export type StepVerdict = 'open' | 'met' | 'broken' | 'overdue' | 'unproven'
-export type StepLog = { tempC: number; limitMs: number | null; reachedMs: number | null; verdict: StepVerdict }
+export type StepLog = TempLimit & { limitMs: number | null; reachedMs: number | null; verdict: StepVerdict }
 export type CoolingLog = { startMs: number | null; steps: StepLog[] }
 
 /**
@@ -48,7 +48,7 @@ function clockStartMs(sorted: readonly TimedReading[], start: TempLimit, beganMs
 function judgeStep(sorted: readonly TimedReading[], limit: TempLimit, limitMs: number | null, nowMs: number): StepLog {
   const lastAbove = sorted.reduce((last, one, i) => (isAbove(one, limit) ? i : last), -1)
   const reachedMs = sorted[lastAbove + 1]?.atMs ?? null
-  const log = { tempC: limit.tempC, limitMs, reachedMs }
+  const log = { tempC: limit.tempC, tempF: limit.tempF, limitMs, reachedMs }
   if (limitMs === null) return { ...log, verdict: 'open' }
   if (sorted.some((one) => one.atMs >= limitMs && isAbove(one, limit))) return { ...log, verdict: 'broken' }
   if (reachedMs !== null) return { ...log, verdict: reachedMs <= limitMs ? 'met' : 'unproven' }

@@ -89,7 +89,7 @@ class Hearing {
         if (target.reason === 'warm' || target.reason === 'old') return 'notTakenBack'
         break
       case 'spread':
-        if (hearingMs(undone) - target.atMs > SPREAD_TAKEN_BACK_MS) return 'saidTooLate'
+        if (hearingMs(undone) - hearingMs(target) > SPREAD_TAKEN_BACK_MS) return 'saidTooLate'
         break
       case 'moved':
       case 'read':

@@ -42,11 +42,11 @@ type Base = {
   lotId: string
   deviceId: string
   /** Who held the device, where somebody said so. */
-  staffId?: string | null
+  staffId?: string | null | undefined
   atMs: number
   counter: number
   /** When the kitchen heard it; null while it waits on a device. */
-  heardMs?: number | null
+  heardMs?: number | null | undefined
 }
 
 /**
@@ -64,7 +64,7 @@ export type LotEvent = Base &
         kind: 'spread'
         massG: number
         tempC: number
-        tempF?: number | null
+        tempF?: number | null | undefined
         depthM: number
         trays: number
         place: CoolingPlace
@@ -80,7 +80,7 @@ export type LotEvent = Base &
         depthM: number | null
         airTempC: number | null
       }
-    | { kind: 'read'; tempC: number; tempF?: number | null; source: 'dial' | 'probe'; doubt: Doubt | null }
+    | { kind: 'read'; tempC: number; tempF?: number | null | undefined; source: 'dial' | 'probe'; doubt: Doubt | null }
     | { kind: 'confirmed'; eventId: string }
     | { kind: 'counted'; massG: number }
     | { kind: 'gave'; toLotId: string; massG: number }
@@ -92,7 +92,7 @@ export type LotEvent = Base &
         outS: number
         frozenMs: number
         freezes: number
-        brought?: Brought | null
+        brought?: Brought | null | undefined
       }
     | { kind: 'used'; runId: string; massG: number }
     | { kind: 'discarded'; massG: number | null; reason: DiscardReason }

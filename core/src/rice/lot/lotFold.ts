@@ -190,7 +190,7 @@ export class LotFold {
 
   private read(
     eventId: string,
-    { atMs, tempC, tempF = null }: { atMs: number; tempC: number; tempF?: number | null },
+    { atMs, tempC, tempF = null }: { atMs: number; tempC: number; tempF?: number | null | undefined },
     source: ShownReading['source'],
     doubted: ShownReading['doubt'],
   ): WhyNot | null {

@@ -1,3 +1,4 @@
+import type { TempLimit } from '../../measure/temperature'
 import { COOLING_LIMITS } from '../../safety/coolingLimits'
 import type { RuleSet } from '../../safety/limits'
 import { coolTray, type Tray } from '../cooling/coolTray'
@@ -10,8 +11,7 @@ import type { LotState } from './lotState'
 
 /** A lot on its trays as the model sees it: from when it was last spread to a depth, with what was read since. */
 export type LotOnTray = { fromMs: number; tray: Tray; stages: CoolStage[]; readings: Reading[] }
-export type StepForecast = {
-  tempC: number
+export type StepForecast = TempLimit & {
   limitMs: number | null
   /**
    * Read already, or where the model crosses it, also where that lies in the past: what nobody read is not proven. Null where
@@ -117,6 +117,7 @@ export function forecastLot(lot: LotOnTray, state: LotState, ruleSet: RuleSet): 
     clockMs = reachedMs
     return {
       tempC: step.tempC,
+      tempF: step.tempF,
       limitMs: (isStarted ? logged?.limitMs : null) ?? (from === null ? null : from + step.withinS * 1000),
       reachedMs,
       isRead: readMs !== null,
@@ -154,5 +155,24 @@ export function expectedC({ fromMs, curve }: Pick<LotForecast, 'fromMs' | 'curve
 export function stepAtRisk(steps: readonly StepForecast[]): StepForecast | null {
   return (
     steps.find((step) => !step.isRead && step.limitMs !== null && (step.reachedMs ?? Infinity) > step.limitMs) ?? null
+  )
+}
+
+/** So long before a limit a reading decides [ms]. */
+const NEAR_LIMIT_MS = 20 * 60_000
+
+/** Whether the next reading decides about a lot: near or past a limit, overdue or unproven, in doubt, or where the model crossed unread. */
+export function readingDecides(
+  state: Pick<LotState, 'judged' | 'readings'>,
+  steps: readonly StepForecast[],
+  nowMs: number,
+): boolean {
+  if (state.judged === 'overdue' || state.judged === 'unproven') return true
+  if (state.readings.at(-1)?.doubt) return true
+  return steps.some(
+    (step) =>
+      !step.isRead &&
+      ((step.limitMs !== null && nowMs >= step.limitMs - NEAR_LIMIT_MS) ||
+        (step.reachedMs !== null && step.reachedMs <= nowMs)),
   )
 }

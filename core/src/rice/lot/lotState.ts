@@ -25,7 +25,7 @@ export type BornLot = {
   /** Known at once for rice from elsewhere; null for a load on the heat. */
   massG: number | null
   tempC: number | null
-  tempF?: number | null
+  tempF?: number | null | undefined
   place: LotPlace | null
   placeId: string | null
   ruleSet: RuleSet

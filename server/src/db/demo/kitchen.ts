@@ -9,6 +9,8 @@ export const DEMO_KITCHEN = {
   locale: 'en-GB',
   currency: 'USD',
   ruleSet: 'us',
+  readsIn: 'C',
+  isScottish: false,
   boatEveryMin: 20,
   tools: {
     system: 'us',

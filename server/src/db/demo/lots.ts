@@ -86,8 +86,23 @@ export async function cookDemoLoad(
     airTempC: 3.4,
   })
   const events = [spread, ...readings(lot.id, load, spreadMs, nowMs, kitchen)]
-  const taken = await takeLotEvents(connection, kitchen, house, lot.id, events, nowMs)
-  return taken.kind === 'taken' ? taken.lot : lot
+  return (await hearAll(connection, kitchen, house, lot.id, events)) ?? lot
+}
+
+/** Says things of a lot of the sample kitchen, each heard when it was said. */
+export async function hearAll(
+  connection: PoolConnection,
+  kitchen: Kitchen,
+  house: RiceHouse,
+  lotId: string,
+  events: readonly SaidOfLot[],
+): Promise<Lot | null> {
+  let lot: Lot | null = null
+  for (const event of events) {
+    const taken = await takeLotEvents(connection, kitchen, house, lotId, [event], event.atMs)
+    if (taken.kind === 'taken') lot = taken.lot
+  }
+  return lot
 }
 
 /** Readings of a load from the model with its hidden factor, until it is cold. */
@@ -106,7 +121,7 @@ export function readings(
     const atMs = spreadMs + minute * MIN_MS
     if (atMs > nowMs) break
     const tempC = Math.round(tempAtC(curve, minute * 60))
-    said.push(sayOfLot(lotId, atMs, { kind: 'read', tempC, source: 'dial', doubt: null }))
+    said.push(sayOfLot(lotId, atMs, { kind: 'read', tempC, source: 'dial' }))
     if (tempC <= coldC) break
   }
   return said

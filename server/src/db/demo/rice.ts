@@ -1,4 +1,5 @@
 import type { Kitchen } from 'contract/kitchen'
+import type { SaidOfLot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
 import { localDay } from 'core/time/localTime'
 import type { PoolConnection } from 'mysql2/promise'
@@ -7,9 +8,8 @@ import { HISTORY_DAYS } from '../../rice/plan/demandRecord'
 import { foldLot, policyOf } from '../../rice/foldLot'
 import { listOpenLots } from '../../rice/lots.sql'
 import { saveDemand } from '../../rice/plan/plan.sql'
-import { takeLotEvents } from '../../rice/takeLotEvents'
 import { demoDemand } from './demand'
-import { cookDemoLoad, readings, sayOfLot, type DemoLoad, type Word } from './lots'
+import { cookDemoLoad, hearAll, readings, sayOfLot, type DemoLoad, type Word } from './lots'
 
 const MIN_MS = 60_000
 const HOUR_MS = 60 * MIN_MS
@@ -62,7 +62,7 @@ export async function cookPastRice(connection: PoolConnection, kitchen: Kitchen,
   for (const { load, then } of PAST) {
     const lot = await cookDemoLoad(connection, kitchen, house, load, nowMs)
     const words = then.map(({ afterH, word }) => sayOfLot(lot.id, lot.bornAtMs + afterH * HOUR_MS, word))
-    if (words.length > 0) await takeLotEvents(connection, kitchen, house, lot.id, words, nowMs)
+    await hearAll(connection, kitchen, house, lot.id, words)
   }
 }
 
@@ -73,7 +73,7 @@ export async function setOutRice(connection: PoolConnection, kitchen: Kitchen, h
     .filter(({ state }) => state.stage === 'ready')
   const [oldest, next] = ready
   const say = (id: string, agoMin: number, word: Word) =>
-    takeLotEvents(connection, kitchen, house, id, [sayOfLot(id, nowMs - agoMin * MIN_MS, word)], nowMs)
+    hearAll(connection, kitchen, house, id, [sayOfLot(id, nowMs - agoMin * MIN_MS, word)])
   if (oldest && next) {
     await say(oldest.lot.id, 42, { kind: 'counted', massG: 2600 })
     await say(oldest.lot.id, 30, {
@@ -95,8 +95,7 @@ export async function bringRiceUpToDate(connection: PoolConnection, kitchen: Kit
   let usableG = 0
   for (const lot of await listOpenLots(connection, kitchen.id)) {
     const state = foldLot(lot, policy, nowMs)
-    const say = (events: Parameters<typeof takeLotEvents>[4]) =>
-      takeLotEvents(connection, kitchen, house, lot.id, events, nowMs)
+    const say = (events: readonly SaidOfLot[]) => hearAll(connection, kitchen, house, lot.id, events)
     const spreadMs = state.spreadAtMs
     const lastMs = state.readings.at(-1)?.atMs ?? 0
     if (state.stage === 'cooking' || (spreadMs !== null && state.verdict !== 'met' && nowMs - lastMs > 4 * HOUR_MS)) {

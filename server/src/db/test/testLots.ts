@@ -62,7 +62,7 @@ export const SPREAD: Word = {
   covered: false,
   airTempC: 3,
 }
-export const read = (tempC: number): Word => ({ kind: 'read', tempC, source: 'dial', doubt: null })
+export const read = (tempC: number): Word => ({ kind: 'read', tempC, source: 'dial' })
 export const toBench: Word = {
   kind: 'moved',
   place: 'bench',

@@ -75,7 +75,9 @@ export function ThrowSheet({ shown, onClose }: SheetProps) {
           detail={t(`lot.reasons.${reason}`)}
           onHeld={() => {
             const [eventId] = sayOfLot(id, { kind: 'discarded', massG: null, reason })
-            toast(t('lot.throwDone', { name }), () => sayOfLot(id, { kind: 'undone', eventId: eventId as never }))
+            const isFinal = reason === 'warm' || reason === 'old'
+            const undo = () => sayOfLot(id, { kind: 'undone', eventId: eventId as never })
+            toast(t('lot.throwDone', { name }), isFinal ? undefined : undo)
             onClose()
           }}
         />

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { Trace } from 'contract/rice'
+import { Trace, type LotEvent } from 'contract/rice'
+import type { LoggedEvent } from 'core/rice/lot/lotState'
 import { View } from 'react-native'
 import { getJson } from '../../../device/http'
 import { download } from '../../../device/download'
@@ -83,27 +84,39 @@ export function TracedRuns({ runs, timeZone }: { runs: Trace['runs']; timeZone: 
   )
 }
 
-/** Everything said of a lot, the latest first. */
+/** Everything said of a lot, the latest first; what was taken back or came too late stays, struck out. */
 export function LogSheet(props: SheetProps) {
   const { shown, kitchen, onClose } = props
   const t = useWords('rice')
   const says = useLotSays(props)
-  const { name, events } = shown.lot
+  const { lot, state } = shown
+  const when = (ms: number) => `${formatDay(ms, kitchen.timeZone)} ${formatTime(ms, kitchen.timeZone)}`
+  const who = (event: { staffId?: string | null | undefined }) =>
+    kitchen.staff.find((one) => one.id === event.staffId)?.name ?? t('lot.someone')
+  const whyOf = ({ why, struckBy }: LoggedEvent) =>
+    why === null
+      ? ''
+      : t(`lot.whys.${why}`, { who: struckBy ? who(struckBy) : '', time: struckBy ? when(struckBy.atMs) : '' })
   return (
-    <Sheet title={t('lot.logTitle', { name })} isOpen onClose={onClose}>
+    <Sheet title={t('lot.logTitle', { name: lot.name })} isOpen onClose={onClose}>
       <View role="list" className="gap-1">
-        {[...events]
-          .sort((a, b) => b.atMs - a.atMs)
-          .map((event) => (
-            <View key={event.id} role="listitem" className="flex-row gap-3">
-              <Text weight="bold" stretch="narrow">
-                {`${formatDay(event.atMs, kitchen.timeZone)} ${formatTime(event.atMs, kitchen.timeZone)}`}
+        {[...state.log].reverse().map((one) => (
+          <View key={one.event.id} role="listitem" className="flex-row gap-3">
+            <Text weight="bold" stretch="narrow">
+              {when(one.event.atMs)}
+            </Text>
+            <View className="flex-1">
+              <Text stretch="slim" className={one.counts ? '' : 'line-through'}>
+                {says(one.event as LotEvent)}
               </Text>
-              <Text stretch="slim" className="flex-1">
-                {says(event)}
-              </Text>
+              {one.why && (
+                <Text stretch="slim" tone="ash">
+                  {whyOf(one)}
+                </Text>
+              )}
             </View>
-          ))}
+          </View>
+        ))}
       </View>
     </Sheet>
   )
