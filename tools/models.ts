@@ -6,6 +6,7 @@ import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
 import type { Answer, Fault, Model } from './model'
 import { MISE_MODELS } from './miseModels'
 import { PREP_MODELS } from './prepModel'
+import { RICE_LOT_MODEL } from './riceLotModel'
 import { RICE_MODELS } from './riceModels'
 
 /** The models that the command line reaches, by name: the same functions and contracts as the app and the server. */
@@ -14,6 +15,7 @@ export const MODELS: Readonly<Record<string, Model>> = {
   ...MISE_MODELS,
   ...PREP_MODELS,
   ...RICE_MODELS,
+  ...RICE_LOT_MODEL,
 }
 
 let table: ReturnType<typeof readIngredients> | null = null

@@ -1,4 +1,6 @@
 import { METHODS, WASHES } from 'core/rice/cookMethod'
+import { TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
+import { FORECAST_NOTES } from 'core/rice/plan/forecast'
 import { z } from 'zod'
 import { InstantMs, Name, Slug } from './ids'
 import { Blend, LotPlace } from './rice'
@@ -40,7 +42,12 @@ export const RicePolicy = z.strictObject({
   vesselId: Slug,
   blend: Blend,
   wash: z.enum(WASHES),
-  tray: z.strictObject({ name: Name, lengthM: z.number().min(0.05).max(2), widthM: z.number().min(0.05).max(2) }),
+  tray: z.strictObject({
+    name: Name,
+    lengthM: z.number().min(0.05).max(2),
+    widthM: z.number().min(0.05).max(2),
+    material: z.enum(TRAY_MATERIALS).optional(),
+  }),
   cooling: z.array(CoolStage).min(1).max(6),
   /** The last tray is cold by then: someone must still be there to log it. */
   closeMin: minute,
@@ -62,6 +69,8 @@ export const PutRicePolicy = z.strictObject({ version: z.int().min(0), policy: R
 /** What a person knows better than the record: portions of a service, an event that adds or takes some. */
 export const RicePlanEdits = z.strictObject({
   portions: z.record(Slug, z.number().min(0).max(5000)),
+  /** Sold out at this minute of the day: what was sold is a lower bound. */
+  soldOut: z.record(Slug, minute).optional(),
   event: z.strictObject({ name: z.string().trim().min(1).max(80), percent: z.number().min(-100).max(400) }).nullable(),
 })
 export type RicePlanEdits = z.infer<typeof RicePlanEdits>
@@ -71,7 +80,14 @@ export const ServiceForecast = z.strictObject({
   serviceId: Slug,
   /** Null before the first day on record. */
   forecast: z
-    .strictObject({ expected: z.number(), low: z.number(), high: z.number(), spread: z.number(), days: z.int() })
+    .strictObject({
+      expected: z.number(),
+      low: z.number(),
+      high: z.number(),
+      spread: z.number(),
+      days: z.int(),
+      notes: z.array(z.enum(FORECAST_NOTES)),
+    })
     .nullable(),
   /** Shares of the expectation, by dish and by boat (minute of the day); each sums to 1. */
   dishes: z.array(z.strictObject({ dishId: Slug, share: z.number() })),

@@ -1,16 +1,20 @@
-import { COOLING_PLACES } from 'core/rice/cooling/coolingPlace'
+import { COOLING_PLACES, STACKS, TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
 import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
+import { LEAST_TARGET_WATER_FRACTION, MOST_TARGET_WATER_FRACTION } from 'core/rice/waterBalance'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
 
 /** A day of a kitchen's calendar: 2026-11-26. */
 export const Day = z.iso.date()
 
+const DRIER = `is drier than ${LEAST_TARGET_WATER_FRACTION}: grains would be raw in the middle; give the water of the cooked rice, 0.55 to 0.65`
+const WETTER = `is wetter than ${MOST_TARGET_WATER_FRACTION}: that is porridge; give the water of the cooked rice, 0.55 to 0.65`
+
 /** Input and output of the models `rice.water`, `rice.howMuch` and `rice.cool`; docs/core.md has an example of each. */
 export const RiceWaterInput = z
   .strictObject({
     dryMassG: z.number().positive().max(1_000_000),
-    targetWaterFraction: z.number().gt(0).lt(1),
+    targetWaterFraction: z.number().min(LEAST_TARGET_WATER_FRACTION, DRIER).max(MOST_TARGET_WATER_FRACTION, WETTER),
     evaporatedG: z.number().min(0).max(1_000_000),
     dryWaterFraction: z.number().min(0).lt(1).optional(),
   })
@@ -24,6 +28,8 @@ export const ServicePortions = z.strictObject({
   date: Day,
   service: z.string().min(1).max(64),
   portions: z.number().min(0).max(100_000),
+  /** Sold out: its portions are a lower bound, not the demand. */
+  soldOutAt: z.iso.time().optional(),
 })
 export const RiceHowMuchInput = z.strictObject({
   historyPortions: z.array(ServicePortions).max(20_000),
@@ -36,6 +42,7 @@ export const RiceHowMuchInput = z.strictObject({
   /** Cooked and cooled rice by dry rice; where none is given, of long grain at 58 % water. */
   yieldRatio: z.number().positive().max(5).optional(),
 })
+export type RiceHowMuchInput = z.infer<typeof RiceHowMuchInput>
 export const RiceHowMuchOutput = z.strictObject({
   portionsExpected: z.number().nullable(),
   portionsLow: z.number().nullable(),
@@ -52,6 +59,9 @@ export const CoolStage = z.strictObject({
   place: z.enum(COOLING_PLACES),
   covered: z.boolean(),
   airTempC: z.number().min(-40).max(60).optional(),
+  /** How the trays stand to each other, and what they are made of. */
+  stack: z.enum(STACKS).optional(),
+  material: z.enum(TRAY_MATERIALS).optional(),
 })
 const AnalysisFace = z.strictObject({
   heatTransferWPerM2K: z.number().min(0).max(1e6),
@@ -70,6 +80,8 @@ export const RiceCoolInput = z.union([
     ...coolBase,
     stages: z.array(CoolStage).min(1).max(20),
     waterFraction: z.number().min(0.4).max(0.8).optional(),
+    /** Of every stage that names none. */
+    material: z.enum(TRAY_MATERIALS).optional(),
   }),
   z.strictObject({
     ...coolBase,
@@ -96,7 +108,9 @@ export const RiceCoolOutput = z.strictObject({
       passes: z.boolean(),
     }),
   ),
-  largestPassingDepthM: z.number(),
+  /** By the model alone, and what to advise: no deeper than good practice in an ordinary fridge. */
+  largestPassingDepthM: z.number().nullable(),
+  advisedDepthM: z.number().nullable(),
   massLossFraction: z.number(),
   energyResidual: z.number(),
   waterResidual: z.number(),

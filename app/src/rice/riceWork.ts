@@ -2,7 +2,7 @@ import { adviseCooling, type Advice, type AdviceAsked } from 'core/rice/lot/cool
 import { forecastLot, lotOnTray, stepAtRisk, type LotForecast } from 'core/rice/lot/lotForecast'
 import type { LotState } from 'core/rice/lot/lotState'
 import type { CoolStage } from 'core/rice/cooling/coolingPlace'
-import { largestPassingDepthM, trayStages } from 'core/rice/cooling/predictCooling'
+import { mostDepthM } from 'core/rice/cooling/predictCooling'
 import { ricePlanFor, type DayRicePlan, type RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import type { RuleSet } from 'core/safety/limits'
@@ -23,11 +23,7 @@ export function workRice(work: RiceWork): RiceWorked[RiceWork['kind']] {
     case 'watch':
       return watchLot(work)
     case 'depth':
-      return largestPassingDepthM(
-        { startTempC: work.startTempC },
-        trayStages(work.stages),
-        COOLING_LIMITS[work.ruleSet],
-      )
+      return mostDepthM({ startTempC: work.startTempC }, work.stages, COOLING_LIMITS[work.ruleSet]).advisedM
     case 'plan':
       return ricePlanFor(work.asked)
   }

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query'
 import type { RiceHouse } from 'contract/riceHouse'
-import type { CoolingPlace, CoolStage } from 'core/rice/cooling/coolingPlace'
+import { inTrays, type CoolingPlace, type CoolStage } from 'core/rice/cooling/coolingPlace'
 import type { RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
 import type { RuleSet } from 'core/safety/limits'
 import { runRice } from './runRice'
@@ -12,14 +12,14 @@ const once = { staleTime: Infinity, gcTime: 5 * MINUTE_MS, retry: false } as con
 
 function watching({ lot, state }: ShownLot, house: RiceHouse, nowMs: number) {
   const minute = Math.floor(nowMs / MINUTE_MS)
+  const cooling = inTrays(house.policy.cooling, house.policy.tray.material)
   const isCooling = state.stage === 'cooling' || state.stage === 'chilling'
   return {
     ...once,
     queryKey: ['worked', 'watch', lot.id, lot.events.length, lot.events.at(-1)?.id, minute],
     enabled: isCooling,
     placeholderData: keepPreviousData,
-    queryFn: () =>
-      runRice<'watch'>({ kind: 'watch', state, plan: house.policy.cooling, places: coolPlaces(house), nowMs }),
+    queryFn: () => runRice<'watch'>({ kind: 'watch', state, plan: cooling, places: coolPlaces(house), nowMs }),
   }
 }
 
@@ -46,8 +46,8 @@ export function coolPlaces({ places }: RiceHouse) {
     .sort((a, b) => STRONGEST_FIRST.indexOf(a.kind) - STRONGEST_FIRST.indexOf(b.kind))
 }
 
-/** The deepest tray that keeps the rule in these stages [m]; null while it is worked out. */
-export function useLargestDepthM(stages: CoolStage[], ruleSet: RuleSet, startTempC: number): number | null {
+/** The deepest tray to advise in these stages [m]; null while it is worked out. */
+export function useMostDepthM(stages: CoolStage[], ruleSet: RuleSet, startTempC: number): number | null {
   const key = ['worked', 'depth', ruleSet, startTempC, stages]
   const query = useQuery({
     ...once,

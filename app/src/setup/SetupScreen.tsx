@@ -10,6 +10,7 @@ import { Dial } from '../ui/Dial'
 import { Frame } from '../ui/Frame'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
+import { ReadingsSection } from './ReadingsSection'
 import { RuleSetSection } from './RuleSetSection'
 import { useKitchen } from './useKitchen'
 
@@ -160,6 +161,7 @@ function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
         ].join(' · ')}
       </Text>
       <RuleSetSection kitchen={kitchen} />
+      <ReadingsSection kitchen={kitchen} />
     </Section>
   )
 }

@@ -25,6 +25,9 @@ export const setup = {
   kinds: { wok: 'wok', griddle: 'griddle' },
   ruleSet: 'Rule set',
   ruleSets: { us: 'US model code', uk: 'UK guidance', au: 'Australia and New Zealand' },
+  readsIn: 'Thermometers read in',
+  readsInDetail: 'Readings are kept as they were read, and limits are compared in that unit.',
+  scotland: 'Scotland: reheat rice to 82 °C',
   ruleSetDetail: 'Figures are from memory of the published text. Your local code and inspector decide.',
   ruleSetChange: 'Change to {{name}}?',
   ruleSetCooling:

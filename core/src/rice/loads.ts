@@ -1,8 +1,8 @@
 import {
   COOKED_BULK_KG_PER_L,
-  METHOD_FIGURES,
   WASH_HELD_FRACTION,
   blendWaterFraction,
+  cookTimes,
   ruleWaterG,
   type Blend,
   type Method,
@@ -63,7 +63,7 @@ export function planLoads({ cookedMassG, vessel, blend, wash }: LoadsAsked): Loa
 
 /** One load of this much dry rice [g]. */
 export function planLoad(dryMassG: number, vessel: Vessel, blend: Blend, wash: Wash): LoadPlan {
-  const { cookMin, restMin } = METHOD_FIGURES[vessel.method]
+  const { cookMin, restMin } = cookTimes(vessel.method, blend)
   const steamG = vessel.steamGPerMin * (cookMin + restMin)
   const { waterG, cookedMassG } = waterForTarget({
     dryMassG,
@@ -84,14 +84,21 @@ export function planLoad(dryMassG: number, vessel: Vessel, blend: Blend, wash: W
   }
 }
 
+/** Rule of thumb and mass balance may differ by so much before it is worth a word, by the rule. */
+const SAME_WATER_FRACTION = 0.15
+
+/** Whether the rule of thumb would give water that is far from what the wanted moisture takes. */
+export const isFarFromRule = ({ waterG, ruleWaterG }: Pick<LoadPlan, 'waterG' | 'ruleWaterG'>): boolean =>
+  Math.abs(waterG - ruleWaterG) > SAME_WATER_FRACTION * ruleWaterG
+
 const LEARNT_SHARE = 0.3
 
 /** What a weighed load says of its vessel's steam [g/min], smoothed over the loads before it. */
 export function learnSteam(
   vessel: Vessel,
-  weighed: { dryMassG: number; waterG: number; cookedMassG: number },
+  weighed: { dryMassG: number; waterG: number; cookedMassG: number; blend: Blend },
 ): { steamGPerMin: number; observedGPerMin: number } {
-  const { cookMin, restMin } = METHOD_FIGURES[vessel.method]
+  const { cookMin, restMin } = cookTimes(vessel.method, weighed.blend)
   const observedGPerMin = (weighed.dryMassG + weighed.waterG - weighed.cookedMassG) / (cookMin + restMin)
   const kept = Math.max(0, observedGPerMin)
   return { observedGPerMin, steamGPerMin: vessel.steamGPerMin + LEARNT_SHARE * (kept - vessel.steamGPerMin) }

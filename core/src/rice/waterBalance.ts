@@ -1,5 +1,8 @@
 /** Water by mass of raw milled rice as bought, common practice. */
 export const DRY_RICE_WATER_FRACTION = 0.125
+/** Outside this it is no cooked rice: drier is raw in the middle, wetter is porridge. A target there is refused. */
+export const LEAST_TARGET_WATER_FRACTION = 0.45
+export const MOST_TARGET_WATER_FRACTION = 0.78
 /** A mass balance outside this is asked about: drier is half raw or dried, wetter is porridge. */
 export const LEAST_LIKELY_WATER_FRACTION = 0.5
 export const MOST_LIKELY_WATER_FRACTION = 0.7

@@ -1,5 +1,6 @@
 import { EventId } from 'contract/ids'
 import type { SaidOfLot } from 'contract/rice'
+import { inTrays } from 'core/rice/cooling/coolingPlace'
 import { coolTray } from 'core/rice/cooling/coolTray'
 import { fitCooling, tempAtC } from 'core/rice/cooling/fitCooling'
 import { trayStages } from 'core/rice/cooling/predictCooling'
@@ -9,7 +10,7 @@ import type { LotState } from 'core/rice/lot/lotState'
 import type { Pool } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
 import { inTransaction } from '../db/pool'
-import { probedLot, takeReading } from '../rice/probedLot'
+import { probedLot, takeReading, type ProbedLot } from '../rice/probedLot'
 import { findProbe, saveProbe } from './probe.sql'
 import { simulatedProbe } from './simulatedProbe'
 
@@ -24,7 +25,7 @@ export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Pr
     const probe = await findProbe(connection, kitchenId, true)
     if (probe.lotId === null || nowMs - (probe.readAtMs ?? 0) < READ_EVERY_MS) return 0
     const probed = await probedLot(connection, kitchenId, probe.lotId, nowMs)
-    const tray = probed && !probed.state.end ? lotOnTray(probed.state, probed.house.policy.cooling, nowMs) : null
+    const tray = probed && !probed.state.end ? lotOnTray(probed.state, coolingOf(probed.house), nowMs) : null
     await saveProbe(connection, kitchenId, { ...probe, readAtMs: nowMs, ...(tray ? {} : { lotId: null }) })
     if (!probed || !tray) return 0
     const sinceMs = probe.sinceMs ?? nowMs
@@ -47,6 +48,8 @@ export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Pr
     return 1
   })
 }
+
+const coolingOf = ({ policy }: ProbedLot['house']) => inTrays(policy.cooling, policy.tray.material)
 
 /** What only shows over time: a probe that sends late, or the same again and again while the tray must have cooled. */
 function doubtOf(reading: { tempC: number; atMs: number }, state: LotState, tray: LotOnTray, nowMs: number) {

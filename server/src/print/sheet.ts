@@ -7,6 +7,11 @@ const LINE = 14
 const SIGNATURE_ROOM = 90
 const INK = rgb(0, 0, 0)
 
+/** Where a line through the words runs, by their size. */
+const STRIKE_HEIGHT = 0.3
+
+export type SheetLine = { size?: number; bold?: boolean; before?: number; isStruck?: boolean }
+
 /** Lines on sheets of A4, wrapped and carried over, with lines to sign at the end. */
 export class Sheet {
   private page: PDFPage
@@ -19,14 +24,20 @@ export class Sheet {
     this.page = pdf.addPage([A4.width, A4.height])
   }
 
-  write(words: string, { size = 10, bold = false, before = 0 }: { size?: number; bold?: boolean; before?: number }) {
+  write(words: string, { size = 10, bold = false, before = 0, isStruck = false }: SheetLine) {
     const font = bold ? this.fonts.bold : this.fonts.regular
     for (const line of this.wrapped(printable(words), size, font)) {
       this.room(LINE)
       this.y -= before + Math.max(LINE, size * 1.3)
       before = 0
       this.page.drawText(line, { x: MARGIN, y: this.y, size, font, color: INK })
+      if (isStruck) this.strike(font.widthOfTextAtSize(line, size), size)
     }
+  }
+
+  private strike(width: number, size: number) {
+    const y = this.y + size * STRIKE_HEIGHT
+    this.page.drawLine({ start: { x: MARGIN, y }, end: { x: MARGIN + width, y }, thickness: 1, color: INK })
   }
 
   private wrapped(words: string, size: number, font: PdfFonts['regular']): string[] {

@@ -11,7 +11,7 @@ import { demandOf, HISTORY_DAYS, recordDemand } from './plan/demandRecord'
 import { findRiceHouse } from './house.sql'
 import { dayRicePlan } from './plan/dayRicePlan'
 import { listOpenLots } from './lots.sql'
-import { findPlan, listAsked, listDemand, listUnfired } from './plan/plan.sql'
+import { findPlan, listAsked, listDemand, listSoldOut, listUnfired } from './plan/plan.sql'
 import { forecastServices, leadS, tonightDemands } from './plan/planDay'
 
 const DAY_MS = 86_400_000
@@ -33,7 +33,8 @@ export async function planOfDay(
 ): Promise<RicePlanDay> {
   await inTransaction(pool, (connection) => recordDemand(connection, kitchen, nowMs))
   const demand = await listDemand(pool, kitchen.id, dayAfter(day, -HISTORY_DAYS), day)
-  const services = forecastServices(demand, house, await listDishes(pool, kitchen.id), day)
+  const soldOut = await listSoldOut(pool, kitchen.id, dayAfter(day, -HISTORY_DAYS), day)
+  const services = forecastServices(demand, house, await listDishes(pool, kitchen.id), day, soldOut)
   return { day, ...(await findPlan(pool, kitchen.id, day)), services }
 }
 

@@ -61,7 +61,12 @@ function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
   if (!lastCount || !otherCount) return null
   const keep = (kept: Count) => {
     const other = kept === lastCount ? otherCount : lastCount
-    const ids = sayOfMise('stock', { kind: 'settled', itemId: row.itemId, keptId: EventId.parse(kept.eventId), otherId: EventId.parse(other.eventId) })
+    const ids = sayOfMise('stock', {
+      kind: 'settled',
+      itemId: row.itemId,
+      keptId: EventId.parse(kept.eventId),
+      otherId: EventId.parse(other.eventId),
+    })
     toast(t('count.counted', { name: row.name, mass: formatMassG(kept.massG) }), () => undoMise('stock', ids))
     onClose()
   }

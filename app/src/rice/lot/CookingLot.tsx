@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router'
 import { COOKED_BULK_KG_PER_L } from 'core/rice/cookMethod'
 import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
-import { MOST_RECOMMENDED_DEPTH_M } from 'core/rice/plan/planRice'
+import { loadToComeG } from 'core/rice/plan/planDay'
 import { celsiusOf, type Temperature } from 'core/measure/temperature'
-import type { CoolStage } from 'core/rice/cooling/coolingPlace'
+import { inTrays, type CoolStage } from 'core/rice/cooling/coolingPlace'
 import { waterFractionOf } from 'core/rice/waterBalance'
 import { dishesForWetRice, rescueWetLoad } from 'core/rice/wetLoad'
 import { useState } from 'react'
@@ -21,7 +21,7 @@ import { useWords } from '../../words/i18n'
 import { centimetres, kilos } from '../lotWords'
 import { readyAtMs } from '../shelf/nextTask'
 import { sayOfLot } from '../useLots'
-import { useLargestDepthM } from '../useRiceWork'
+import { useMostDepthM } from '../useRiceWork'
 import { LotHead } from './LotHead'
 import type { LotPage } from './lotPage'
 
@@ -99,8 +99,8 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   const { lot } = shown
   const { load } = lot
   const { tray, cooling } = house.policy
-  const steamG = load ? (house.vessels.find((one) => one.id === load.vesselId)?.steamGPerMin ?? 0) * 30 : 0
-  const plannedG = load ? Math.round((load.dryMassG + load.waterG - steamG) / 50) * 50 : 3000
+  const vessel = house.vessels.find((one) => one.id === load?.vesselId)
+  const plannedG = load ? Math.round(loadToComeG(load, vessel?.steamGPerMin ?? 0) / 50) * 50 : 3000
   const [massG, setMassG] = useState(plannedG)
   const [temp, setTemp] = useState<number | null>(null)
   const read: Temperature | null =
@@ -122,8 +122,11 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   const own: CoolStage = { durationS: 36_000, place: kind, covered: isCovered, airTempC: place?.airTempC ?? undefined }
   const planned = cooling[0]?.place === kind && cooling.length > 1 && !isCovered
   const stages = planned ? [...cooling] : [own]
-  const largestM = useLargestDepthM(stages, kitchen.ruleSet, Math.min(100, Math.max(60, read?.tempC ?? USUAL_START_C)))
-  const mostM = largestM === null ? MOST_RECOMMENDED_DEPTH_M : Math.min(largestM, MOST_RECOMMENDED_DEPTH_M)
+  const mostM = useMostDepthM(
+    inTrays(stages, tray.material),
+    kitchen.ruleSet,
+    Math.min(100, Math.max(60, read?.tempC ?? USUAL_START_C)),
+  )
   const waterFraction = load ? waterFractionOf(load.dryMassG, massG) : null
   const isOdd = waterFraction !== null && (waterFraction < LEAST_LIKELY || waterFraction > MOST_LIKELY)
   const isNoTray = depthM < LEAST_DEPTH_M || depthM > MOST_DEPTH_M
@@ -143,7 +146,7 @@ function useSpread({ shown, kitchen, house }: LotPage) {
     plannedG,
     waterFraction,
     isOdd,
-    traysWanted: mostM > 0 ? Math.ceil(volumeM3 / trayM2 / mostM - 1e-9) : trays + 1,
+    traysWanted: mostM ? Math.ceil(volumeM3 / trayM2 / mostM - 1e-9) : trays + 1,
     detail: t('cooking.spreadDetail', { count: trays, cm: centimetres(depthM), place: place?.name ?? '' }),
     refusal: isNoTray
       ? t('cooking.notTray', { cm: centimetres(depthM), least: LEAST_DEPTH_M * 100, mostCm: MOST_DEPTH_M * 100 })
@@ -221,7 +224,7 @@ function SpreadDials({ shown, kitchen, house, spread }: LotPage & { spread: Spre
         unit={t('cooking.traysOf', { count: spread.trays, cm: centimetres(spread.depthM) })}
         onChange={spread.setTrays}
       />
-      {spread.depthM > spread.mostM + 5e-4 && (
+      {spread.mostM !== null && spread.depthM > spread.mostM + 5e-4 && (
         <Notice kind="hazard" isSmall title={t('cooking.tooDeep', { cm: centimetres(spread.depthM) })}>
           {spread.mostM > 0
             ? t('cooking.tooDeepDetail', { most: centimetres(spread.mostM), trays: spread.traysWanted })

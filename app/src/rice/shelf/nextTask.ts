@@ -1,5 +1,5 @@
 import type { RicePolicy } from 'contract/riceHouse'
-import { METHOD_FIGURES } from 'core/rice/cookMethod'
+import { cookTimes } from 'core/rice/cookMethod'
 import { inOrderOfUse } from 'core/rice/lot/allocate'
 import { stepAtRisk } from 'core/rice/lot/lotForecast'
 import type { WatchedLot } from '../riceWork'
@@ -20,7 +20,7 @@ const CARRY_AHEAD_MS = 60 * MIN_MS
 /** When a load leaves the heat; null for rice from elsewhere. */
 export function readyAtMs({ lot }: ShownLot): number | null {
   if (!lot.load) return null
-  const { cookMin, restMin } = METHOD_FIGURES[lot.load.method]
+  const { cookMin, restMin } = cookTimes(lot.load.method, lot.load.blend)
   return lot.bornAtMs + (cookMin + restMin) * MIN_MS
 }
 

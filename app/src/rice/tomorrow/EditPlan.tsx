@@ -1,12 +1,16 @@
+import type { Kitchen } from 'contract/kitchen'
 import type { RicePlanDay, RicePlanEdits, ServiceForecast } from 'contract/riceHouse'
 import { plannedService } from 'core/rice/plan/planDay'
+import { instantOf, localDay, localMinute } from 'core/time/localTime'
 import { useState } from 'react'
 import { TextInput, View } from 'react-native'
+import { kitchenNowMs } from '../../device/clock'
 import { useDishes } from '../../book/useDishes'
 import { Button } from '../../ui/Button'
 import { Dial } from '../../ui/Dial'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
+import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 type EditProps = { plan: RicePlanDay; onKeep: (edits: RicePlanEdits) => void; onClose: () => void }
@@ -16,9 +20,10 @@ export function EditService({
   service,
   name,
   plan,
+  kitchen,
   onKeep,
   onClose,
-}: EditProps & { service: ServiceForecast; name: string }) {
+}: EditProps & { service: ServiceForecast; name: string; kitchen: Kitchen }) {
   const book = useDishes().data?.dishes ?? []
   const dishName = (id: string) => book.find((dish) => dish.id === id)?.shortName ?? id
   const t = useWords('rice')
@@ -48,6 +53,11 @@ export function EditService({
               })
             : t('tomorrow.noRecord')}
         </Text>
+        {(forecast?.notes ?? []).map((note) => (
+          <Text key={note} tone="ash" stretch="slim">
+            {t(`tomorrow.notes.${note}`)}
+          </Text>
+        ))}
         <Text stretch="slim">
           {dishes.map(({ dishId, share }) => `${dishName(dishId)} ${Math.round(share * portions)}`).join(' · ')}
         </Text>
@@ -60,8 +70,36 @@ export function EditService({
         {serviceId in plan.edits.portions && forecast && (
           <Button label={t('tomorrow.reset')} onPress={() => onKeep({ ...plan.edits, portions: others })} />
         )}
+        <SoldOut serviceId={serviceId} plan={plan} kitchen={kitchen} onKeep={onKeep} />
       </View>
     </Sheet>
+  )
+}
+
+/** Today's service that ran out: what it sold is then no measure of what was asked for. */
+function SoldOut({
+  serviceId,
+  plan,
+  kitchen,
+  onKeep,
+}: Omit<EditProps, 'onClose'> & { serviceId: string; kitchen: Kitchen }) {
+  const t = useWords('rice')
+  const nowMs = kitchenNowMs()
+  const { [serviceId]: atMin, ...others } = plan.edits.soldOut ?? {}
+  if (plan.day !== localDay(nowMs, kitchen.timeZone)) return null
+  if (atMin !== undefined) {
+    const time = formatTime(instantOf(plan.day, atMin, kitchen.timeZone), kitchen.timeZone)
+    return (
+      <Button label={t('tomorrow.soldOutAt', { time })} onPress={() => onKeep({ ...plan.edits, soldOut: others })} />
+    )
+  }
+  const now = localMinute(nowMs, kitchen.timeZone)
+  return (
+    <Button
+      label={t('tomorrow.soldOut')}
+      detail={t('tomorrow.soldOutDetail')}
+      onPress={() => onKeep({ ...plan.edits, soldOut: { ...others, [serviceId]: now } })}
+    />
   )
 }
 

@@ -1,6 +1,7 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
 import { bulkKgPerL, GRAINS } from 'core/rice/cookMethod'
+import { isFarFromRule } from 'core/rice/loads'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { volumeUnitML } from 'core/measure/units'
 import { View } from 'react-native'
@@ -48,6 +49,14 @@ export function LoadFigures({ rice, house, kitchen }: { rice: DayRicePlan; house
           })}
         />
       </View>
+      {isFarFromRule(load) && (
+        <Text tone="ash" stretch="slim">
+          {t('tomorrow.farFromRule', {
+            rule: kilos(load.ruleWaterG, 2),
+            percent: Math.round(load.waterFraction * 100),
+          })}
+        </Text>
+      )}
       <Text stretch="slim">
         {[
           t('tomorrow.measures', {

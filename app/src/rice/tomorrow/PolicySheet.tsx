@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { RiceHouse, type RicePolicy } from 'contract/riceHouse'
 import { GRAINS, WASHES } from 'core/rice/cookMethod'
-import type { CoolStage } from 'core/rice/cooling/coolingPlace'
+import { STACKS, TRAY_MATERIALS, type CoolStage } from 'core/rice/cooling/coolingPlace'
 import { sufficientShare } from 'core/rice/plan/howMuch'
 import { useState, type ReactNode } from 'react'
 import { View } from 'react-native'
@@ -92,7 +92,27 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
             of={COOLING_NAMES}
             chosen={COOLING_NAMES.find((name) => sameCooling(COOLINGS[name], policy.cooling)) ?? null}
             words={(name) => t(`policy.coolings.${name}`)}
-            onChoose={(name) => change({ cooling: [...COOLINGS[name]] })}
+            onChoose={(name) =>
+              change({ cooling: COOLINGS[name].map((one) => ({ ...one, stack: policy.cooling.at(-1)?.stack })) })
+            }
+          />
+        </Part>
+        <Part title={t('policy.stack')}>
+          <Choices
+            name={t('policy.stack')}
+            of={STACKS}
+            chosen={policy.cooling.at(-1)?.stack ?? 'single'}
+            words={(stack) => t(`policy.stacks.${stack}`)}
+            onChoose={(stack) => change({ cooling: policy.cooling.map((one) => ({ ...one, stack })) })}
+          />
+        </Part>
+        <Part title={t('policy.tray')}>
+          <Choices
+            name={t('policy.tray')}
+            of={TRAY_MATERIALS}
+            chosen={policy.tray.material ?? 'steel'}
+            words={(material) => t(`policy.trays.${material}`)}
+            onChoose={(material) => change({ tray: { ...policy.tray, material } })}
           />
         </Part>
         <Part title={t('policy.close')}>

@@ -145,6 +145,7 @@ function TomorrowPage(props: PageProps) {
           service={service}
           name={names.get(service.serviceId) ?? service.serviceId}
           plan={plan}
+          kitchen={kitchen}
           onKeep={keep}
           onClose={close}
         />

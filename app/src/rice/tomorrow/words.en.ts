@@ -10,6 +10,15 @@ export const tomorrowWords = {
     edit: 'Change',
     record: 'by the record {{n}}, {{low}} to {{high}}',
     reset: 'Back to the record',
+    notes: {
+      fewDays: 'few days on record: wide',
+      old: 'an old record: wider',
+      outlier: 'one day far off is held to its weight',
+      soldOut: 'days that sold out count as a lower bound',
+    },
+    soldOut: 'Sold out now',
+    soldOutDetail: 'what was sold is then a lower bound',
+    soldOutAt: 'Sold out at {{time}}: take it back',
     event: 'A known event',
     eventName: 'What is on',
     eventNone: 'none',
@@ -32,6 +41,8 @@ export const tomorrowWords = {
     water: 'kg water',
     waterOnGrain: '{{g}} g of it hangs on the washed grain',
     byRule: '{{ratio}} : 1; by the rule {{rule}} kg, steam {{steam}} g counted',
+    farFromRule:
+      'The rule of thumb says {{rule}} kg. The balance is used: it gives the wanted {{percent}} % water and counts the steam of this vessel.',
     measures: '{{cups}} cups rice, {{litres}} L water',
     volume: '{{litres}} L cooked in {{vessel}} L',
     blend: '{{blend}}, {{wash}}',
@@ -43,7 +54,7 @@ export const tomorrowWords = {
     now: 'now',
     cooling: 'cooling on trays',
     allCold: 'all at {{temp}} {{time}}',
-    largest: 'at most {{cm}} cm passes; no deeper than 4 in a fridge',
+    largest: 'at most {{cm}} cm passes; no deeper than {{fridge}} in a fridge',
     noneDeep: 'no depth passes in this cooling',
     paper: 'Sheet, PDF',
     sheet: 'Calendar file',
@@ -62,6 +73,10 @@ export const tomorrowWords = {
     blend: 'Grain, shares of 100',
     blendSum: 'the shares sum to {{sum}}, not to 100',
     wash: 'Wash',
+    tray: 'Trays are of',
+    trays: { steel: 'steel', aluminium: 'aluminium', plastic: 'plastic' },
+    stack: 'On the rack they stand',
+    stacks: { single: 'apart', stacked: 'one above the other', nested: 'in one another' },
     cooling: 'How it cools',
     coolings: {
       fridge: 'fridge',
@@ -83,7 +98,15 @@ export const tomorrowWords = {
     close: 'All cold by',
   },
 
-  grains: { long: 'long grain', medium: 'medium grain', short: 'short grain', brown: 'brown' },
+  grains: {
+    long: 'long grain',
+    jasmine: 'jasmine',
+    basmati: 'basmati',
+    parboiled: 'parboiled',
+    medium: 'medium grain',
+    short: 'short grain',
+    brown: 'brown',
+  },
 
   washes: { none: 'not washed', two: '2 changes', three: '3 changes', four: '4 changes' },
 
@@ -93,5 +116,6 @@ export const tomorrowWords = {
     cooker: 'rice cooker',
     microwave: 'microwave cooker',
     pilaf: 'pilaf',
+    oven: 'oven tray with lid',
   },
 } as const

@@ -8,7 +8,7 @@ import { fitCooling, tempAtC } from './fitCooling'
 import { evenGrid, usualGrid } from './grid'
 import { growthLog10, growthRatePerH } from './growth'
 import { coolsToS, judgeCurve } from './judgeCurve'
-import { largestPassingDepthM, predictCooling, trayStages } from './predictCooling'
+import { largestPassingDepthM, mostDepthM, predictCooling, trayStages } from './predictCooling'
 import { riceBed } from './riceBed'
 
 const HOUR_S = 3600
@@ -205,7 +205,7 @@ test('growth rates are those of the published square-root model, and rice left w
     expect.closeTo(0.56, 1),
     expect.closeTo(1.61, 1),
   ])
-  const hours = (tempC: number, h: number) => ({ timesS: [0, h * HOUR_S], coreC: [tempC, tempC] })
+  const hours = (tempC: number, h: number) => growthRatePerH('bacillusCereus', tempC) * h
   expect(growthLog10('bacillusCereus', hours(4, 24))).toBe(0)
   expect(growthLog10('bacillusCereus', hours(30, 8))).toBeGreaterThan(4)
   expect(growthLog10('bacillusCereus', hours(30, 100))).toBeCloseTo(6, 2)
@@ -218,4 +218,96 @@ test.each([
 ])('%j is refused', (tray, message) => {
   const stages: TrayStage[] = trayStages(FRIDGE)
   expect(() => coolTray(tray, stages)).toThrow(message)
+})
+
+describe('what a passing verdict means', () => {
+  const passes = (stages: CoolStage[], depthM = 0.03, startTempC = 95) =>
+    predictCooling({ depthM, startTempC }, trayStages(stages), US).passes
+  test('a place whose air is above the cold limit never passes, however thin the tray and wet the rice', () => {
+    const air = (airTempC: number): CoolStage[] => [{ ...stage('fan', 10), airTempC }]
+    expect([passes(air(5), 0.01), passes(air(5.1), 0.01), passes(air(22), 0.005)]).toEqual([true, false, false])
+    expect(passes([stage('ice-bath', 10)], 0.01)).toBe(false)
+    expect(passes([stage('ice-bath', 0.75), ...FRIDGE], 0.03)).toBe(true)
+  })
+  test('it stays cold to the end of its stages', () => {
+    expect(passes([...FRIDGE, { ...stage('fridge', 6), airTempC: 4 }])).toBe(true)
+    expect(passes([...FRIDGE, { ...stage('rack', 2), airTempC: 5 }])).toBe(true)
+    expect(passes([...FRIDGE, stage('rack', 4), ...FRIDGE])).toBe(false)
+  })
+  test('rice below the start temperature of the rule has no clock: nobody knows for how long it cooled before', () => {
+    const curve = coolTray({ depthM: 0.03, startTempC: 40 }, trayStages(FRIDGE))
+    expect(judgeCurve(curve, US)).toMatchObject({
+      startS: null,
+      passes: false,
+      steps: [
+        { reachedS: null, limitS: null },
+        { reachedS: null, limitS: null },
+      ],
+    })
+  })
+})
+
+describe('trays', () => {
+  const to5 = (change: Partial<CoolStage>) =>
+    coolsToS(
+      predictCooling({ depthM: 0.03, startTempC: 95 }, trayStages([{ ...FRIDGE[0]!, ...change }]), US).cooling,
+      5,
+    )
+  test('one above the other cool slower than alone, in one another hardly at all; plastic holds the heat', () => {
+    const alone = to5({})!
+    expect(to5({ stack: 'stacked' }) ?? Infinity).toBeGreaterThan(1.2 * alone)
+    expect(to5({ stack: 'nested' })).toBeNull()
+    expect(to5({ material: 'plastic' })!).toBeGreaterThan(alone)
+    expect(to5({ material: 'aluminium' })!).toBeCloseTo(alone, -1)
+  })
+  test('the advised depth is the passing one, but no deeper than good practice in an ordinary fridge', () => {
+    expect(mostDepthM({ startTempC: 95 }, FRIDGE, US)).toEqual({ passingM: 0.049, advisedM: 0.04 })
+    const blast = mostDepthM({ startTempC: 95 }, [stage('blast', 10)], US)
+    expect(blast.advisedM).toBe(blast.passingM)
+    expect(blast.passingM).toBeGreaterThan(0.06)
+  })
+})
+
+describe('freezing', () => {
+  const frozen = (airTempC: number, hours: number, depthM = 0.03) =>
+    coolTray(
+      { depthM, startTempC: 4 },
+      trayStages([{ place: 'blast', covered: true, durationS: hours * HOUR_S, airTempC }]),
+    )
+  test('rice holds its heat while it freezes; no heat is made or lost on the way', () => {
+    for (const airTempC of [-10, -20, -35]) {
+      const run = frozen(airTempC, 12)
+      expect(run.energyResidual).toBeLessThan(1e-9)
+      const [from, to] = [coolsToS(run, -1)!, coolsToS(run, -4)!]
+      const before = (coolsToS(run, -1)! - coolsToS(run, 2)!) / 3
+      expect((to - from) / 3).toBeGreaterThan(4 * before)
+    }
+  })
+  test('it takes about as long as Plank found in 1913 for a slab (from memory of food engineering textbooks)', () => {
+    const [airTempC, depthM] = [-30, 0.04]
+    const bed = riceBed(0.62)
+    const faces = surroundingsOf({ place: 'blast', covered: true, durationS: 1, airTempC })
+    const h = (faces.top.heatTransferWPerM2K + faces.bottom.heatTransferWPerM2K) / 2
+    const latentJPerM3 = bed.densityKgPerM3 * 0.62 * 0.85 * 333_550 + 3 * bed.heatCapacityJPerM3K
+    const k = bed.conductivity(-2, 0.95)
+    const plankS = (latentJPerM3 / (-2.5 - airTempC)) * (depthM / (2 * h) + (depthM * depthM) / (8 * k))
+    const run = frozen(airTempC, 24, depthM)
+    const ours = coolsToS(run, -4)! - coolsToS(run, -1)!
+    expect(ours / plankS).toBeGreaterThan(0.6)
+    expect(ours / plankS).toBeLessThan(1.4)
+  })
+})
+
+test('growth is that of the place where most grows, and never less than in the warmest point', () => {
+  const deep = predictCooling({ depthM: 0.1, startTempC: 95 }, trayStages(FRIDGE), US).cooling
+  const ofCore = deep.timesS.reduce((sum, timeS, i) => {
+    if (i === 0) return 0
+    const rate =
+      (growthRatePerH('bacillusCereus', deep.coreC[i - 1]!) + growthRatePerH('bacillusCereus', deep.coreC[i]!)) / 2
+    return sum + (rate * (timeS - deep.timesS[i - 1]!)) / HOUR_S
+  }, 0)
+  expect(deep.growthIntegral.bacillusCereus).toBeGreaterThan(0.97 * ofCore)
+  expect(growthLog10('bacillusCereus', deep.growthIntegral.bacillusCereus)).toBeGreaterThan(2)
+  const thin = predictCooling({ depthM: 0.02, startTempC: 95 }, trayStages(FRIDGE), US).cooling
+  expect(thin.growthIntegral.bacillusCereus).toBeLessThan(deep.growthIntegral.bacillusCereus)
 })

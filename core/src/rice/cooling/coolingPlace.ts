@@ -28,7 +28,31 @@ const COVERED_TOP_W_PER_M2K = 4
 const OPEN_RADIATING_SHARE = 0.9
 const COVERED_RADIATING_SHARE = 0.4
 
-export type CoolStage = { durationS: number; place: CoolingPlace; covered: boolean; airTempC?: number | undefined }
+/** How trays stand: alone with air around them, one above the other with a gap, or one in the other. */
+export const STACKS = ['single', 'stacked', 'nested'] as const
+export type Stack = (typeof STACKS)[number]
+/** What the air reaches at most between trays [W/m²K]; house figures, from memory: spread the trays apart instead. */
+const STACK_FIGURES: Readonly<Record<Exclude<Stack, 'single'>, { mostWPerM2K: number; radiatingShare: number }>> = {
+  stacked: { mostWPerM2K: 4, radiatingShare: 0.1 },
+  nested: { mostWPerM2K: 0.8, radiatingShare: 0 },
+}
+export const TRAY_MATERIALS = ['steel', 'aluminium', 'plastic'] as const
+export type TrayMaterial = (typeof TRAY_MATERIALS)[number]
+/** Thickness over conductivity of its wall [m²K/W]: 0.8 mm at 16 W/mK, 1 mm at 200, 3 mm at 0.2; from memory. */
+const WALL_M2K_PER_W: Readonly<Record<TrayMaterial, number>> = { steel: 5e-5, aluminium: 5e-6, plastic: 0.015 }
+
+export type CoolStage = {
+  durationS: number
+  place: CoolingPlace
+  covered: boolean
+  airTempC?: number | undefined
+  stack?: Stack | undefined
+  material?: TrayMaterial | undefined
+}
+
+/** Stages as a house cools, in its trays. */
+export const inTrays = (stages: readonly CoolStage[], material: TrayMaterial | undefined): CoolStage[] =>
+  stages.map((stage) => ({ ...stage, material: stage.material ?? material }))
 
 /** The air of a place where nothing else is known [°C]. */
 export const usualAirTempC = (place: CoolingPlace): number => FIGURES[place].airTempC
@@ -40,16 +64,20 @@ export const usualAirTempC = (place: CoolingPlace): number => FIGURES[place].air
 export function surroundingsOf(stage: CoolStage, surfaceFactor = 1): Surroundings {
   const figures = FIGURES[stage.place]
   const airTempC = stage.airTempC ?? figures.airTempC
+  const stack = stage.stack === undefined || stage.stack === 'single' ? null : STACK_FIGURES[stage.stack]
+  const mostWPerM2K = stack?.mostWPerM2K ?? Infinity
+  const topWPerM2K = Math.min(stage.covered ? COVERED_TOP_W_PER_M2K : figures.topWPerM2K, mostWPerM2K)
+  const bottomWPerM2K = Math.min(figures.bottomWPerM2K, mostWPerM2K) * surfaceFactor
   return {
     top: {
-      heatTransferWPerM2K: (stage.covered ? COVERED_TOP_W_PER_M2K : figures.topWPerM2K) * surfaceFactor,
+      heatTransferWPerM2K: topWPerM2K * surfaceFactor,
       tempC: airTempC,
-      evaporates: !stage.covered,
-      radiatingShare: stage.covered ? COVERED_RADIATING_SHARE : OPEN_RADIATING_SHARE,
+      evaporates: !stage.covered && stage.stack !== 'nested',
+      radiatingShare: stack?.radiatingShare ?? (stage.covered ? COVERED_RADIATING_SHARE : OPEN_RADIATING_SHARE),
       humidity: figures.humidity,
     },
     bottom: {
-      heatTransferWPerM2K: figures.bottomWPerM2K * surfaceFactor,
+      heatTransferWPerM2K: 1 / (1 / bottomWPerM2K + WALL_M2K_PER_W[stage.material ?? 'steel']),
       tempC: figures.bottomTempC ?? airTempC,
     },
   }

@@ -1,7 +1,7 @@
-import type { Curve } from './judgeCurve'
+import { tableOf } from './byTemperature'
 
 /**
- * Baranyi and Roberts over a core curve, rate by Ratkowsky's square root. Parameters from memory: an order of magnitude,
+ * Baranyi and Roberts over what a place in the tray went through, rate by Ratkowsky's square root. Parameters from memory: an order of magnitude,
  * the lag weakest of all. Information only: it never excuses a broken limit.
  */
 type Organism = { b: number; leastC: number; c: number; mostC: number; lag: number }
@@ -10,6 +10,7 @@ const ORGANISMS = {
   clostridiumPerfringens: { b: 0.0619, leastC: 11, c: 0.4, mostC: 52.5, lag: 4 },
 } as const satisfies Record<string, Organism>
 export type OrganismName = keyof typeof ORGANISMS
+export const ORGANISM_NAMES = ['bacillusCereus', 'clostridiumPerfringens'] as const satisfies readonly OrganismName[]
 
 const START_LOG10 = 2
 const MOST_LOG10 = 8
@@ -22,15 +23,13 @@ export function growthRatePerH(name: OrganismName, tempC: number): number {
   return root * root
 }
 
-/** Growth [log10] over a curve of the core, from 2 log10 per gram towards 8. */
-export function growthLog10(name: OrganismName, { timesS, coreC }: Curve): number {
-  let integral = 0
-  for (let i = 1; i < timesS.length; i += 1) {
-    const meanRate = (growthRatePerH(name, coreC[i - 1]!) + growthRatePerH(name, coreC[i]!)) / 2
-    integral += (meanRate * (timesS[i]! - timesS[i - 1]!)) / 3600
-  }
+/** The rates [1/h] by temperature, for a model that asks for many. */
+export const growthRates = (name: OrganismName): Float64Array => tableOf((tempC) => growthRatePerH(name, tempC))
+
+/** Growth [log10] from the integral of the rate over time, from 2 log10 per gram towards 8. */
+export function growthLog10(name: OrganismName, rateIntegral: number): number {
   const { lag } = ORGANISMS[name]
-  const adjusted = integral + Math.log(Math.exp(-integral) + Math.exp(-lag) - Math.exp(-integral - lag))
+  const adjusted = rateIntegral + Math.log(Math.exp(-rateIntegral) + Math.exp(-lag) - Math.exp(-rateIntegral - lag))
   const span = (MOST_LOG10 - START_LOG10) * Math.LN10
   const grown = adjusted - Math.log1p(Math.expm1(adjusted) / Math.exp(span))
   return grown / Math.LN10

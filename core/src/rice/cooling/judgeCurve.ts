@@ -2,6 +2,8 @@ import type { CoolingLimit } from '../../safety/coolingLimits'
 
 export type Curve = { timesS: readonly number[]; coreC: readonly number[] }
 
+const SAME_WITHIN_K = 1e-6
+
 /** When the core first stands at or below a temperature [s], straight between points; null if it never does. */
 export function coolsToS({ timesS, coreC }: Curve, tempC: number, fromS = 0): number | null {
   for (let i = 0; i < timesS.length; i += 1) {
@@ -23,15 +25,25 @@ export type StepForecast = {
   limitS: number | null
   passes: boolean
 }
-export type CurveJudgement = { startS: number | null; steps: StepForecast[]; passes: boolean }
+export type CurveJudgement = {
+  /** Null where the rice is below the rule's start temperature from the beginning: for how long, nobody knows. */
+  startS: number | null
+  steps: StepForecast[]
+  /** Once cold, no warmer again to the end of the curve. */
+  staysCold: boolean
+  passes: boolean
+}
 
-/** A predicted curve against a cooling rule; reaching a temperature in the very second of the limit passes. */
+/**
+ * A predicted curve against a cooling rule; reaching a temperature in the very second of the limit passes, and passing means
+ * staying cold to the end.
+ */
 export function judgeCurve(curve: Curve, limit: CoolingLimit): CurveJudgement {
-  const startS = coolsToS(curve, limit.startC)
+  const startS = curve.coreC[0]! < limit.startC ? null : coolsToS(curve, limit.startC)
   const steps: StepForecast[] = []
   let clockS = startS
   for (const step of limit.steps) {
-    const reachedS = coolsToS(curve, step.tempC)
+    const reachedS = startS === null ? null : coolsToS(curve, step.tempC)
     const fromS = step.from === 'start' ? startS : clockS
     const limitS = fromS === null ? null : fromS + step.withinS
     steps.push({
@@ -42,5 +54,9 @@ export function judgeCurve(curve: Curve, limit: CoolingLimit): CurveJudgement {
     })
     clockS = reachedS
   }
-  return { startS, steps, passes: steps.every((step) => step.passes) }
+  const coldC = limit.steps.at(-1)!.tempC
+  const coldS = steps.at(-1)!.reachedS
+  const staysCold =
+    coldS !== null && curve.timesS.every((timeS, i) => timeS <= coldS || curve.coreC[i]! <= coldC + SAME_WITHIN_K)
+  return { startS, steps, staysCold, passes: staysCold && steps.every((step) => step.passes) }
 }

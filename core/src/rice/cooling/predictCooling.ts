@@ -6,7 +6,13 @@ import { judgeCurve, type CurveJudgement } from './judgeCurve'
 /** Time over which the last place is followed past its planned end, so that a rule can be decided [s]. */
 export const DECIDED_WITHIN_S = 10 * 3600
 
-export type Prediction = { cooling: TrayCooling; judgement: CurveJudgement }
+export type Prediction = {
+  cooling: TrayCooling
+  judgement: CurveJudgement
+  /** It ends in a place whose air is above the cold limit: it never keeps the rule there, whatever the curve says. */
+  endsWarm: boolean
+  passes: boolean
+}
 
 /** Planned stages as the tray feels them; `surfaceFactor` is what readings calibrate. */
 export function trayStages(stages: readonly CoolStage[], surfaceFactor = 1): TrayStage[] {
@@ -24,7 +30,9 @@ export function untilDecided<T extends { durationS: number }>(stages: readonly T
 /** The curve of a tray to the point where the rule is decided, and the verdict. */
 export function predictCooling(tray: Tray, stages: readonly TrayStage[], limit: CoolingLimit): Prediction {
   const cooling = coolTray(tray, untilDecided(stages))
-  return { cooling, judgement: judgeCurve(cooling, limit) }
+  const judgement = judgeCurve(cooling, limit)
+  const endsWarm = (stages.at(-1)?.surroundings.top.tempC ?? Infinity) > limit.steps.at(-1)!.tempC
+  return { cooling, judgement, endsWarm, passes: judgement.passes && !endsWarm }
 }
 
 /**
@@ -36,8 +44,7 @@ export function largestPassingDepthM(
   stages: readonly TrayStage[],
   limit: CoolingLimit,
 ): number {
-  const passes = (millimetres: number) =>
-    predictCooling({ ...tray, depthM: millimetres / 1000 }, stages, limit).judgement.passes
+  const passes = (millimetres: number) => predictCooling({ ...tray, depthM: millimetres / 1000 }, stages, limit).passes
   let low = Math.round(LEAST_DEPTH_M * 1000)
   let high = Math.round(MOST_DEPTH_M * 1000)
   if (!passes(low)) return 0
@@ -48,4 +55,18 @@ export function largestPassingDepthM(
     else high = middle
   }
   return low / 1000
+}
+
+/** The model lets an ordinary fridge pass five centimetres, but its air warms under a hot load: no deeper there [m]. */
+export const MOST_FRIDGE_DEPTH_M = 0.04
+
+/** The deepest tray to advise [m]: what keeps the rule, and in an ordinary fridge what good practice allows. */
+export function mostDepthM(
+  tray: Omit<Tray, 'depthM'>,
+  stages: readonly CoolStage[],
+  limit: CoolingLimit,
+): { passingM: number; advisedM: number } {
+  const passingM = largestPassingDepthM(tray, trayStages(stages), limit)
+  const isFridge = stages.some((stage) => stage.place === 'fridge')
+  return { passingM, advisedM: isFridge ? Math.min(passingM, MOST_FRIDGE_DEPTH_M) : passingM }
 }

@@ -8,8 +8,9 @@ import {
   saturationSlopePaPerK,
   vapourDiffusivityM2PerS,
 } from '../../physics/water'
+import { readAt, tableOf } from './byTemperature'
 
-const { exp, floor, max, min, pow } = Math
+const { exp, max, min, pow } = Math
 
 /** Share of air between the grains of fluffed cooked rice; plausible 0.25–0.45, no measurement of ours. */
 export const POROSITY = 0.35
@@ -28,11 +29,6 @@ const LIQUID_ACTIVATION_J_PER_MOL = 30_000
 const GAS_J_PER_MOL_K = 8.314
 const TORTUOSITY = 0.6
 
-/** Functions of temperature alone, by quarter kelvin: read between neighbours, error below 1e-5 of the value. */
-const TABLE_FROM_C = -20
-const TABLE_STEPS_PER_K = 4
-const TABLE_TO_C = 105
-
 export type RiceBed = {
   /** Mass of the tray's rice by volume, pores included. */
   densityKgPerM3: number
@@ -49,22 +45,22 @@ export function riceBed(waterFraction: number): RiceBed {
   const densityKg = densityKgPerM3(composition, PROPERTY_TEMP_C) * (1 - POROSITY)
   const dryDensityKg = densityKg * (1 - waterFraction)
   const mostGrainWPerMK = conductivityWPerMK(composition, PROPERTY_TEMP_C)
-  const vapourConductivity = table(vapourConductivityWPerMK)
-  const liquidDiffusivity = table(liquidDiffusivityM2PerS)
-  const vapourDiffusivity = table((tempC) => vapourMobilityKgPerMS(tempC) / dryDensityKg)
+  const vapourConductivity = tableOf(vapourConductivityWPerMK)
+  const liquidDiffusivity = tableOf(liquidDiffusivityM2PerS)
+  const vapourDiffusivity = tableOf((tempC) => vapourMobilityKgPerMS(tempC) / dryDensityKg)
   return {
     densityKgPerM3: densityKg,
     dryDensityKgPerM3: dryDensityKg,
     heatCapacityJPerM3K: densityKg * heatCapacityJPerKgK(composition, PROPERTY_TEMP_C),
     conductivity: (tempC, activity) => {
       const grain = min(0.4 + 0.0013 * tempC, mostGrainWPerMK)
-      const vapour = read(vapourConductivity, tempC) * activity
+      const vapour = readAt(vapourConductivity, tempC) * activity
       const pore = min(AIR_CONDUCTIVITY_W_PER_M_K + vapour, MOST_PORE_CONDUCTIVITY_W_PER_M_K)
       const between = grain - pore
       return (grain * (2 * grain + pore - 2 * POROSITY * between)) / (2 * grain + pore + POROSITY * between)
     },
     waterDiffusivityM2PerS: (tempC, waterPerDry) =>
-      read(liquidDiffusivity, tempC) + read(vapourDiffusivity, tempC) * activitySlope(waterPerDry),
+      readAt(liquidDiffusivity, tempC) + readAt(vapourDiffusivity, tempC) * activitySlope(waterPerDry),
   }
 }
 
@@ -104,15 +100,4 @@ export function waterActivity(waterPerDry: number): number {
 function activitySlope(waterPerDry: number): number {
   const ratio = oswinRatio(waterPerDry)
   return ratio / (OSWIN_B * max(waterPerDry, 1e-6) * (1 + ratio) * (1 + ratio))
-}
-
-function table(value: (tempC: number) => number): Float64Array {
-  const length = (TABLE_TO_C - TABLE_FROM_C) * TABLE_STEPS_PER_K + 1
-  return Float64Array.from({ length }, (_, i) => value(TABLE_FROM_C + i / TABLE_STEPS_PER_K))
-}
-
-function read(values: Float64Array, tempC: number): number {
-  const at = (tempC - TABLE_FROM_C) * TABLE_STEPS_PER_K
-  const below = max(0, min(floor(at), values.length - 2))
-  return values[below]! + (at - below) * (values[below + 1]! - values[below]!)
 }

@@ -41,7 +41,7 @@ const USUAL_DEPTH_M = 0.04
 /**
  * The tray to compute with, or null for a lot that was never spread. Spreading to another depth mixes the rice: the model
  * starts anew there, from the last temperature read (or, without one, from the first). What follows the place it stands
- * in is taken from the kitchen's plan, as long as the lot has followed it.
+ * in is taken from the kitchen's plan, as long as the lot has followed it; trays stand and are made as the plan says.
  */
 export function lotOnTray(state: LotState, plan: readonly CoolStage[], nowMs: number): LotOnTray | null {
   const stages = state.stages.filter((stage) => stage.place !== 'bench' && stage.place !== 'freezer')
@@ -67,6 +67,8 @@ export function lotOnTray(state: LotState, plan: readonly CoolStage[], nowMs: nu
         place: stage.place as CoolingPlace,
         covered: stage.covered,
         airTempC: stage.airTempC ?? undefined,
+        stack: plan.at(-1)?.stack,
+        material: plan.at(-1)?.material,
       }
       if (next) return [{ ...coolStage, durationS: Math.max(1, (next.fromMs - stage.fromMs) / 1000) }]
       return [{ ...coolStage, durationS: lasting.durationS }, ...lasting.after]
@@ -135,8 +137,8 @@ export function forecastLot(lot: LotOnTray, state: LotState, ruleSet: RuleSet): 
     steps,
     massLossFraction: middle.massLossFraction,
     growth: {
-      bacillusCereus: growthLog10('bacillusCereus', middle),
-      clostridiumPerfringens: growthLog10('clostridiumPerfringens', middle),
+      bacillusCereus: growthLog10('bacillusCereus', middle.growthIntegral.bacillusCereus),
+      clostridiumPerfringens: growthLog10('clostridiumPerfringens', middle.growthIntegral.clostridiumPerfringens),
     },
   }
 }

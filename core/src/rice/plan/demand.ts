@@ -13,8 +13,15 @@ export function serviceOf(services: readonly Service[], minute: number): Service
   return first
 }
 
+/** A service of a day that sold out before its end. */
+export type SoldOut = { day: string; service: string }
+
 /** Portions by day and service, as the forecast reads them. */
-export function portionsByService(demand: readonly Demand[], services: readonly Service[]): ServiceDay[] {
+export function portionsByService(
+  demand: readonly Demand[],
+  services: readonly Service[],
+  soldOut: readonly SoldOut[] = [],
+): ServiceDay[] {
   const sums = new Map<string, ServiceDay>()
   for (const { day, minute, portions } of demand) {
     const service = serviceOf(services, minute).id
@@ -22,6 +29,10 @@ export function portionsByService(demand: readonly Demand[], services: readonly 
     const sum = sums.get(key) ?? { day, service, portions: 0 }
     sum.portions += portions
     sums.set(key, sum)
+  }
+  for (const { day, service } of soldOut) {
+    const sum = sums.get(`${day} ${service}`)
+    if (sum) sum.isSoldOut = true
   }
   return [...sums.values()]
 }

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { dayAfter, weekdayOf } from '../../time/localTime'
 import { forecastPortions, type ServiceDay } from './forecast'
 
@@ -56,6 +57,58 @@ test('it never explodes: a feast, a closed month, zeros or a first day move it w
   expect(first.low).toBeLessThan(60)
   const none = Array.from({ length: 9 }, (_, n) => ({ day: dayAfter('2026-03-02', n), service: 's', portions: 0 }))
   expect(forecastPortions(none, '2026-04-01', 's')!.expected).toBe(0)
+})
+
+const DAYS = (...portions: number[]) =>
+  portions.map((one, n): ServiceDay => ({ day: dayAfter('2026-03-02', n), service: 's', portions: one }))
+const of = (days: ServiceDay[], day = dayAfter(days.at(-1)!.day)) => forecastPortions(days, day, 's')!
+
+test('one day is no season: the range is wide and says so, and narrows with every week', () => {
+  const width = (n: number) => {
+    const { low, high, expected } = of(DAYS(...Array.from({ length: n }, () => 80)))
+    return (high - low) / expected
+  }
+  expect(of(DAYS(80)).notes).toContain('fewDays')
+  expect(width(1)).toBeGreaterThan(1.4)
+  expect([width(1) > width(2), width(2) > width(7), width(7) > width(28)]).toEqual([true, true, true])
+  expect(of(DAYS(...Array.from({ length: 14 }, () => 80))).notes).toEqual([])
+})
+
+test('an outlier is held to its weight: a ten and a thousand give neither, and never more than was seen', () => {
+  const { expected, low, high, notes } = of(DAYS(10, 1000))
+  expect(expected).toBeLessThan(700)
+  expect([low < 100, high > 900, notes.includes('outlier')]).toEqual([true, true, true])
+  fc.assert(
+    fc.property(
+      fc.array(fc.nat(2000), { minLength: 1, maxLength: 40 }),
+      fc.integer({ min: 1, max: 9 }),
+      (all, ahead) => {
+        const days = DAYS(...all)
+        const found = of(days, dayAfter(days.at(-1)!.day, ahead)).expected
+        expect(found).toBeGreaterThanOrEqual(Math.min(...all) - 1e-9)
+        expect(found).toBeLessThanOrEqual(Math.max(...all) + 1e-9)
+      },
+    ),
+    { seed: 12, numRuns: 200 },
+  )
+})
+
+test('a history older than eight weeks widens and says so', () => {
+  const days = DAYS(...Array.from({ length: 30 }, () => 80))
+  const [fresh, old] = [of(days, dayAfter(days.at(-1)!.day, 50)), of(days, dayAfter(days.at(-1)!.day, 120))]
+  expect([fresh.notes, old.notes]).toEqual([[], ['old']])
+  expect(old.high - old.low).toBeGreaterThan(1.2 * (fresh.high - fresh.low))
+})
+
+test('a day that sold out is a lower bound: it never pulls the demand down, and may pull it up', () => {
+  const usual = DAYS(...Array.from({ length: 28 }, () => 100))
+  const last = dayAfter(usual.at(-1)!.day)
+  const after = (portions: number, isSoldOut: boolean) =>
+    of([...usual, { day: last, service: 's', portions, isSoldOut }], dayAfter(last, 7))
+  expect(after(60, true).expected).toBeCloseTo(100, 6)
+  expect(after(60, false).expected).toBeLessThan(98)
+  expect(after(140, true).expected).toBeGreaterThan(100)
+  expect(after(60, true).notes).toContain('soldOut')
 })
 
 test('without a record there is no forecast, and the future is no record', () => {

@@ -41,7 +41,7 @@ test('tonight takes the oldest; tomorrow gets what may still be used, and never 
 
 test('a load on the heat counts by what it will weigh: 3000 g rice, 3600 g water, 8 g/min for 30 min', () => {
   const state = { massG: 0, useByMs: null, cookedAtMs: null }
-  const load = { vesselId: 'v', method: 'steamer' as const, dryMassG: 3000, waterG: 3600 }
+  const load = { vesselId: 'v', method: 'steamer' as const, blend: { long: 1 }, dryMassG: 3000, waterG: 3600 }
   const lot = { id: 'a', name: 'R-1', load }
   const vessels = [{ id: 'v', steamGPerMin: 8 }]
   expect(lotForDay(lot, { ...state, stage: 'cooking' }, vessels)).toMatchObject({ stage: 'cooling', massG: 6360 })

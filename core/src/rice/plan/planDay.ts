@@ -1,4 +1,4 @@
-import { METHOD_FIGURES, type Method } from '../cookMethod'
+import { cookTimes, type Blend, type Method } from '../cookMethod'
 import { inOrderOfUse, type LotOnHand } from '../lot/allocate'
 import type { LotState } from '../lot/lotState'
 
@@ -40,18 +40,15 @@ export function plannedDay(services: readonly PlannedService[]): PlannedDay {
   }
 }
 
-/** What a load on the heat will weigh [g], by what its vessel loses as steam. */
-function loadToComeG(
-  { dryMassG, waterG }: { dryMassG: number; waterG: number },
-  steamGPerMin: number,
-  minutes: number,
-): number {
-  return Math.max(0, dryMassG + waterG - steamGPerMin * minutes)
-}
-
 export type LotForDay = Omit<LotOnHand, 'stage'> & { stage: LotOnHand['stage'] | 'cooling' | 'chilling' }
 
-export type LoadOnHeat = { vesselId: string; method: Method; dryMassG: number; waterG: number }
+export type LoadOnHeat = { vesselId: string; method: Method; blend: Blend; dryMassG: number; waterG: number }
+
+/** What a load on the heat will weigh [g], by what its vessel loses as steam. */
+export function loadToComeG({ method, blend, dryMassG, waterG }: LoadOnHeat, steamGPerMin: number): number {
+  const { cookMin, restMin } = cookTimes(method, blend)
+  return Math.max(0, dryMassG + waterG - steamGPerMin * (cookMin + restMin))
+}
 
 /** A lot as the plan counts it: a load on the heat by what it will weigh; null for what is no use to a later day. */
 export function lotForDay(
@@ -60,9 +57,8 @@ export function lotForDay(
   vessels: readonly { id: string; steamGPerMin: number }[],
 ): LotForDay | null {
   if (stage === 'cooking' && load) {
-    const { cookMin, restMin } = METHOD_FIGURES[load.method]
     const steamGPerMin = vessels.find((one) => one.id === load.vesselId)?.steamGPerMin ?? 0
-    const toComeG = loadToComeG(load, steamGPerMin, cookMin + restMin)
+    const toComeG = loadToComeG(load, steamGPerMin)
     return { id, name, stage: 'cooling', massG: toComeG, useByMs: Infinity, cookedAtMs: Infinity }
   }
   if (stage !== 'ready' && stage !== 'tempering' && stage !== 'cooling' && stage !== 'chilling') return null

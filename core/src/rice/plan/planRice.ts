@@ -1,18 +1,16 @@
 import type { CoolingLimit } from '../../safety/coolingLimits'
 import type { Blend, Wash } from '../cookMethod'
 import { COOKED_BULK_KG_PER_L } from '../cookMethod'
-import type { CoolStage } from '../cooling/coolingPlace'
+import type { CoolStage, TrayMaterial } from '../cooling/coolingPlace'
 import { coolsToS } from '../cooling/judgeCurve'
-import { largestPassingDepthM, predictCooling, trayStages } from '../cooling/predictCooling'
+import { mostDepthM, predictCooling, trayStages } from '../cooling/predictCooling'
 import { cookedMassWantedG, portionsToCover, sufficientShare, type Margin } from './howMuch'
 import { planLoads, type LoadPlan, type Vessel } from '../loads'
 
-/** The model lets an ordinary fridge pass five centimetres, but its air warms under a hot load: recommend no deeper [m]. */
-export const MOST_RECOMMENDED_DEPTH_M = 0.04
 const DEPTH_STEP_M = 0.002
 const LEAVES_HEAT_C = 95
 
-export type TraySize = { lengthM: number; widthM: number }
+export type TraySize = { lengthM: number; widthM: number; material?: TrayMaterial | undefined }
 export type RicePlanAsked = {
   expected: number
   spread: number
@@ -59,10 +57,9 @@ export function planRice(asked: RicePlanAsked): RicePlan {
   const wantedG = portions * asked.portionG
   const toCookG = cookedMassWantedG({ portions, portionG: asked.portionG, usableG: asked.usableG })
   const stages = trayStages(asked.cooling)
-  const largest = largestPassingDepthM({ startTempC: LEAVES_HEAT_C }, stages, asked.limit)
-  const mostDepthM = Math.min(largest, MOST_RECOMMENDED_DEPTH_M)
+  const { passingM, advisedM } = mostDepthM({ startTempC: LEAVES_HEAT_C }, asked.cooling, asked.limit)
   const loss = (depthM: number) => predictCooling({ depthM, startTempC: LEAVES_HEAT_C }, stages, asked.limit)
-  const usualDepthM = Math.max(mostDepthM, 0.01)
+  const usualDepthM = Math.max(advisedM, 0.01)
   const first = loss(usualDepthM)
   const coolingLossFraction = first.cooling.massLossFraction
   const loads = planLoads({ cookedMassG: toCookG / (1 - coolingLossFraction), ...asked })
@@ -82,7 +79,7 @@ export function planRice(asked: RicePlanAsked): RicePlan {
     times,
     coolingLossFraction,
     depthM,
-    largestPassingDepthM: largest,
+    largestPassingDepthM: passingM,
     trays,
     coolS,
     latestStartMs,

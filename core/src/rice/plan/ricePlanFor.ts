@@ -2,7 +2,7 @@ import { COOLING_LIMITS } from '../../safety/coolingLimits'
 import type { RuleSet } from '../../safety/limits'
 import { dayAfter, instantOf, localDay } from '../../time/localTime'
 import type { Blend, Wash } from '../cookMethod'
-import type { CoolStage } from '../cooling/coolingPlace'
+import { inTrays, type CoolStage } from '../cooling/coolingPlace'
 import type { Vessel } from '../loads'
 import type { Margin } from './howMuch'
 import {
@@ -64,7 +64,7 @@ export function ricePlanFor(asked: RicePlanForAsked): DayRicePlan | null {
     blend: house.blend,
     wash: house.wash,
     tray: house.tray,
-    cooling: house.cooling,
+    cooling: inTrays(house.cooling, house.tray.material),
     limit: COOLING_LIMITS[ruleSet],
     coldByMs,
     fromMs: nowMs,

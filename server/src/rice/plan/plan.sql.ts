@@ -1,5 +1,5 @@
 import { DemandRow, RicePlanEdits } from 'contract/riceHouse'
-import type { Demand } from 'core/rice/plan/demand'
+import type { Demand, SoldOut } from 'core/rice/plan/demand'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../../db/pool'
@@ -42,6 +42,20 @@ export async function listDemand(db: Db, kitchenId: string, fromDay: string, toD
     [kitchenId, fromDay, toDay],
   )
   return rows.map((row) => DemandRow.parse(row))
+}
+
+/** Services that sold out from a day to before another. */
+export async function listSoldOut(db: Db, kitchenId: string, fromDay: string, toDay: string): Promise<SoldOut[]> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT DATE_FORMAT(day, '%Y-%m-%d') AS day, body FROM rice_plan WHERE kitchen_id = ? AND day >= ? AND day < ?`,
+    [kitchenId, fromDay, toDay],
+  )
+  return rows.flatMap((row) =>
+    Object.keys(RicePlanEdits.parse(row['body']).soldOut ?? {}).map((service) => ({
+      day: String(row['day']),
+      service,
+    })),
+  )
 }
 
 /** The last day whose tickets were written to the record of demand, or null. */

@@ -19,7 +19,7 @@ const plan = (portions: Record<string, number> = {}): RicePlanDay => ({
   services: [
     {
       serviceId: 'evening',
-      forecast: { expected: 80, low: 60, high: 100, spread: 15, days: 60 },
+      forecast: { expected: 80, low: 60, high: 100, spread: 15, days: 60, notes: [] },
       dishes: [{ dishId: 'duck', share: 1 }],
       boats: [
         { minute: 18 * 60, share: 0.5 },
@@ -67,8 +67,8 @@ test('a dish that left the book counts for portions, not for their size; without
     { day: `2026-11-2${n}`, minute: 1080, dishId: 'duck', portions: 10 },
     { day: `2026-11-2${n}`, minute: 1080, dishId: 'gone', portions: 10 },
   ])
-  const [noon, evening] = forecastServices(demand, HOUSE, DISHES, DAY)
-  expect(evening).toMatchObject({ portionG: 220, forecast: { days: 3 } })
+  const [noon, evening] = forecastServices(demand, HOUSE, DISHES, DAY, [])
+  expect(evening).toMatchObject({ portionG: 220, forecast: { days: 3, notes: ['fewDays'] } })
   expect(evening!.forecast!.expected).toBeGreaterThan(15)
   expect(noon).toMatchObject({ forecast: null, dishes: [], boats: [] })
 })

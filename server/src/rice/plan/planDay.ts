@@ -1,12 +1,12 @@
 import type { Dish } from 'contract/dish'
 import type { RiceHouse, RicePlanDay, ServiceForecast, Tonight } from 'contract/riceHouse'
-import { portionsByService, sharesOfService, type Demand } from 'core/rice/plan/demand'
+import { portionsByService, sharesOfService, type Demand, type SoldOut } from 'core/rice/plan/demand'
 import { forecastPortions } from 'core/rice/plan/forecast'
-import { METHOD_FIGURES } from 'core/rice/cookMethod'
+import { cookTimes } from 'core/rice/cookMethod'
+import { inTrays, type CoolStage } from 'core/rice/cooling/coolingPlace'
 import { coolsToS } from 'core/rice/cooling/judgeCurve'
-import { predictCooling, trayStages } from 'core/rice/cooling/predictCooling'
+import { mostDepthM, predictCooling, trayStages } from 'core/rice/cooling/predictCooling'
 import { plannedService } from 'core/rice/plan/planDay'
-import { MOST_RECOMMENDED_DEPTH_M } from 'core/rice/plan/planRice'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import type { RuleSet } from 'core/safety/limits'
 import { instantOf } from 'core/time/localTime'
@@ -21,9 +21,10 @@ export function forecastServices(
   house: RiceHouse,
   dishes: readonly Dish[],
   day: string,
+  soldOut: readonly SoldOut[],
 ): ServiceForecast[] {
   const { services } = house.policy
-  const history = portionsByService(demand, services)
+  const history = portionsByService(demand, services, soldOut)
   const riceG = new Map(dishes.map((dish) => [dish.id, dish.portionRiceG]))
   return services.map(({ id }) => {
     const shares = sharesOfService(demand, services, id)
@@ -71,14 +72,30 @@ export function tonightDemands({ unfired, placed, plan, dishes, timeZone, nowMs 
   return [...waiting, ...expected].sort((a, b) => a.atMs - b.atMs)
 }
 
+/** How long the advised tray of the house takes to be cold [s]; null where it never is. Worked out once for each way of cooling. */
+const coolTimes = new Map<string, number | null>()
+function coolS(cooling: readonly CoolStage[], ruleSet: RuleSet): number | null {
+  const key = JSON.stringify([cooling, ruleSet])
+  const known = coolTimes.get(key)
+  if (known !== undefined) return known
+  const limit = COOLING_LIMITS[ruleSet]
+  const { advisedM } = mostDepthM({ startTempC: LEAVES_HEAT_C }, cooling, limit)
+  const found =
+    advisedM === 0
+      ? null
+      : coolsToS(
+          predictCooling({ depthM: advisedM, startTempC: LEAVES_HEAT_C }, trayStages(cooling), limit).cooling,
+          limit.steps.at(-1)!.tempC,
+        )
+  coolTimes.set(key, found)
+  return found
+}
+
 /** From lighting the heat to a cold load [s]; null where the house's cooling never gets there. */
 export function leadS({ policy, vessels }: RiceHouse, ruleSet: RuleSet): number | null {
   const vessel = vessels.find((one) => one.id === policy.vesselId) ?? vessels[0]
   if (!vessel) return null
-  const { cookMin, restMin } = METHOD_FIGURES[vessel.method]
-  const limit = COOLING_LIMITS[ruleSet]
-  const tray = { depthM: MOST_RECOMMENDED_DEPTH_M, startTempC: LEAVES_HEAT_C }
-  const { cooling } = predictCooling(tray, trayStages(policy.cooling), limit)
-  const coolS = coolsToS(cooling, limit.steps.at(-1)!.tempC)
-  return coolS === null ? null : (cookMin + restMin) * 60 + coolS
+  const { cookMin, restMin } = cookTimes(vessel.method, policy.blend)
+  const coldAfterS = coolS(inTrays(policy.cooling, policy.tray.material), ruleSet)
+  return coldAfterS === null ? null : (cookMin + restMin) * 60 + coldAfterS
 }

@@ -1,7 +1,7 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { Lot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
-import type { LotState } from 'core/rice/lot/lotState'
+import type { LoggedEvent, LotState } from 'core/rice/lot/lotState'
 import { stringify } from 'csv-stringify/sync'
 import { csvText as text } from '../../http/csv'
 import { foldLot, policyOf } from '../foldLot'
@@ -19,8 +19,36 @@ export function outcome({ state }: LoggedLot): string {
   return state.stage
 }
 
-/** The cooling log as CSV (RFC 4180), a line a reading, every lot at least once; times in UTC. */
-export function coolingLogCsv(logged: readonly LoggedLot[]): string {
+/** A reading as it was said, whether it counts or not: nothing is left out of the log. */
+export type LoggedReading = {
+  atMs: number
+  tempC: number
+  tempF: number | null
+  source: string
+  doubt: string | null
+  entry: LoggedEvent
+}
+
+/** Every reading that was said of a lot, struck-out ones and those it was split off with too, oldest first. */
+export function loggedReadings({ state }: LoggedLot): LoggedReading[] {
+  return state.log.flatMap((entry): LoggedReading[] => {
+    const { event } = entry
+    if (event.kind === 'took') return (event.brought?.readings ?? []).map((one) => ({ ...one, entry }))
+    if (event.kind !== 'read' && event.kind !== 'spread') return []
+    const { atMs, tempC, tempF = null } = event
+    const source = event.kind === 'read' ? event.source : 'dial'
+    return [{ atMs, tempC, tempF, source, doubt: event.kind === 'read' ? event.doubt : null, entry }]
+  })
+}
+
+/** Who said something: a person by name where the device knew one, else the device. */
+export const whoOf = (
+  { staff }: Pick<Kitchen, 'staff'>,
+  event: Pick<LoggedEvent['event'], 'staffId' | 'deviceId'>,
+): string => staff.find((one) => one.id === event.staffId)?.name ?? `device ${event.deviceId.slice(0, 8)}`
+
+/** The cooling log as CSV (RFC 4180), a line a reading, struck-out ones too, every lot at least once; times in UTC. */
+export function coolingLogCsv(logged: readonly LoggedLot[], kitchen: Pick<Kitchen, 'staff'>): string {
   const lines = logged.flatMap((one) => {
     const { lot, state } = one
     const head = [
@@ -39,13 +67,20 @@ export function coolingLogCsv(logged: readonly LoggedLot[]): string {
       state.isAccepted ? 'accepted' : '',
       iso(state.end?.atMs ?? null),
     ]
-    const readings = state.readings.map((reading) => [
-      iso(reading.atMs),
-      reading.tempC,
-      reading.source,
-      reading.doubt ?? '',
+    const readings = loggedReadings(one).map(({ atMs, tempC, tempF, source, doubt, entry }) => [
+      iso(atMs),
+      tempC,
+      tempF ?? '',
+      source,
+      doubt ?? '',
+      text(whoOf(kitchen, entry.event)),
+      entry.counts ? 'yes' : 'no',
+      entry.why ?? '',
+      entry.struckBy ? text(whoOf(kitchen, entry.struckBy)) : '',
+      iso(entry.struckBy?.atMs ?? null),
     ])
-    return (readings.length > 0 ? readings : [['', '', '', '']]).map((reading) => [...head, ...reading, ...tail])
+    const none = Array.from({ length: 10 }, () => '')
+    return (readings.length > 0 ? readings : [none]).map((reading) => [...head, ...reading, ...tail])
   })
   return stringify(lines, {
     header: true,
@@ -60,8 +95,14 @@ export function coolingLogCsv(logged: readonly LoggedLot[]): string {
       'depthCm',
       'readAt',
       'tempC',
+      'tempF',
       'source',
       'doubt',
+      'readBy',
+      'counts',
+      'why',
+      'struckOutBy',
+      'struckOutAt',
       'ruleSets',
       'verdict',
       'outcome',

@@ -1,11 +1,14 @@
 import type { Kitchen } from 'contract/kitchen'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
-import { outcome, type LoggedLot } from './coolingLog'
+import { loggedReadings, outcome, whoOf, type LoggedLot } from './coolingLog'
 import { newPdf } from '../../print/fonts'
 import { Sheet } from '../../print/sheet'
 import { kitchenDates } from '../../print/kitchenDates'
 
 const READINGS_A_LINE = 6
+
+const degrees = (tempC: number, tempF: number | null) =>
+  tempF === null ? `${tempC.toFixed(1)} °C` : `${tempF.toFixed(1)} °F`
 
 /** The cooling log of a day on paper: each lot with its readings and outcome, and lines to sign. */
 export async function coolingDaySheet(
@@ -33,11 +36,18 @@ export async function coolingDaySheet(
       const depth = state.depthM === null ? '' : `, ${(state.depthM * 100).toFixed(1)} cm deep`
       sheet.write(`Spread ${dayTime(state.spreadAtMs)} on ${state.trays} trays${depth}`, {})
     }
-    const readings = state.readings.map(
-      ({ atMs, tempC, doubt }) => `${time(atMs)}  ${tempC.toFixed(1)} °C${doubt ? ` (${doubt}?)` : ''}`,
+    const readings = loggedReadings(one)
+    const standing = readings.filter(({ entry }) => entry.why !== 'struckOut')
+    const words = standing.map(
+      ({ atMs, tempC, tempF, doubt }) => `${time(atMs)}  ${degrees(tempC, tempF)}${doubt ? ` (${doubt}?)` : ''}`,
     )
-    for (let i = 0; i < readings.length; i += READINGS_A_LINE)
-      sheet.write(readings.slice(i, i + READINGS_A_LINE).join('     '), {})
+    for (let i = 0; i < words.length; i += READINGS_A_LINE)
+      sheet.write(words.slice(i, i + READINGS_A_LINE).join('     '), {})
+    for (const { atMs, tempC, tempF, entry } of readings) {
+      if (!entry.struckBy) continue
+      sheet.write(`${time(atMs)}  ${degrees(tempC, tempF)}`, { isStruck: true })
+      sheet.write(`struck out by ${whoOf(kitchen, entry.struckBy)}, ${dayTime(entry.struckBy.atMs)}`, {})
+    }
     for (const { ruleSet, log } of state.logs) {
       const steps = log.steps.map(
         (step) => `${step.tempC} °C by ${step.limitMs === null ? '…' : time(step.limitMs)}: ${step.verdict}`,

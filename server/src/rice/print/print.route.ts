@@ -96,7 +96,7 @@ export const printRoutes = ({ pool, kitchenId, now }: Services) => {
       const today = localDay(now(), kitchen.timeZone)
       const { from = dayAfter(today, 1 - LOG_DAYS), to = today } = c.req.valid('query')
       const lots = await listLotsBetween(pool, kitchenId, ...spanMs(from, to, kitchen.timeZone))
-      const csv = coolingLogCsv(loggedLots(lots, kitchen, house, now()))
+      const csv = coolingLogCsv(loggedLots(lots, kitchen, house, now()), kitchen)
       return c.text(csv, 200, csvAttachment(`okazu-cooling-${from}-${to}.csv`))
     })
     .openapi(getLogPdf, async (c) => {

@@ -73,15 +73,25 @@ test('the cooling log: a line a reading in CSV, and a day sheet with outcome and
   const startMs = kitchen.clock.now() - 4 * HOUR_MS
   const lot = await rice.begin(loadOf(startMs))
   const at = (minutes: number) => startMs + minutes * MIN_MS
-  await rice.say(lot.id, said(lot.id, at(35), SPREAD), said(lot.id, at(50), read(57)), said(lot.id, at(180), read(23)))
+  const slip = said(lot.id, at(55), read(48))
+  const undo = { ...said(lot.id, at(56), { kind: 'undone', eventId: slip.id }), staffId: 'wen' }
+  await rice.say(lot.id, said(lot.id, at(35), SPREAD), said(lot.id, at(50), read(57)), slip, undo)
+  await rice.say(lot.id, said(lot.id, at(180), read(23)))
   const rows: Record<string, string>[] = parse((await bytes('/rice/log.csv')).toString('utf8'), { columns: true })
   const own = rows.filter((row) => row['lot'] === lot.name)
-  expect(own.map((row) => Number(row['tempC']))).toEqual([92, 57, 23])
+  expect(own.map((row) => [Number(row['tempC']), row['counts']])).toEqual([
+    [92, 'yes'],
+    [57, 'yes'],
+    [48, 'no'],
+    [23, 'yes'],
+  ])
+  expect(own[2]).toMatchObject({ why: 'struckOut', struckOutBy: 'Wen', struckOutAt: new Date(undo.atMs).toISOString() })
   expect(own[0]).toMatchObject({ verdict: 'broken', outcome: 'refused: cooling', ruleSets: 'us', depthCm: '3.5' })
   const day = new Date(startMs).toISOString().slice(0, 10)
   const text = textOf(saved(await bytes(`/rice/log.pdf?day=${day}`), 'day.pdf'))
   expect(text).toContain(lot.name)
   expect(text).toContain('refused: cooling')
+  expect(text).toMatch(/48.0 °C\s+struck out by Wen/)
   expect(text).toContain('Logged by')
   expect(text).toContain('local code')
   const none = textOf(saved(await bytes('/rice/log.pdf?day=2020-01-01'), 'none.pdf'))
