@@ -1,5 +1,5 @@
 import { batchScore } from 'core/line/batchScore'
-import { DISH, TOOLS } from 'core/test/kitchen'
+import { DISH, TOOLS, US } from 'core/test/kitchen'
 import { z } from 'zod'
 import { Dish, DishImportQuery } from './dish'
 import { Name, Slug } from './ids'
@@ -11,12 +11,7 @@ import { NewTicket, NewTickets } from './ticket'
 
 const UUID = '01900000-0000-7000-8000-000000000001'
 const score = () => {
-  const result = batchScore(
-    DISH,
-    { dishId: DISH.id, modifiers: [], allergies: [], parts: [{ portions: 2, modifiers: [] }] },
-    TOOLS,
-    'us',
-  )
+  const result = batchScore(DISH, { modifiers: [], allergies: [], parts: [{ portions: 2, modifiers: [] }] }, TOOLS, US)
   if (result.kind !== 'score') throw new Error(result.kind)
   return result.score
 }

@@ -13,6 +13,7 @@ import {
   WIPE_SCHOOLS,
   type Dish as CoreDish,
 } from 'core/book/dish'
+import { isRawEgg } from 'core/wok/place'
 import { z } from 'zod'
 import { Cut } from './cut'
 import { InstantMs, Name, Slug } from './ids'
@@ -33,6 +34,10 @@ export const Component = z.strictObject({
   filmG: z.number().min(0).max(500).exactOptional(),
   capG: z.number().positive().max(5000).exactOptional(),
   allergens: z.array(Allergen),
+  allergensUs: z.array(Allergen).exactOptional(),
+  mayContain: z.array(Allergen).exactOptional(),
+  unknownParts: z.array(z.string()).exactOptional(),
+  isRaw: z.boolean().exactOptional(),
   gPerML: z.number().positive().exactOptional(),
   count: z.strictObject({ size: z.string(), massG: z.number().positive() }).exactOptional(),
   ingredientId: z.string().exactOptional(),
@@ -100,6 +105,13 @@ export const DishDraft = DishFields.omit({ version: true }).superRefine((dish, c
     context.addIssue({ code: 'custom', path: ['components'], message: `two components have the id ${twice}` })
   if (!dish.components.some((one) => one.role === 'rice'))
     context.addIssue({ code: 'custom', path: ['components'], message: 'no component has the role rice: add one' })
+  const eggs = dish.components.filter(isRawEgg)
+  if (eggs.length > 0 && dish.schools.egg === 'none')
+    context.addIssue({
+      code: 'custom',
+      path: ['schools', 'egg'],
+      message: `${eggs.map((one) => one.name).join(', ')} is raw, and nothing says how it is cooked: choose how the egg goes in`,
+    })
 })
 export type DishDraft = z.infer<typeof DishDraft>
 
@@ -111,7 +123,12 @@ export const DishVersions = z.strictObject({
 })
 
 /** What came of a CSV: the dish, and what the ingredient table could not answer. */
-export const DishImported = z.strictObject({ dish: Dish, unknownNames: z.array(z.string()) })
+export const DishImported = z.strictObject({
+  dish: Dish,
+  unknownNames: z.array(z.string()),
+  /** Meat, poultry, seafood or egg that is cooked as raw here, though its line calls it otherwise: ask. */
+  rawNames: z.array(z.string()),
+})
 export type DishImported = z.infer<typeof DishImported>
 
 export const DishImportQuery = z.object({

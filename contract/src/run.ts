@@ -1,12 +1,14 @@
 import { ROLES } from 'core/book/dish'
 import { TROUBLES, type RunEvent as CoreRunEvent } from 'core/wok/runEvent'
-import { ACTIONS, CAUTIONS, CUES, HEAT_LEVELS, REASONS, type Score as CoreScore } from 'core/wok/score'
+import { CHECKED_FOODS } from 'core/safety/limits'
+import { ACTIONS, CAUTIONS, CUES, ENGINES, HEAT_LEVELS, REASONS, type Score as CoreScore } from 'core/wok/score'
 import { z } from 'zod'
 import { Allergen } from './dish'
 import { EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
 import { PracticalMeasure } from './measure'
 
-const CheckedFood = z.enum(['poultry', 'meat', 'mince', 'seafood', 'egg', 'rice'])
+const CheckedFood = z.enum(CHECKED_FOODS)
+const HoldPair = { coreC: z.number(), holdS: z.number() }
 
 const Entry = z.strictObject({
   componentId: Slug,
@@ -30,14 +32,20 @@ const Step = z.strictObject({
   check: z
     .strictObject({
       food: CheckedFood,
-      limit: z.strictObject({ coreC: z.number(), holdS: z.number(), source: z.string() }),
+      limit: z.strictObject({
+        ...HoldPair,
+        source: z.string(),
+        equals: z.array(z.strictObject(HoldPair)).optional(),
+      }),
     })
     .nullable(),
   figure: z.literal('house'),
+  apart: z.strictObject({ portions: z.int().min(1), without: z.array(z.string()) }).optional(),
+  onPortions: z.int().min(1).optional(),
 })
 
 export const Score = z.strictObject({
-  engine: z.literal('rules-1'),
+  engine: z.enum(ENGINES),
   steps: z.array(Step),
   totalS: z.number(),
   riceMassG: z.number(),
@@ -55,6 +63,14 @@ const stepId = z.string().min(1).max(64)
 
 export const RunEvent = z.union([
   z.strictObject({ ...eventBase, kind: z.literal('done'), stepId }),
+  z.strictObject({
+    ...eventBase,
+    kind: z.literal('checked'),
+    stepId,
+    ok: z.boolean(),
+    tempC: z.number().min(-40).max(250).nullable(),
+    tempF: z.number().min(-40).max(482).nullable(),
+  }),
   z.strictObject({ ...eventBase, kind: z.literal('later'), stepId, delayS: z.int().min(1).max(600) }),
   z.strictObject({ ...eventBase, kind: z.literal('handsFree'), on: z.boolean() }),
   z.strictObject({
@@ -98,6 +114,9 @@ export const FireRun = z.strictObject({
 })
 export type FireRun = z.infer<typeof FireRun>
 
+/** Over the station's cap, parts cooked differently than they were ordered, an allergy with others, or not washed. */
+export const RUN_MARKS = ['overCap', 'mixedParts', 'allergyMixed', 'notWashed'] as const
+
 export const RunLot = z.strictObject({ id: Slug, name: z.string(), massG: z.number().min(0) })
 
 export const Run = FireRun.omit({ deviceId: true }).extend({
@@ -109,6 +128,10 @@ export const Run = FireRun.omit({ deviceId: true }).extend({
   endedAtMs: InstantMs.nullable(),
   /** Portions that another run had already taken on: two devices fired the same ticket without a network between them. */
   twicePortions: z.int().min(0),
+  /** What was not as it should be when it was fired without a network: the food was in the wok, so it is kept. */
+  marks: z.array(z.enum(RUN_MARKS)).optional(),
+  /** When the station was washed before an allergy; null where nobody said so. */
+  washedAtMs: InstantMs.nullable().optional(),
   events: z.array(RunEvent),
 })
 export type Run = z.infer<typeof Run>

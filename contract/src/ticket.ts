@@ -15,6 +15,8 @@ export const NewTicketItem = z.strictObject({
   portions,
   modifiers: z.array(Slug).max(20).default([]),
   allergies: z.array(Allergen).max(14).default([]),
+  /** The lead who took on what something in it may contain. */
+  allowedBy: Slug.nullable().default(null),
 })
 
 /** A ticket as a person, a feed or another system writes it. With an id of its own, sending it twice changes nothing. */
@@ -36,6 +38,7 @@ export const TicketItem = z.strictObject({
   portions: z.int().positive(),
   modifiers: z.array(Slug),
   allergies: z.array(Allergen),
+  allowedBy: Slug.nullable(),
   /** Portions that a run has taken on. */
   firedPortions: z.int().min(0),
   /** Portions whose run is over. */

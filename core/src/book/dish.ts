@@ -81,6 +81,13 @@ export type Component = {
   /** At most so many grams a batch; only for `capped`. */
   capG?: number
   allergens: readonly Allergen[]
+  /** By the list of the US, and what common kinds hold; absent where the table was not asked. */
+  allergensUs?: readonly Allergen[]
+  mayContain?: readonly Allergen[]
+  /** Names in it of which nobody said what they hold. */
+  unknownParts?: readonly string[]
+  /** Whether its row says that it must still be cooked; absent where nobody knows, which a wok takes for raw. */
+  isRaw?: boolean
   /** Density in this form [g/mL]; absent where it was never weighed. */
   gPerML?: number
   count?: CountSize

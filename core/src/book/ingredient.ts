@@ -25,7 +25,7 @@ export type Composition = {
 
 /**
  * An ingredient in a state. Sources and confidence stand in the row; allergens are codes of `ALLERGENS`, conservative for
- * usual recipes, and say nothing of traces.
+ * usual recipes, and say nothing of traces. A dish is free of one only where neither list has it and the lists are known.
  */
 export type Ingredient = MeasuredIngredient &
   Composition & {
@@ -36,7 +36,16 @@ export type Ingredient = MeasuredIngredient &
     state: string
     /** Of what is bought, so much is eaten [g/g]. */
     ediblePortion: number
+    /** By the list of the EU. */
     allergens: readonly Allergen[]
+    /** By the list of the US, in the same codes: a pine nut is a nut there, barley is no wheat. */
+    allergensUs: readonly Allergen[]
+    /** What common kinds hold though the usual recipe does not. */
+    mayContain: readonly Allergen[]
+    /** Whether somebody said what is in it: an empty list that nobody confirmed says nothing. */
+    areAllergensKnown: boolean
+    /** Whether it can be eaten as it comes; null where nobody said so. */
+    isReadyToEat: boolean | null
     diets: readonly Trait[]
   }
 

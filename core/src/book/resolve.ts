@@ -62,7 +62,7 @@ function componentOf(line: DishLine, ingredient: Ingredient | null, id: string):
  * by. Name, amount and cut stay as the chef wrote them.
  */
 export function refreshComponent(component: Component, ingredient: Ingredient): Component {
-  const { gPerML: _gPerML, count: _count, ...kept } = component
+  const { gPerML: _gPerML, count: _count, unknownParts: _unknownParts, isRaw: _isRaw, ...kept } = component
   const shape = component.cut?.shape ?? ''
   const density =
     ingredient.densities.find(({ form }) => shape !== '' && form.startsWith(shape.slice(0, 4))) ??
@@ -71,10 +71,21 @@ export function refreshComponent(component: Component, ingredient: Ingredient): 
   return {
     ...kept,
     allergens: ingredient.allergens,
+    allergensUs: ingredient.allergensUs,
+    mayContain: ingredient.mayContain,
+    ...(!ingredient.areAllergensKnown && { unknownParts: [ingredient.name] }),
+    isRaw: isRawRow(ingredient),
     ...(density && { gPerML: density.gPerML }),
     ...(size && component.role === 'egg' && { count: { size: 'egg', massG: size.massG } }),
   }
 }
+
+/** States of rows that were cooked through before they came here. */
+const COOKED_STATES: readonly string[] = ['cooked', 'fried', 'canned', 'toasted']
+
+/** Whether a row must still be cooked: what is neither cooked nor ready to eat, and what nobody knows. */
+const isRawRow = ({ state, isReadyToEat }: Ingredient): boolean =>
+  isReadyToEat !== true && !COOKED_STATES.includes(state)
 
 const FOOD_BY_ID: Readonly<Record<string, Food>> = { garlic: 'garlic', ginger: 'ginger', galangal: 'ginger' }
 const FOOD_BY_GROUP: Readonly<Record<string, Food>> = {

@@ -1,21 +1,31 @@
+import { componentVerdict, unknownPartsOf, type AllergenList, type AllergenVerdict } from './allergens'
 import type { Component, Dish, Modifier, Role } from './dish'
-import type { Allergen } from './ingredient'
+import { ALLERGENS, type Allergen } from './ingredient'
 
 export type VaryResult =
-  | { kind: 'varied'; components: readonly Component[] }
+  /** `perhaps`: allergens that common kinds of what stays may hold; only the lead may take that on. */
+  | { kind: 'varied'; components: readonly Component[]; perhaps: AllergenFound[] }
   | { kind: 'unknown-modifier'; modifierId: string }
   | { kind: 'removes-rice'; modifierId: string }
-  | { kind: 'allergen-stays'; allergen: Allergen; components: string[] }
+  | ({ kind: 'allergen-stays' } & AllergenFound)
+  | ({ kind: 'allergen-unknown' } & AllergenFound)
+export type AllergenFound = { allergen: Allergen; components: string[] }
 
 /** Roles that come after the flame or beside the wok: a portion can still be split off without them. */
 const LATE_ROLES: readonly Role[] = ['finish', 'garnish']
 
 /**
- * A dish's components with modifiers and allergies applied. An allergy takes out every component that carries the
+ * A dish's components with modifiers and allergies applied. An allergy takes out every component that is not free of the
  * allergen, but only what one of the dish's written modifiers may take out: the chef decided there that the dish stands
- * without it. Anything else is answered with `allergen-stays`, so that nobody at the flame improvises.
+ * without it. Anything else that contains it is answered with `allergen-stays`, what nobody knows with `allergen-unknown`,
+ * so that nobody at the flame improvises.
  */
-export function varyDish(dish: Dish, modifierIds: readonly string[], allergies: readonly Allergen[]): VaryResult {
+export function varyDish(
+  dish: Dish,
+  modifierIds: readonly string[],
+  allergies: readonly Allergen[],
+  list: AllergenList,
+): VaryResult {
   const removed = new Set<string>()
   const swapped = new Map<string, Component>()
   const added: Component[] = []
@@ -33,17 +43,29 @@ export function varyDish(dish: Dish, modifierIds: readonly string[], allergies: 
   }
   const removable = new Set(dish.modifiers.flatMap((modifier) => modifier.removes))
   const written = [...dish.components.map((one) => swapped.get(one.id) ?? one), ...added]
+  const perhaps: AllergenFound[] = []
   for (const allergen of allergies) {
-    const carriers = written.filter((one) => one.allergens.includes(allergen) && !removed.has(one.id))
-    const fixed = carriers.filter((one) => !removable.has(one.id))
-    if (fixed.length > 0) return { kind: 'allergen-stays', allergen, components: fixed.map((one) => one.name) }
-    carriers.forEach((one) => removed.add(one.id))
+    const carriers = written
+      .filter((one) => !removed.has(one.id))
+      .map((one) => ({ one, verdict: componentVerdict(one, allergen, list) }))
+      .filter(({ verdict }) => verdict !== 'free')
+    const fixed = (wanted: AllergenVerdict, namesOf: (one: Component) => readonly string[]) =>
+      carriers
+        .filter(({ one, verdict }) => verdict === wanted && !removable.has(one.id))
+        .flatMap(({ one }) => namesOf(one))
+    const contain = fixed('contains', (one) => [one.name])
+    if (contain.length > 0) return { kind: 'allergen-stays', allergen, components: contain }
+    const unknown = fixed('unknown', unknownPartsOf)
+    if (unknown.length > 0) return { kind: 'allergen-unknown', allergen, components: [...new Set(unknown)] }
+    const may = fixed('mayContain', (one) => [one.name])
+    if (may.length > 0) perhaps.push({ allergen, components: may })
+    for (const { one } of carriers) if (removable.has(one.id)) removed.add(one.id)
   }
   const components = written
     .filter((one) => !removed.has(one.id))
     .map((one) => ({ ...one, ratioG: one.ratioG * (factors.get(one.id) ?? 1) }))
     .filter((one) => one.ratioG > 0)
-  return { kind: 'varied', components }
+  return { kind: 'varied', components, perhaps }
 }
 
 export function removesRice(dish: Dish, modifier: Modifier): boolean {
@@ -74,7 +96,25 @@ export function isLateModifier(dish: Dish, modifierId: string): boolean {
   )
 }
 
-/** Every allergen in the dish, sorted, each once. */
-export function allergensOf(components: readonly Component[]): Allergen[] {
-  return [...new Set(components.flatMap((one) => one.allergens))].sort()
+/** Components that a written variation leaves in, though its name may sound as if their allergen went: "no egg". */
+export type Stays = { allergen: Allergen; components: Component[] }
+
+/**
+ * What still brings an allergen that a modifier takes one source of: "no egg: egg stays in chicken powder". Empty where all
+ * of it goes.
+ */
+export function staysIn(dish: Dish, modifier: Modifier, list: AllergenList): Stays[] {
+  const gone = dish.components.filter((one) => modifier.removes.includes(one.id))
+  const swapped = new Map((modifier.swaps ?? []).map((one) => [one.id, one]))
+  const after = [
+    ...dish.components.filter((one) => !modifier.removes.includes(one.id)).map((one) => swapped.get(one.id) ?? one),
+    ...(modifier.adds ?? []),
+  ]
+  const taken = [...gone, ...dish.components.filter((one) => swapped.has(one.id))]
+  return ALLERGENS.filter((allergen) => taken.some((one) => componentVerdict(one, allergen, list) === 'contains'))
+    .map((allergen) => ({
+      allergen,
+      components: after.filter((one) => ['contains', 'mayContain'].includes(componentVerdict(one, allergen, list))),
+    }))
+    .filter(({ components }) => components.length > 0)
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DISH, TOOLS } from '../test/kitchen'
+import { DISH, TOOLS, US } from '../test/kitchen'
 import type { Dish } from '../book/dish'
 import { proposeBatches, type WaitingItem } from './batches'
 import { batchScore } from './batchScore'
@@ -148,14 +148,14 @@ describe('amounts of a batch', () => {
   ]
 
   test('a late modifier takes out its share and leaves the rest', () => {
-    const result = batchScore(DISH, { dishId: DISH.id, modifiers: [], allergies: [], parts }, TOOLS, 'us')
+    const result = batchScore(DISH, { modifiers: [], allergies: [], parts }, TOOLS, US)
     const entries = result.kind === 'score' ? result.score.steps.flatMap((step) => step.entries) : []
     expect(entries.find((one) => one.componentId === 'nori')?.massG).toBeCloseTo(0.5 * 2.2 * 3, 9)
     expect(entries.find((one) => one.componentId === 'rice')?.massG).toBe(880)
   })
 
   test('an allergen that stays is refused by name', () => {
-    expect(batchScore(DISH, { dishId: DISH.id, modifiers: [], allergies: ['gluten'], parts }, TOOLS, 'us')).toEqual({
+    expect(batchScore(DISH, { modifiers: [], allergies: ['gluten'], parts }, TOOLS, US)).toEqual({
       kind: 'refused',
       reason: 'allergen',
       names: ['gluten', 'soy'],
@@ -170,6 +170,8 @@ describe('plan', () => {
     capPortions: 4,
     freeAtMs: 0,
     lastDishId: null,
+    usedUntilMs: null,
+    washedAtMs: null,
     ...change,
   })
   const plan = (items: WaitingItem[], stations: StationNow[], nowMs = 0) =>

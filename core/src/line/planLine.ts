@@ -1,14 +1,15 @@
 import type { StationKind } from '../book/dish'
 import type { ProposedBatch } from './batches'
+import { setUpFor, type SetUp, type StationPast } from './stationPast'
 
 export type Station = { id: string; kind: StationKind; capPortions: number }
 
-/** A station and when it is free again, with what it last cooked. */
-export type StationNow = Station & { freeAtMs: number; lastDishId: string | null }
+/** A station and when it is free again, with what is known of its metal. */
+export type StationNow = Station & StationPast & { freeAtMs: number }
 
 export type PlannedBatch = ProposedBatch & {
   stationId: string
-  setUp: 'none' | 'wipe' | 'wash'
+  setUp: SetUp
   setUpStartMs: number
   startMs: number
   upMs: number
@@ -23,7 +24,7 @@ export const SET_UP_S = { none: 0, wipe: 15, wash: 60 } as const
 
 /**
  * Batches in the order given, each on the station that has it up first: one batch at a time a station, a wash before
- * every batch with an allergy, a wipe between different dishes. List scheduling: no batch waits for a like one.
+ * every batch with an allergy unless it was done, a wipe between different dishes. List scheduling: no batch waits for a like one.
  */
 export function planLine(
   batches: readonly ProposedBatch[],
@@ -47,14 +48,13 @@ export function planLine(
     }
     plan.batches.push(best)
     station.freeAtMs = best.upMs
-    station.lastDishId = batch.dishId
+    Object.assign(station, { lastDishId: batch.dishId, usedUntilMs: best.upMs, washedAtMs: null })
   }
   return plan
 }
 
 function place(batch: ProposedBatch, station: StationNow, lastsS: number, nowMs: number): PlannedBatch {
-  const isSame = station.lastDishId === null || station.lastDishId === batch.dishId
-  const setUp = batch.allergies.length > 0 ? 'wash' : isSame ? 'none' : 'wipe'
+  const setUp = setUpFor(batch, station)
   const setUpStartMs = Math.max(nowMs, station.freeAtMs)
   const startMs = setUpStartMs + SET_UP_S[setUp] * 1000
   const upMs = startMs + lastsS * 1000

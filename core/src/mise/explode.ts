@@ -1,4 +1,4 @@
-import { TRAITS, type Composition, type Ingredient, type Trait } from '../book/ingredient'
+import { TRAITS, type Allergen, type Composition, type Ingredient, type Trait } from '../book/ingredient'
 import type { Recipe } from '../book/recipe'
 import { densityOf, type Confidence } from '../measure/ingredient'
 
@@ -105,10 +105,30 @@ export function recipeAsIngredient(recipe: Recipe, parts: readonly Part[]): Ingr
     ediblePortion: 1,
     densities: gPerML === null ? [] : [{ form: recipe.gPerML === undefined ? 'as mixed' : 'weighed', gPerML }],
     countSizes: [],
-    allergens: [...new Set(parts.flatMap((part) => part.ingredient.allergens))].sort(),
+    ...mixedAllergens(parts),
+    isReadyToEat: parts.every((part) => part.ingredient.isReadyToEat === true)
+      ? true
+      : parts.some((part) => part.ingredient.isReadyToEat === false)
+        ? false
+        : null,
     diets: TRAITS.filter((trait) => hasTrait(trait, parts)),
     source: `house recipe ${recipe.name}, version ${recipe.version}`,
     confidence: CONFIDENCES[Math.max(...parts.map((part) => CONFIDENCES.indexOf(part.ingredient.confidence)))] ?? 'low',
+  }
+}
+
+/** Allergens of any part; what one part contains, the mix does not merely perhaps contain. */
+function mixedAllergens(
+  parts: readonly Part[],
+): Pick<Ingredient, 'allergens' | 'allergensUs' | 'mayContain' | 'areAllergensKnown'> {
+  const any = (of: (one: Ingredient) => readonly Allergen[]) =>
+    [...new Set(parts.flatMap((part) => of(part.ingredient)))].sort()
+  const allergens = any((one) => one.allergens)
+  return {
+    allergens,
+    allergensUs: any((one) => one.allergensUs),
+    mayContain: any((one) => one.mayContain).filter((one) => !allergens.includes(one)),
+    areAllergensKnown: parts.every((part) => part.ingredient.areAllergensKnown),
   }
 }
 

@@ -1,9 +1,9 @@
-import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
+import { DISH, EVERYTHING, TOOLS, US } from '../test/kitchen'
 import type { RunEvent } from '../wok/runEvent'
 import { sequence } from '../wok/sequence'
 import { runRecord } from './runSummary'
 
-const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, ruleSet: 'us' })
+const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, rules: US })
 if (result.kind !== 'score') throw new Error(result.kind)
 const { score } = result
 const FIRED_MS = 1_700_000_000_000

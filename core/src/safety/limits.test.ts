@@ -1,33 +1,47 @@
-import { COOK_LIMITS, RULE_SETS, type CheckedFood } from './limits'
+import { CHECKED_FOODS, cookLimit, holdAtS, RULE_SETS } from './limits'
 
-const FOODS: CheckedFood[] = ['poultry', 'meat', 'mince', 'seafood', 'egg', 'rice']
-
-test('every rule set answers for every food, and says where from', () => {
+test('every rule set answers for every food, says where from, and asks for nothing that frying cannot give', () => {
   for (const ruleSet of RULE_SETS) {
-    for (const food of FOODS) expect(COOK_LIMITS[ruleSet][food].source).not.toBe('')
+    for (const food of CHECKED_FOODS) {
+      const limit = cookLimit({ ruleSet }, food)
+      expect(limit.source).not.toBe('')
+      expect(limit.holdS).toBeLessThanOrEqual(30)
+    }
   }
 })
 
 test('US model code, FDA Food Code 2022 §3-401.11 (from memory): poultry 74 °C at once, mince 68 °C 17 s, the rest 63 °C 15 s', () => {
-  const { poultry, mince, meat, seafood, egg } = COOK_LIMITS.us
-  expect([poultry.coreC, poultry.holdS]).toEqual([74, 0])
-  expect([mince.coreC, mince.holdS]).toEqual([68, 17])
-  for (const limit of [meat, seafood, egg]) expect([limit.coreC, limit.holdS]).toEqual([63, 15])
+  const us = (food: (typeof CHECKED_FOODS)[number]) => cookLimit({ ruleSet: 'us' }, food)
+  expect(us('poultry')).toMatchObject({ coreC: 74, holdS: 0 })
+  expect(us('mince')).toMatchObject({ coreC: 68, holdS: 17 })
+  for (const food of ['meat', 'seafood', 'egg'] as const) expect(us(food)).toMatchObject({ coreC: 63, holdS: 15 })
 })
 
-test('UK guidance (from memory): 70 °C for 2 min or the equivalent', () => {
-  for (const food of ['meat', 'mince', 'seafood', 'egg'] as const) {
-    expect([COOK_LIMITS.uk[food].coreC, COOK_LIMITS.uk[food].holdS]).toEqual([70, 120])
-  }
-  expect(COOK_LIMITS.uk.poultry).toMatchObject({ coreC: 75, holdS: 30 })
+test.each([
+  [59, null],
+  [60, 2700],
+  [65, 600],
+  [70, 120],
+  [74.9, 120],
+  [75, 30],
+  [80, 6],
+  [96, 6],
+])('UK guidance (from memory): %d °C in the core asks for %s s', (coreC, holdS) => {
+  for (const food of ['poultry', 'meat', 'mince', 'seafood', 'egg'] as const)
+    expect(holdAtS(cookLimit({ ruleSet: 'uk' }, food), coreC)).toBe(holdS)
+})
+
+test('Scotland asks for 82 °C in reheated rice (from memory), and only there', () => {
+  expect(cookLimit({ ruleSet: 'uk', isScottish: true }, 'rice').coreC).toBe(82)
+  expect(cookLimit({ ruleSet: 'uk' }, 'rice').coreC).toBe(75)
+  expect(cookLimit({ ruleSet: 'us', isScottish: true }, 'rice').coreC).toBe(74)
 })
 
 test('the house never goes below 74 °C in rice, whatever the rule set allows', () => {
-  for (const ruleSet of RULE_SETS) expect(COOK_LIMITS[ruleSet].rice.coreC).toBeGreaterThanOrEqual(74)
+  for (const ruleSet of RULE_SETS) expect(cookLimit({ ruleSet }, 'rice').coreC).toBeGreaterThanOrEqual(74)
 })
 
 test('poultry is never asked for less than other meat', () => {
-  for (const ruleSet of RULE_SETS) {
-    expect(COOK_LIMITS[ruleSet].poultry.coreC).toBeGreaterThanOrEqual(COOK_LIMITS[ruleSet].meat.coreC)
-  }
+  for (const ruleSet of RULE_SETS)
+    expect(cookLimit({ ruleSet }, 'poultry').coreC).toBeGreaterThanOrEqual(cookLimit({ ruleSet }, 'meat').coreC)
 })

@@ -1,5 +1,6 @@
 import type { Component, Dish, Role } from '../book/dish'
 import type { MeasureTools } from '../measure/practical'
+import type { CookRules } from '../safety/limits'
 
 export const TOOLS: MeasureTools = {
   system: 'us',
@@ -8,8 +9,16 @@ export const TOOLS: MeasureTools = {
   fineScale: { belowG: 10, resolutionG: 0.1 },
 }
 
+export const US: CookRules = { ruleSet: 'us' }
+
 type Part = Partial<Component> & Pick<Component, 'id' | 'role' | 'food' | 'ratioG'>
 const STATE_BY_ROLE: Partial<Record<Role, Component['state']>> = { rice: 'cooked', egg: 'raw', protein: 'raw' }
+
+/** As the ingredient table would say of it: what its state calls cooked or cured is ready. */
+const isRawHere = ({ role, state }: Part) => {
+  const named = state ?? STATE_BY_ROLE[role] ?? 'fresh'
+  return (role === 'protein' || role === 'egg') && named !== 'cooked' && named !== 'cured'
+}
 
 export const component = (part: Part): Component => ({
   name: part.id,
@@ -17,6 +26,9 @@ export const component = (part: Part): Component => ({
   cut: null,
   scaling: 'linear',
   allergens: [],
+  mayContain: [],
+  ingredientId: part.id,
+  isRaw: isRawHere(part),
   ...part,
 })
 

@@ -1,3 +1,4 @@
+import type { BatchGroup } from '../book/batchComponents'
 import type { Component, EggSchool } from '../book/dish'
 import { HOUSE_S, SCHOOL_HEAT } from './houseFigures'
 import type { Placed } from './place'
@@ -57,8 +58,8 @@ export function lateSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Dra
   ]
 }
 
-/** The hot-through check on the flame, the finish off it, and the pick-up. */
-export function finishSteps(placed: Placed, kitchen: Kitchen): Draft[] {
+/** The hot-through check on the flame, the finish off it, what only some portions get, and the pick-up. */
+export function finishSteps(placed: Placed, groups: readonly BatchGroup[], kitchen: Kitchen): Draft[] {
   const steps: Draft[] = [
     {
       action: 'hotCheck',
@@ -93,6 +94,7 @@ export function finishSteps(placed: Placed, kitchen: Kitchen): Draft[] {
       cautions: [],
     })
   }
+  steps.push(...groupSteps(groups, kitchen))
   steps.push({
     action: 'pickUp',
     durationS: HOUSE_S.pickUp,
@@ -103,4 +105,42 @@ export function finishSteps(placed: Placed, kitchen: Kitchen): Draft[] {
     cautions: [],
   })
   return steps
+}
+
+/**
+ * Who declined something gets none of it: those portions are taken out first, then the rest is finished, then each portion
+ * that was taken out gets what it does want.
+ */
+function groupSteps(groups: readonly BatchGroup[], kitchen: Kitchen): Draft[] {
+  const [inVessel, ...others] = groups
+  if (!inVessel) return []
+  const off = { heat: 'off' as const, cautions: [] }
+  const finish = ({ portions, components }: BatchGroup): Draft[] =>
+    components.length === 0
+      ? []
+      : [
+          {
+            ...off,
+            action: 'finishOn',
+            durationS: HOUSE_S.finish,
+            entries: components.map(({ component, massG }) =>
+              kitchen.apart(component, massG, component.role === 'garnish' ? 'plate' : 'in'),
+            ),
+            cue: 'tossedThrough',
+            reason: 'onlyWhoWantsIt',
+            onPortions: portions,
+          },
+        ]
+  return [
+    ...others.map(({ portions, without }): Draft => ({
+      ...off,
+      action: 'takeOut',
+      durationS: HOUSE_S.takeOut,
+      entries: [],
+      cue: 'setApart',
+      reason: 'declinedByGuest',
+      apart: { portions, without },
+    })),
+    ...groups.flatMap(finish),
+  ]
 }

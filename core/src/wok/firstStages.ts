@@ -1,6 +1,14 @@
 import type { Component, EggSchool, Food } from '../book/dish'
 import type { CheckedFood } from '../safety/limits'
-import { CUT_FACTOR_RANGE, FIRST_OIL_SHARE, HOUSE_MAX_S, HOUSE_S, RAW_PROTEIN_S, SCHOOL_HEAT } from './houseFigures'
+import {
+  CUT_FACTOR_RANGE,
+  FIRST_OIL_SHARE,
+  HOUSE_MAX_S,
+  HOUSE_S,
+  RAW_PROTEIN_S,
+  SCHOOL_HEAT,
+  STATE_FACTOR,
+} from './houseFigures'
 import type { Placed } from './place'
 import { leavesVessel, massOf, oil, whole, type Draft, type Kitchen } from './stageParts'
 
@@ -92,10 +100,11 @@ export function ownSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draf
 }
 
 /** A thicker cut takes longer in proportion, within the range that house figures can answer for. */
-function rawProteinS({ food, cut }: Component): number {
+function rawProteinS({ food, cut, state }: Component): number {
   const figure = RAW_PROTEIN_S[food] ?? { seconds: 110, cutMm: 5 }
   const factor = (cut?.sizeMm ?? figure.cutMm) / figure.cutMm
-  return figure.seconds * Math.min(CUT_FACTOR_RANGE.most, Math.max(CUT_FACTOR_RANGE.least, factor))
+  const cold = state === 'frozen' ? (STATE_FACTOR.frozen ?? 1) : 1
+  return cold * figure.seconds * Math.min(CUT_FACTOR_RANGE.most, Math.max(CUT_FACTOR_RANGE.least, factor))
 }
 
 /** An unknown raw protein is checked as poultry, the strictest. */

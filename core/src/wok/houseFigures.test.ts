@@ -1,4 +1,4 @@
-import { component, DISH, TOOLS } from '../test/kitchen'
+import { component, DISH, TOOLS, US } from '../test/kitchen'
 import type { Component } from '../book/dish'
 import { BASE_S, HOUSE_S, RAW_PROTEIN_S, SCHOOL_HEAT } from './houseFigures'
 import { HEAT_LEVELS } from './score'
@@ -25,7 +25,7 @@ test.each<[string, number | undefined, number, number]>([
 
 const rice = component({ id: 'rice', role: 'rice', food: 'rice', ratioG: 100 })
 const durationOf = (part: Component, riceMassG = 220) => {
-  const result = sequence({ dish: DISH, components: [rice, part], riceMassG, tools: TOOLS, ruleSet: 'us' })
+  const result = sequence({ dish: DISH, components: [rice, part], riceMassG, tools: TOOLS, rules: US })
   const steps = result.kind === 'score' ? result.score.steps : []
   return steps.find((step) => step.entries.some((entry) => entry.componentId === part.id))?.durationS ?? 0
 }

@@ -20,7 +20,6 @@ export type Placed = {
 }
 type Place = keyof Placed
 
-const RAW_STATES: readonly Component['state'][] = ['raw', 'marinated', 'thawed', 'frozen']
 const RAW_FOODS: readonly Food[] = ['seafood', 'poultry', 'meat', 'mince']
 const QUICK_FOODS: readonly Food[] = ['garlic', 'ginger', 'herb']
 /** From this many seconds in company a thing goes in before the quick aromatics, which would burn beside it. */
@@ -51,18 +50,25 @@ export function placeComponents(components: readonly Component[], garlic: School
   return placed
 }
 
-/** True of a protein that must be cooked through at this station. */
-export function isRawProtein({ role, state, food }: Component): boolean {
-  return role === 'protein' && RAW_STATES.includes(state) && RAW_FOODS.includes(food)
+/**
+ * True of meat, poultry and seafood that must be cooked through at this station, whatever it is called and whatever its role:
+ * its row of the table says whether it is raw, and what nobody knows is.
+ */
+export function isRawProtein({ food, isRaw }: Component): boolean {
+  return RAW_FOODS.includes(food) && isRaw !== false
 }
 
+/** True of an egg that must be cooked at this station. */
+export const isRawEgg = ({ role, isRaw }: Component): boolean => role === 'egg' && isRaw !== false
+
 function placeOf(component: Component, garlic: Schools['garlic']): Place {
-  const { role, food, state } = component
+  const { role, food } = component
+  if (role !== 'rice' && isRawProtein(component)) return 'rawProtein'
   switch (role) {
     case 'rice':
       return 'rice'
     case 'egg':
-      return state === 'cooked' || state === 'cured' ? 'ready' : 'egg'
+      return isRawEgg(component) ? 'egg' : 'ready'
     case 'fat':
       return food === 'sesameOil' ? 'finish' : 'oil'
     case 'paste':
@@ -76,7 +82,7 @@ function placeOf(component: Component, garlic: Schools['garlic']): Place {
     case 'garnish':
       return 'garnish'
     case 'protein':
-      return isRawProtein(component) ? 'rawProtein' : 'ready'
+      return 'ready'
     case 'aromatic':
       if (food === 'garlic' && garlic === 'atEnd') return 'finish'
       return QUICK_FOODS.includes(food) ? 'quick' : needS(component) >= SLOW_FROM_S ? 'slow' : 'quick'

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
-import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
+import { DISH, EVERYTHING, TOOLS, US } from '../test/kitchen'
 import { compareEvents, nextStamp, type Stamp } from '../event/eventOrder'
 import { forgettable } from './forgot'
 import { projectedStartsMs, runState, type FiredRun } from './run'
-import type { RunEvent } from './runEvent'
+import { NOT_YET_S, type RunEvent } from './runEvent'
 import { sequence } from './sequence'
 
-const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, ruleSet: 'us' })
+const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, rules: US })
 if (result.kind !== 'score') throw new Error(result.kind)
 const { score } = result
 const FIRED_MS = 1_700_000_000_000
@@ -44,7 +44,15 @@ describe('hands-free', () => {
     expect(state).toMatchObject({ stepIndex: firstCheck, status: 'waiting', endedMs: null })
     const said = runState(
       run,
-      [say(untilCheckS + 3600, { kind: 'done', stepId: score.steps[firstCheck]!.id })],
+      [
+        say(untilCheckS + 3600, {
+          kind: 'checked',
+          stepId: score.steps[firstCheck]!.id,
+          ok: true,
+          tempC: 75,
+          tempF: null,
+        }),
+      ],
       at(untilCheckS + 3600),
     )
     expect(said.stepIndex).toBe(firstCheck + 1)
@@ -103,6 +111,12 @@ describe('what the cook says', () => {
 const stepId = fc.constantFrom(...score.steps.map((step) => step.id))
 const word = fc.oneof(
   stepId.map((id): Word => ({ kind: 'done', stepId: id })),
+  fc
+    .tuple(stepId, fc.boolean())
+    .map(([id, ok]): Word => ({ kind: 'checked', stepId: id, ok, tempC: null, tempF: null })),
+  fc
+    .constantFrom('egg', 'chicken', 'garlic')
+    .map((id): Word => ({ kind: 'trouble', trouble: 'forgot', stepId: score.steps[0]!.id, componentId: id })),
   stepId.map((id): Word => ({ kind: 'later', stepId: id, delayS: 10 })),
   fc.boolean().map((on): Word => ({ kind: 'handsFree', on })),
   stepId.map((id): Word => ({ kind: 'trouble', trouble: 'sticking', stepId: id })),
@@ -129,22 +143,24 @@ describe('laws of the fold', () => {
           state.times.slice(1).forEach((one, n) => expect(one.startMs).toBe(state.times[n]!.endMs))
           ended.forEach((one) => expect(one.endMs!).toBeGreaterThanOrEqual(one.startMs))
           expect(state.times.map((one) => one.stepId)).toEqual(
-            score.steps.slice(0, state.times.length).map((step) => step.id),
+            state.steps.slice(0, state.times.length).map((step) => step.id),
           )
           expect(state.endedMs === null).toBe(state.status === 'cooking' || state.status === 'waiting')
           const spans = projectedStartsMs(fired, state, Math.max(FIRED_MS, at(second)))
-          if (state.endedMs === null) expect(spans).toHaveLength(score.steps.length)
+          if (state.endedMs === null) expect(spans).toHaveLength(state.steps.length)
         },
       ),
     )
   })
 
-  test('a check is never ended by the score', () => {
+  test('a check is ended by its own yes and by nothing else', () => {
     fc.assert(
       fc.property(history, (events) => {
-        const { times } = runState(run, events, at(5000))
-        const checked = times.filter((one) => score.steps.find((step) => step.id === one.stepId)?.check)
-        expect(checked.filter((one) => one.endedBy === 'score')).toEqual([])
+        const { times, steps, checks, status } = runState(run, events, at(5000))
+        const ended = status === 'stopped' ? times.slice(0, -1) : times.filter((one) => one.endMs !== null)
+        const checked = ended.filter((one) => steps.find((step) => step.id === one.stepId)?.check)
+        for (const one of checked)
+          expect(checks.filter((check) => check.stepId === one.stepId && check.ok)).toHaveLength(1)
       }),
     )
   })
@@ -194,4 +210,62 @@ test('only what should be in by now can have been forgotten, never the rice', ()
   expect(names).toEqual(expect.arrayContaining(['egg', 'oil', 'garlic', 'soy']))
   expect(names).not.toContain('rice')
   expect(names).not.toContain('scallion')
+})
+
+describe('a check', () => {
+  const check = score.steps[firstCheck]!
+  const yes = (second: number, ok = true) =>
+    say(second, { kind: 'checked', stepId: check.id, ok, tempC: ok ? 76 : 61, tempF: null })
+
+  test('a no gives it more time and is kept with what was read; a second yes changes nothing', () => {
+    const no = runState(run, [yes(untilCheckS + 1, false)], at(untilCheckS + 2))
+    expect(no).toMatchObject({ stepIndex: firstCheck, addedS: NOT_YET_S, checks: [{ ok: false, tempC: 61 }] })
+    const twice = runState(run, [yes(untilCheckS + 30), yes(untilCheckS + 30.2)], at(untilCheckS + 30.3))
+    expect(twice.stepIndex).toBe(firstCheck + 1)
+    expect(twice.checks).toHaveLength(1)
+  })
+
+  test('Done does not answer it, however often', () => {
+    const taps = [0, 0.1, 0.65, 3].map((after) => say(untilCheckS + after, { kind: 'done', stepId: check.id }))
+    expect(runState(run, taps, at(untilCheckS + 4)).stepIndex).toBe(firstCheck)
+  })
+
+  test('a double tap on Done, or the other phone, ends one step', () => {
+    const first = score.steps[0]!
+    for (const gapS of [0, 0.05, 0.2, 0.4, 0.65]) {
+      const taps = [say(2, { kind: 'done', stepId: first.id }), say(2 + gapS, { kind: 'done', stepId: first.id })]
+      expect(runState(run, taps, at(2 + gapS)).stepIndex).toBe(1)
+    }
+  })
+})
+
+describe('forgotten raw food', () => {
+  const riceIn = score.steps.findIndex((step) => step.action === 'riceIn')
+  const before = score.steps[2]!
+  const forgot = (second: number, stepId: string) =>
+    say(second, { kind: 'trouble', trouble: 'forgot', stepId, componentId: 'chicken' })
+
+  test('before the rice it becomes a step of its own, as long as at its place, with its check', () => {
+    const state = runState({ ...run, handsFree: false }, [forgot(3, before.id)], at(4))
+    const own = state.steps[state.stepIndex + 1]!
+    const place = score.steps.find((step) => step.entries.some((one) => one.componentId === 'chicken'))!
+    expect(own).toMatchObject({ id: 'forgot-chicken', durationS: place.durationS, check: { food: 'poultry' } })
+  })
+
+  test('once the rice is in its time is over, and no step is put in', () => {
+    const answered = score.steps
+      .slice(0, riceIn)
+      .map((step, n) =>
+        say(
+          n + 1,
+          step.check
+            ? { kind: 'checked', stepId: step.id, ok: true, tempC: null, tempF: null }
+            : { kind: 'done', stepId: step.id },
+        ),
+      )
+    const state = runState(run, [...answered, forgot(riceIn + 2, score.steps[riceIn]!.id)], at(riceIn + 3))
+    expect(state.steps.map((step) => step.id)).toEqual(score.steps.map((step) => step.id))
+    const chicken = forgettable(score, riceIn).find((one) => one.componentId === 'chicken')
+    expect(chicken).toMatchObject({ isRaw: true, untilStepId: null })
+  })
 })

@@ -1,6 +1,7 @@
 import { inOrder } from '../event/eventOrder'
 import { standing } from '../event/struckOut'
-import { TROUBLE_DELAY_S, type RunEvent, type Trouble } from './runEvent'
+import { forgottenStep } from './forgot'
+import { NOT_YET_S, TROUBLE_DELAY_S, type RunEvent, type Trouble } from './runEvent'
 import type { Score, Step } from './score'
 
 /** What a run was fired with: never changes afterwards. */
@@ -16,6 +17,8 @@ export type StepTimes = {
 }
 
 export type RunState = {
+  /** The steps of the score, with those that were put in on the way. */
+  steps: readonly Step[]
   status: 'cooking' | 'waiting' | 'finished' | 'stopped'
   /** Index of the step in hand; the last one once finished or stopped. */
   stepIndex: number
@@ -28,16 +31,19 @@ export type RunState = {
   /** Seconds added to steps by +10 s and by remedies. */
   addedS: number
   troubles: { eventId: string; trouble: Trouble; stepId: string; componentId: string | null; atMs: number }[]
+  /** Answers to safety checks, in their order. */
+  checks: { eventId: string; stepId: string; ok: boolean; tempC: number | null; tempF: number | null; atMs: number }[]
   endedMs: number | null
 }
 
 /**
  * A run at `nowMs`, from what it was fired with and everything said since. Rules, so that every device sees one run:
  * - events are taken in the order of `compareEvents`, each id once, without those that were undone;
- * - hands-free, a step without a check ends by itself when it is due; a step with a check never does;
+ * - hands-free, a step without a check ends by itself when it is due; a step with a check never does: it waits for its
+ *   own answer, and a no gives it more time;
  * - `done` for a step that has ended changes nothing; for a later step it ends those before it, but never a check that
- *   nobody answered;
- * - `later` and a remedy lengthen the step in hand;
+ *   nobody answered; so does the answer to a check: whoever gave it stood at that step;
+ * - `later` and a remedy lengthen the step in hand; a forgotten raw component becomes the next step, with its check;
  * - what is said after the end changes nothing.
  */
 export function runState(run: FiredRun, events: readonly RunEvent[], nowMs: number): RunState {
@@ -62,14 +68,13 @@ class Fold {
   private isStopped = false
   private readonly times: StepTimes[] = []
   private readonly troubles: RunState['troubles'] = []
+  private readonly checks: RunState['checks'] = []
+  private steps: readonly Step[]
 
   constructor(private readonly run: FiredRun) {
+    this.steps = run.score.steps
     this.startMs = run.firedAtMs
     this.handsFree = run.handsFree
-  }
-
-  private get steps(): readonly Step[] {
-    return this.run.score.steps
   }
 
   private step(): Step {
@@ -96,6 +101,9 @@ class Fold {
       case 'done':
         this.endUpTo(event.stepId, atMs)
         return
+      case 'checked':
+        this.answer(event, atMs)
+        return
       case 'later':
         this.lengthen(event.delayS)
         return
@@ -110,7 +118,8 @@ class Fold {
           componentId: event.trouble === 'forgot' ? event.componentId : null,
           atMs,
         })
-        this.lengthen(TROUBLE_DELAY_S[event.trouble])
+        if (event.trouble === 'forgot') this.putIn(event.componentId)
+        else this.lengthen(TROUBLE_DELAY_S[event.trouble])
         return
       case 'stopped':
         this.isStopped = true
@@ -124,9 +133,27 @@ class Fold {
   private endUpTo(stepId: string, atMs: number): void {
     const target = this.steps.findIndex((step) => step.id === stepId)
     while (this.endedMs === null && this.stepIndex <= target) {
-      if (this.stepIndex < target && this.step().check !== null) return
+      const waits = this.step().check !== null && (this.stepIndex < target || this.run.score.engine === 'rules-2')
+      if (waits) return
       this.endStep(atMs, 'cook')
     }
+  }
+
+  private answer(event: Extract<RunEvent, { kind: 'checked' }>, atMs: number): void {
+    const { id, stepId, ok, tempC, tempF } = event
+    const before = this.steps.findIndex((step) => step.id === stepId) - 1
+    if (before >= this.stepIndex) this.endUpTo(this.steps[before]!.id, atMs)
+    if (this.step().id !== stepId || this.step().check === null) return
+    this.checks.push({ eventId: id, stepId, ok, tempC, tempF, atMs })
+    if (ok) this.endStep(atMs, 'cook')
+    else this.lengthen(NOT_YET_S)
+  }
+
+  private putIn(componentId: string): void {
+    const own = forgottenStep(this.steps, this.stepIndex, componentId)
+    if (!own) return this.lengthen(TROUBLE_DELAY_S.forgot)
+    if (this.steps.some((step) => step.id === own.id)) return
+    this.steps = [...this.steps.slice(0, this.stepIndex + 1), own, ...this.steps.slice(this.stepIndex + 1)]
   }
 
   private lengthen(delayS: number): void {
@@ -154,6 +181,7 @@ class Fold {
     const restS = this.steps.slice(this.stepIndex + 1).reduce((sum, step) => sum + step.durationS, 0)
     const isOpen = !isOver || this.isStopped
     return {
+      steps: this.steps,
       status: this.isStopped ? 'stopped' : isOver ? 'finished' : nowMs >= dueMs ? 'waiting' : 'cooking',
       stepIndex: this.stepIndex,
       times: isOpen
@@ -167,6 +195,7 @@ class Fold {
       handsFree: this.handsFree,
       addedS: this.totalAddedS,
       troubles: this.troubles,
+      checks: this.checks,
       endedMs: this.endedMs,
     }
   }
@@ -185,7 +214,7 @@ export function projectedStartsMs(
   }))
   if (state.endedMs !== null) return projected
   let startMs = projected.at(-1)?.endMs ?? run.firedAtMs
-  for (const step of run.score.steps.slice(state.stepIndex + 1)) {
+  for (const step of state.steps.slice(state.stepIndex + 1)) {
     const endMs = startMs + step.durationS * 1000
     projected.push({ stepId: step.id, startMs, endMs })
     startMs = endMs

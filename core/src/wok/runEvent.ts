@@ -9,6 +9,8 @@ export type Trouble = (typeof TROUBLES)[number]
  */
 export type RunEvent = Stamped & { runId: string; deviceId: string } & (
     | { kind: 'done'; stepId: string }
+    /** The answer to a safety check, with the core temperature where it was read. */
+    | { kind: 'checked'; stepId: string; ok: boolean; tempC: number | null; tempF: number | null }
     | { kind: 'later'; stepId: string; delayS: number }
     | { kind: 'handsFree'; on: boolean }
     | { kind: 'trouble'; trouble: Exclude<Trouble, 'forgot'>; stepId: string }
@@ -16,6 +18,9 @@ export type RunEvent = Stamped & { runId: string; deviceId: string } & (
     | { kind: 'stopped' }
     | { kind: 'undone'; eventId: string }
   )
+
+/** How much longer food stays on the flame when a check is answered with no [s]: a house figure, common practice. */
+export const NOT_YET_S = 20
 
 /** Seconds that a remedy adds to the step in hand: house figures, common practice. */
 export const TROUBLE_DELAY_S: Readonly<Record<Trouble, number>> = {

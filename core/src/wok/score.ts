@@ -22,6 +22,8 @@ export const ACTIONS = [
   'eggOnTop',
   'hotCheck',
   'finishOff',
+  'takeOut',
+  'finishOn',
   'pickUp',
 ] as const
 export type Action = (typeof ACTIONS)[number]
@@ -47,6 +49,7 @@ export const CUES = [
   'wilted',
   'steamingThrough',
   'tossedThrough',
+  'setApart',
   'plated',
 ] as const
 export type Cue = (typeof CUES)[number]
@@ -76,6 +79,9 @@ export const REASONS = [
   'eggOnOtherSurface',
   'riceMustBeHot',
   'offSoItStaysFresh',
+  'declinedByGuest',
+  'onlyWhoWantsIt',
+  'forgottenNeedsItsCheck',
   'handOver',
 ] as const
 export type Reason = (typeof REASONS)[number]
@@ -109,9 +115,22 @@ export type Step = {
   reason: Reason
   cautions: readonly Caution[]
   check: SafetyCheck | null
+  /** Portions taken out before something that their guests declined. */
+  apart?: { portions: number; without: readonly string[] } | undefined
+  /** What this step adds goes on so many portions only. */
+  onPortions?: number | undefined
   /** Where the duration comes from; every one is a house figure until the station is calibrated. */
   figure: 'house'
 }
 
+/** `rules-2`: a check is answered by a word of its own; before, Done did. */
+export const ENGINES = ['rules-1', 'rules-2'] as const
+
 /** A timed run at one station: steps without a gap from second 0. */
-export type Score = { engine: 'rules-1'; steps: readonly Step[]; totalS: number; riceMassG: number; batchMassG: number }
+export type Score = {
+  engine: (typeof ENGINES)[number]
+  steps: readonly Step[]
+  totalS: number
+  riceMassG: number
+  batchMassG: number
+}

@@ -1,7 +1,8 @@
+import type { BatchGroup } from '../book/batchComponents'
 import type { Component, Dish, EggSchool } from '../book/dish'
 import { amountOf, componentMassG, totalMassG } from '../book/scale'
 import type { MeasureTools } from '../measure/practical'
-import { COOK_LIMITS, type RuleSet } from '../safety/limits'
+import { cookLimit, type CookRules } from '../safety/limits'
 import { placeComponents, type Placed } from './place'
 import type { Entry, Score, Step } from './score'
 import { baseSteps, riceSteps } from './baseStages'
@@ -13,13 +14,19 @@ export type SequenceInput = {
   dish: Pick<Dish, 'portionRiceG' | 'schools' | 'stationKind'>
   /** The dish's components after modifiers and allergies. */
   components: readonly Component[]
+  /** Where some portions are finished differently. */
+  groups?: readonly BatchGroup[]
   riceMassG: number
   tools: MeasureTools
-  ruleSet: RuleSet
+  rules: CookRules
 }
 
 export type SequenceResult =
-  { kind: 'score'; score: Score } | { kind: 'no-rice' } | { kind: 'too-much'; riceMassG: number }
+  | { kind: 'score'; score: Score }
+  | { kind: 'no-rice' }
+  | { kind: 'too-much'; riceMassG: number }
+  /** A raw egg, and no school that says how it is cooked: it is never left out. */
+  | { kind: 'no-egg-school'; names: string[] }
 
 /** The most rice [g] that any station of this trade holds: above it, a slipped digit is likelier than an order. */
 const MOST_RICE_G = 20_000
@@ -31,7 +38,7 @@ const MOST_RICE_G = 20_000
  * Durations are house figures (`houseFigures.ts`); error: as large as one kitchen's flame differs from another's.
  */
 export function sequence(input: SequenceInput): SequenceResult {
-  const { components, dish, riceMassG, tools, ruleSet } = input
+  const { components, dish, groups = [], riceMassG, tools, rules } = input
   if (!components.some((one) => one.role === 'rice') || !(riceMassG > 0)) return { kind: 'no-rice' }
   if (riceMassG > MOST_RICE_G) return { kind: 'too-much', riceMassG }
   const kitchen: Kitchen = {
@@ -40,17 +47,21 @@ export function sequence(input: SequenceInput): SequenceResult {
       ...amountOf(component, componentMassG(component, riceMassG, dish.portionRiceG) * share, tools),
       motion,
     }),
-    limit: (food) => ({ food, limit: COOK_LIMITS[ruleSet][food] }),
+    apart: (component, massG, motion) => ({ ...amountOf(component, massG, tools), motion }),
+    limit: (food) => ({ food, limit: cookLimit(rules, food) }),
     schools: dish.schools,
     stationKind: dish.stationKind,
     riceMassG,
   }
   const placed = placeComponents(components, dish.schools.garlic)
-  const egg: EggSchool = placed.egg.length > 0 ? dish.schools.egg : 'none'
-  return { kind: 'score', score: scoreOf(draftSteps(placed, egg, kitchen), riceMassG) }
+  const { egg } = dish.schools
+  if (placed.egg.length > 0 && egg === 'none')
+    return { kind: 'no-egg-school', names: placed.egg.map((component) => component.name) }
+  const school: EggSchool = placed.egg.length > 0 ? egg : 'none'
+  return { kind: 'score', score: scoreOf(draftSteps(placed, school, groups, kitchen), riceMassG) }
 }
 
-function draftSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+function draftSteps(placed: Placed, egg: EggSchool, groups: readonly BatchGroup[], kitchen: Kitchen): Draft[] {
   return [
     preheat(kitchen),
     ...eggSteps(placed, egg, kitchen),
@@ -59,7 +70,7 @@ function draftSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
     ...baseSteps(placed, egg, kitchen),
     ...riceSteps(placed, egg, kitchen),
     ...lateSteps(placed, egg, kitchen),
-    ...finishSteps(placed, kitchen),
+    ...finishSteps(placed, groups, kitchen),
   ]
 }
 
@@ -84,5 +95,5 @@ function scoreOf(drafts: readonly Draft[], riceMassG: number): Score {
   const added: Entry[] = steps.flatMap((step) =>
     step.entries.filter((one) => one.motion === 'in' || one.motion === 'plate'),
   )
-  return { engine: 'rules-1', steps, totalS: startS, riceMassG, batchMassG: totalMassG(added) }
+  return { engine: 'rules-2', steps, totalS: startS, riceMassG, batchMassG: totalMassG(added) }
 }

@@ -8,6 +8,8 @@ import type { Entry, SafetyCheck, Step } from './score'
 export type Kitchen = {
   massG: (component: Component) => number
   amount: (component: Component, share: number, motion: Entry['motion']) => Entry
+  /** So much of a component for some of the portions. */
+  apart: (component: Component, massG: number, motion: Entry['motion']) => Entry
   limit: (food: CheckedFood) => SafetyCheck
   schools: Schools
   stationKind: StationKind

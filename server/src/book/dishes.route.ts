@@ -93,9 +93,9 @@ export const dishRoutes = ({ pool, kitchenId, now, changed }: Services) => {
     .openapi(importDish, async (c) => {
       const lines = readDishLines(await c.req.arrayBuffer())
       const { rows } = await readShelf(pool, kitchenId)
-      const { dish, unknownNames } = dishFromLines(c.req.valid('query'), lines, rows)
+      const { dish, unknownNames, rawNames } = dishFromLines(c.req.valid('query'), lines, rows)
       const draft = DishDraft.parse(dish)
       const saved = await save((connection) => saveDish(connection, kitchenId, draft, now()))
-      return c.json({ dish: saved, unknownNames }, 201)
+      return c.json({ dish: saved, unknownNames, rawNames }, 201)
     })
 }

@@ -23,6 +23,7 @@ import { printRoutes } from '../rice/print/print.route'
 import { healthRoutes } from '../setup/health.route'
 import { kitchenRoutes } from '../setup/kitchen.route'
 import { runRoutes } from '../wok/runs.route'
+import { stationRoutes } from '../wok/stations.route'
 import { codeOf } from '../db/pool'
 import type { Services } from './context'
 import { Problem } from './problems'
@@ -91,6 +92,7 @@ export function createApp(services: Services, follower: LiveFollower, log: Logge
   app.route('/api', miseFileRoutes(services))
   app.route('/api', ticketRoutes(services))
   app.route('/api', runRoutes(services))
+  app.route('/api', stationRoutes(services))
   app.route('/api', recordRoutes(services))
   app.route('/api', feedRoutes(services))
   app.route('/api', liveRoutes(services, follower))

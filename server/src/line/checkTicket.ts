@@ -1,5 +1,7 @@
 import type { Dish } from 'contract/dish'
 import type { NewTicket } from 'contract/ticket'
+import { leadIdsOf, type Kitchen } from 'contract/kitchen'
+import { allergenListOf } from 'core/book/allergens'
 import { varyDish } from 'core/book/vary'
 import { Problem } from '../http/problems'
 
@@ -10,9 +12,15 @@ const AHEAD_LIMIT_MS = 36 * 3_600_000
 
 /**
  * Checks a ticket against the book and the clock.
- * @throws {Problem} unknown-dish, unknown-modifier, modifier-removes-rice, allergen-stays, promise-past or invalid
+ * @throws {Problem} unknown-dish, unknown-modifier, modifier-removes-rice, allergen-stays, allergen-unknown, allergen-may,
+ *   promise-past or invalid
  */
-export function checkTicket(ticket: NewTicket, dishes: readonly Dish[], nowMs: number): void {
+export function checkTicket(
+  ticket: NewTicket,
+  dishes: readonly Dish[],
+  kitchen: Pick<Kitchen, 'ruleSet' | 'staff'>,
+  nowMs: number,
+): void {
   if (ticket.promisedAtMs < nowMs - PAST_GRACE_MS) {
     throw new Problem('promise-past', {
       detail: `promisedAtMs lies ${Math.round((nowMs - ticket.promisedAtMs) / 60_000)} min in the past: give the time it is wanted`,
@@ -35,7 +43,7 @@ export function checkTicket(ticket: NewTicket, dishes: readonly Dish[], nowMs: n
         values: { dish: item.dishId },
       })
     }
-    const varied = varyDish(dish, item.modifiers, item.allergies)
+    const varied = varyDish(dish, item.modifiers, item.allergies, allergenListOf(kitchen.ruleSet))
     switch (varied.kind) {
       case 'unknown-modifier':
         throw new Problem('unknown-modifier', {
@@ -57,7 +65,31 @@ export function checkTicket(ticket: NewTicket, dishes: readonly Dish[], nowMs: n
           ],
           values: { allergen: varied.allergen, dish: dish.name, components: varied.components.join(', ') },
         })
-      case 'varied':
+      case 'allergen-unknown':
+        throw new Problem('allergen-unknown', {
+          detail: `${varied.components.join(', ')} is not in the table: say what is in it, before ${dish.name} is sold to somebody with an allergy to ${varied.allergen}`,
+          faults: [
+            {
+              field: `${field}.allergies`,
+              message: `nobody knows whether ${varied.allergen} is in ${varied.components.join(', ')}`,
+            },
+          ],
+          values: { allergen: varied.allergen, dish: dish.name, components: varied.components.join(', ') },
+        })
+      case 'varied': {
+        const [perhaps] = varied.perhaps
+        if (!perhaps || leadIdsOf(kitchen).includes(item.allowedBy ?? '')) return
+        throw new Problem('allergen-may', {
+          detail: `${dish.name} may contain ${perhaps.allergen} (${perhaps.components.join(', ')}): ask the lead, whose id goes into allowedBy, or offer another dish`,
+          faults: [
+            {
+              field: `${field}.allowedBy`,
+              message: `${perhaps.components.join(', ')} may contain ${perhaps.allergen}: only a lead takes that on`,
+            },
+          ],
+          values: { allergen: perhaps.allergen, dish: dish.name, components: perhaps.components.join(', ') },
+        })
+      }
     }
   })
 }

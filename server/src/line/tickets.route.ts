@@ -6,6 +6,7 @@ import { inTransaction } from '../db/pool'
 import { listDishes } from '../book/dishes.sql'
 import { json, jsonBody, newRouter, type Services } from '../http/context'
 import { Problem } from '../http/problems'
+import { findKitchen } from '../setup/kitchen.sql'
 import { checkTicket } from './checkTicket'
 import { placeTickets, withIds } from './placeTickets'
 import { addTicketEvents, findTicket, listOpenTickets, lockTicket } from './tickets.sql'
@@ -40,9 +41,11 @@ export const ticketRoutes = ({ pool, kitchenId, now, changed }: Services) =>
       const body = c.req.valid('json')
       const tickets = (Array.isArray(body) ? body : [body]).map(withIds)
       const dishes = await listDishes(pool, kitchenId)
+      const kitchen = await findKitchen(pool, kitchenId)
+      if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
       const known = new Set<string>()
       for (const ticket of tickets) if (await findTicket(pool, kitchenId, ticket.id)) known.add(ticket.id)
-      tickets.filter((ticket) => !known.has(ticket.id)).forEach((ticket) => checkTicket(ticket, dishes, now()))
+      tickets.filter((ticket) => !known.has(ticket.id)).forEach((ticket) => checkTicket(ticket, dishes, kitchen, now()))
       const placed = await inTransaction(pool, (connection) => placeTickets(connection, kitchenId, tickets, now()))
       changed()
       return c.json({ tickets: placed }, 201)

@@ -11,7 +11,7 @@ const takenPortions = (states: string) => `
 
 const ITEMS = `
   SELECT item.ticket_id AS ticketId, item.id, item.dish_id AS dishId, item.portions, item.modifiers, item.allergies,
-         ${takenPortions("'open', 'finished'")} AS firedPortions, ${takenPortions("'finished'")} AS donePortions
+         item.allowed_by AS allowedBy, ${takenPortions("'open', 'finished'")} AS firedPortions, ${takenPortions("'finished'")} AS donePortions
     FROM ticket_item AS item`
 
 const HEADS = `
@@ -90,8 +90,9 @@ export async function insertTicket(
   )
   for (const [position, item] of ticket.items.entries()) {
     await connection.execute(
-      `INSERT INTO ticket_item (kitchen_id, id, ticket_id, position, dish_id, portions, modifiers, allergies)
-       VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+      `INSERT INTO ticket_item (kitchen_id, id, ticket_id, position, dish_id, portions, modifiers, allergies,
+                                allowed_by)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
       [
         kitchenId,
         item.id,
@@ -101,6 +102,7 @@ export async function insertTicket(
         item.portions,
         JSON.stringify(item.modifiers),
         JSON.stringify(item.allergies),
+        item.allowedBy,
       ],
     )
   }

@@ -2,10 +2,11 @@ import { MiseEvents, type MiseEvent } from 'contract/mise/event'
 import { MiseHouse } from 'contract/mise/house'
 import { MisePlan, MisePlanList } from 'contract/mise/plan'
 import { MiseStock } from 'contract/mise/stock'
+import { TicketList } from 'contract/ticket'
 import { foldDay } from 'core/mise/doing/foldDay'
 import { stockG } from 'core/mise/stock/foldStock'
 import { v7 as newId } from 'uuid'
-import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
+import { fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 
 /** Drawing a plan forecasts, cools rice and explodes the book: seconds on a loaded machine. */
 jest.setTimeout(20_000)
@@ -118,16 +119,24 @@ test('counts by two, one of them offline: both are kept, the later one counts, w
 test('what the wok drew since a count is taken off, what it drew before is not', async () => {
   const item = 'ingredient:soy-sauce-light'
   await say(counted(item, 2000, 'phone', 60_000))
-  const fire = async (agoMs: number) =>
-    kitchen.pool.execute(
-      `INSERT INTO run (kitchen_id, id, dish_id, dish_version, dish_name, station_id, portions, rice_mass_g, planned_s,
-        fired_at_ms, promised_at_ms, hands_free, is_unconfirmed, modifiers, allergies, ticket_numbers, score, engine, state)
-       VALUES (?, ?, 'chicken', 1, 'Chicken', 'ring-a', 2, 400, 100, ?, 0, 1, 0, '[]', '[]', '[]', '{}', 'test', 'over')`,
-      [kitchen.kitchenId, newId(), Math.round(kitchen.clock.now() - agoMs)],
+  const fire = async (agoMs: number, modifiers: string[] = []) => {
+    const placed = await send(
+      kitchen.app,
+      'POST',
+      '/tickets',
+      newTicket('chicken', 2, kitchen.clock.now(), { modifiers }),
     )
+    const { tickets } = TicketList.parse(placed.json)
+    const body = fireOf(tickets, 'ring-a', kitchen.clock.now() - agoMs, { isUnconfirmed: true })
+    expect((await send(kitchen.app, 'POST', '/runs', body)).status).toBe(201)
+  }
   await fire(120_000)
   await fire(1000)
-  expect(stockG(await stock(item))).toBeCloseTo(2000 - 4 * 4, 3)
+  expect(stockG(await stock(item))).toBeCloseTo(2000 - 2 * 2.2 * 4, 3)
+  const egg = 'ingredient:egg-whole'
+  await say(counted(egg, 2000, 'phone', 900))
+  await fire(500, ['no-egg'])
+  expect(stockG(await stock(egg))).toBeCloseTo(2000, 3)
 })
 
 describe('refused with what to do', () => {

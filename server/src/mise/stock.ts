@@ -1,7 +1,8 @@
-import type { Dish } from 'contract/dish'
+import { Dish } from 'contract/dish'
 import type { MiseStock, StockRow } from 'contract/mise/stock'
 import { localDay } from 'core/time/localTime'
-import { componentMassG } from 'core/book/scale'
+import { allergenListOf, type AllergenList } from 'core/book/allergens'
+import { batchComponents } from 'core/book/batchComponents'
 import { densityOf } from 'core/measure/ingredient'
 import { priceOn } from 'core/mise/balance/cost'
 import { itemIdOf, itemOf } from 'core/mise/need/item'
@@ -11,7 +12,7 @@ import { foldStock, type ItemStock } from 'core/mise/stock/foldStock'
 import type { Pool } from 'mysql2/promise'
 import { listStockEvents } from './events.sql'
 import type { MiseKitchen } from './miseKitchen'
-import { listFired, type FiredRun } from './usage.sql'
+import { listDishVersionsOf, listFired, type FiredRun } from './usage.sql'
 
 const DAY_MS = 86_400_000
 /** What nobody counted or made for three weeks counts as nothing: it is to be counted. */
@@ -22,25 +23,25 @@ const USAGE_DAYS = 4
 export async function stockOf(pool: Pool, { kitchen, dishes }: MiseKitchen, nowMs: number): Promise<ItemStock[]> {
   const events = await listStockEvents(pool, kitchen.id, nowMs - STOCK_DAYS * DAY_MS)
   const fired = await listFired(pool, kitchen.id, nowMs - USAGE_DAYS * DAY_MS)
-  return expectedStock(foldStock(events), usageOf(fired, dishes))
+  const versions = await listDishVersionsOf(pool, kitchen.id, fired)
+  const dishOf = ({ dishId, dishVersion }: FiredRun) => {
+    const now = dishes.find((dish) => dish.id === dishId)
+    if (now?.version === dishVersion) return now
+    const body = versions.get(`${dishId}@${dishVersion}`)
+    return body ? Dish.parse(body) : now
+  }
+  return expectedStock(foldStock(events), usageOf(fired, dishOf, allergenListOf(kitchen.ruleSet)))
 }
 
-function usageOf(fired: readonly FiredRun[], dishes: readonly Dish[]): Usage[] {
-  const byId = new Map(dishes.map((dish) => [dish.id, dish]))
-  return fired.flatMap(({ dishId, riceMassG, firedAtMs, modifiers }) => {
-    const dish = byId.get(dishId)
+/** What the wok drew, as it was ordered: what was left out, taken instead, added or taken more of, part by part. */
+function usageOf(fired: readonly FiredRun[], dishOf: (run: FiredRun) => Dish | undefined, list: AllergenList): Usage[] {
+  return fired.flatMap((run) => {
+    const dish = dishOf(run)
     if (!dish) return []
-    const out = new Set(dish.modifiers.filter((one) => modifiers.includes(one.id)).flatMap((one) => one.removes))
-    return dish.components.flatMap((component): Usage[] =>
-      component.role === 'rice' || out.has(component.id)
-        ? []
-        : [
-            {
-              itemId: itemIdOf(itemOf(component)),
-              atMs: firedAtMs,
-              massG: componentMassG(component, riceMassG, dish.portionRiceG),
-            },
-          ],
+    const result = batchComponents(dish, { modifiers: run.modifiers, allergies: [], parts: run.parts }, list)
+    if (result.kind !== 'batch') return []
+    return result.batch.components.flatMap(({ component, massG }): Usage[] =>
+      component.role === 'rice' ? [] : [{ itemId: itemIdOf(itemOf(component)), atMs: run.firedAtMs, massG }],
     )
   })
 }

@@ -1,5 +1,5 @@
 import type { Run, RunRow } from 'contract/run'
-import { runRecord } from 'core/record/runSummary'
+import { runRecord, type StepRecord } from 'core/record/runSummary'
 import { stringify } from 'csv-stringify/sync'
 import { csvText as text } from '../http/csv'
 
@@ -49,6 +49,11 @@ export function runsCsv(rows: readonly RunRow[]): string {
   )
 }
 
+function answerText({ ok, tempC, tempF, atMs }: StepRecord['checks'][number]): string {
+  const degrees = tempF !== null ? ` ${tempF} °F` : tempC !== null ? ` ${tempC} °C` : ''
+  return `${ok ? 'yes' : 'no'}${degrees} ${iso(atMs)}`
+}
+
 /** One run as CSV, a line for each thing that happened in a step: planned and actual seconds from the firing. */
 export function runCsv(run: Run, nowMs: number): string {
   const { steps } = runRecord(run, run.events, nowMs)
@@ -58,7 +63,7 @@ export function runCsv(run: Run, nowMs: number): string {
       record.step.id,
       record.step.action,
       record.step.heat,
-      record.plannedStartS,
+      record.plannedStartS ?? '',
       record.actualStartS ?? '',
       record.lateS ?? '',
       record.endedBy ?? '',
@@ -67,6 +72,7 @@ export function runCsv(run: Run, nowMs: number): string {
       entry ? Math.round(entry.massG * 10) / 10 : '',
       entry ? Math.round(entry.measure.massG * 10) / 10 : '',
       record.step.check ? `${record.step.check.food} ${record.step.check.limit.coreC} °C` : '',
+      record.checks.map(answerText).join('; '),
     ])
   })
   return stringify(lines, {
@@ -85,6 +91,7 @@ export function runCsv(run: Run, nowMs: number): string {
       'massG',
       'measuredG',
       'check',
+      'answers',
     ],
   })
 }

@@ -1,7 +1,9 @@
 import type { Dish } from 'contract/dish'
 import type { FireRun, Run } from 'contract/run'
 import type { Kitchen } from 'contract/kitchen'
-import { batchScore } from 'core/line/batchScore'
+import { mixedParts } from 'core/book/batchComponents'
+import { batchScore, type BatchScore } from 'core/line/batchScore'
+import { isWashed } from 'core/line/stationPast'
 import { isLateModifier } from 'core/book/vary'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
@@ -20,12 +22,13 @@ import {
   type LockedItem,
 } from './runs.sql'
 import { changesOfRun, settleRun } from './settle'
+import { findStationPast } from './stations.sql'
 
 /**
  * Fires a batch: checks it against tickets, station and book, works the score out and keeps both. Sent twice, it is the
- * same run. A run fired without a network is kept whatever others fired meanwhile: the food is in the wok.
+ * same run. A run fired without a network is kept whatever is wrong with it, and marked: the food is in the wok.
  * @throws {Problem} unknown-dish, unknown-station, wrong-station, station-too-small, station-busy, already-fired,
- *   nothing-left, allergen-stays, invalid or clock-ahead
+ *   nothing-left, not-washed, allergen-stays, allergen-unknown, allergen-may, egg-school, invalid or clock-ahead
  */
 export async function fireRun(
   connection: PoolConnection,
@@ -49,28 +52,41 @@ export async function fireRun(
       detail: `no station "${fire.stationId}": use one of ${kitchen.stations.map((one) => one.id).join(', ')}`,
     })
   }
-  checkStation(station, fire, dish)
+  const marks = new Set<RunMark>()
+  /** Food that is in the wok already is kept whatever is wrong with it, and marked. */
+  const refuseOr = (mark: RunMark, problem: () => Problem) => {
+    if (!fire.isUnconfirmed) throw problem()
+    marks.add(mark)
+  }
+  checkKind(station, dish)
+  const portions = fire.parts.reduce((sum, part) => sum + part.portions, 0)
+  if (portions > station.capPortions) refuseOr('overCap', () => tooSmall(station, portions))
   if (!fire.isUnconfirmed) await checkStationFree(connection, kitchen, fire, station.name, nowMs)
   const ids = fire.parts.map((part) => part.itemId)
   const items = await lockItems(connection, kitchen.id, ids)
-  checkAllergy(fire, items)
+  checkItems(fire, items)
+  if (items.length > 1 && items.some((item) => item.allergies.length > 0)) refuseOr('allergyMixed', allergyMixed)
   const twicePortions = portionsFiredTwice(fire, items)
   const parts = fire.parts.map((part) => {
     const item = items.find((one) => one.id === part.itemId)
     return { ...part, modifiers: item?.modifiers ?? [], ticketNumber: item?.ticketNumber ?? part.ticketNumber }
   })
-  const modifiers = (items[0]?.modifiers ?? []).filter((id) => !isLateModifier(dish, id)).sort()
-  const allergies = items[0]?.allergies ?? []
-  const result = batchScore(dish, { dishId: dish.id, modifiers, allergies, parts }, kitchen.tools, kitchen.ruleSet)
-  if (result.kind === 'refused') {
-    throw new Problem(result.reason === 'allergen' ? 'allergen-stays' : 'unknown-modifier', {
-      detail: `${dish.name} cannot be cooked like this: ${result.names.join(', ')}`,
-      values: {
-        allergen: result.names[0] ?? '',
-        dish: dish.name,
-        components: result.names.slice(1).join(', '),
-        modifier: result.names[0] ?? '',
-      },
+  const modifiers = fire.modifiers.filter((id) => !isLateModifier(dish, id)).sort()
+  const allergies = [...new Set(items.flatMap((item) => item.allergies))].sort()
+  const mixed = mixedParts(dish, { modifiers, allergies, parts })
+  if (mixed.length > 0) refuseOr('mixedParts', () => cookedDifferently(mixed.map((i) => parts[i]!.ticketNumber)))
+  const past = await findStationPast(connection, kitchen.id, fire.stationId)
+  if (allergies.length > 0 && !isWashed(past)) refuseOr('notWashed', () => notWashed(station.name))
+  const asOrdered = batchScore(dish, { modifiers, allergies, parts }, kitchen.tools, kitchen)
+  const isKept = fire.isUnconfirmed && asOrdered.kind === 'refused' && allergies.length > 0
+  if (isKept) marks.add('allergyMixed')
+  const result = isKept ? batchScore(dish, { modifiers, allergies: [], parts }, kitchen.tools, kitchen) : asOrdered
+  if (result.kind === 'refused') throw scoreProblem(dish, result)
+  const [perhaps] = result.batch.perhaps
+  if (perhaps && !fire.isUnconfirmed && items.every((item) => item.allowedBy === null)) {
+    throw new Problem('allergen-may', {
+      detail: `${dish.name} may contain ${perhaps.allergen} (${perhaps.components.join(', ')}): ask the lead, and place the ticket anew with the lead's word`,
+      values: { allergen: perhaps.allergen, dish: dish.name, components: perhaps.components.join(', ') },
     })
   }
   const { deviceId: _deviceId, ...fired } = fire
@@ -82,6 +98,8 @@ export async function fireRun(
     dishName: dish.name,
     score: result.score,
     twicePortions,
+    marks: [...marks],
+    washedAtMs: allergies.length > 0 && isWashed(past) ? past.washedAtMs : null,
   }
   await insertRun(connection, kitchen.id, run)
   const lots = await drawRice(connection, kitchen, run, result.score.riceMassG, nowMs)
@@ -95,20 +113,57 @@ export async function fireRun(
 
 type LockedStation = NonNullable<Awaited<ReturnType<typeof lockStation>>>
 
-function checkStation(station: LockedStation, fire: FireRun, dish: Dish): void {
-  if (station.kind !== dish.stationKind) {
-    throw new Problem('wrong-station', {
-      detail: `${dish.name} is cooked on a ${dish.stationKind}, ${station.name} is a ${station.kind}: choose another station`,
-      values: { dish: dish.name, station: station.name },
-    })
-  }
-  const portions = fire.parts.reduce((sum, part) => sum + part.portions, 0)
-  if (portions > station.capPortions) {
-    throw new Problem('station-too-small', {
-      detail: `${station.name} takes ${station.capPortions} portions, the batch has ${portions}: fire it in parts`,
-      values: { station: station.name, cap: station.capPortions, portions },
-    })
-  }
+type RunMark = NonNullable<Run['marks']>[number]
+
+function checkKind(station: LockedStation, dish: Dish): void {
+  if (station.kind === dish.stationKind) return
+  throw new Problem('wrong-station', {
+    detail: `${dish.name} is cooked on a ${dish.stationKind}, ${station.name} is a ${station.kind}: choose another station`,
+    values: { dish: dish.name, station: station.name },
+  })
+}
+
+const tooSmall = (station: LockedStation, portions: number) =>
+  new Problem('station-too-small', {
+    detail: `${station.name} takes ${station.capPortions} portions, the batch has ${portions}: fire it in parts`,
+    values: { station: station.name, cap: station.capPortions, portions },
+  })
+
+const allergyMixed = () =>
+  new Problem('invalid', {
+    detail: 'a ticket line with an allergy is cooked alone: fire it as a batch of its own',
+    faults: [{ field: 'parts', message: 'mixes an allergy with other portions' }],
+  })
+
+const cookedDifferently = (tickets: number[]) =>
+  new Problem('invalid', {
+    detail: `ticket ${tickets.join(', ')} is cooked differently from this batch: fire it as a batch of its own`,
+    faults: [{ field: 'parts', message: 'mixes portions that are cooked differently' }],
+  })
+
+const notWashed = (station: string) =>
+  new Problem('not-washed', {
+    detail: `${station} was not washed since its last dish: wash it in full, say so, then fire`,
+    values: { station },
+  })
+
+const SCORE_PROBLEMS = {
+  modifier: 'unknown-modifier',
+  allergen: 'allergen-stays',
+  allergenUnknown: 'allergen-unknown',
+  rice: 'invalid',
+  eggSchool: 'egg-school',
+} as const
+
+function scoreProblem(dish: Dish, refused: Extract<BatchScore, { kind: 'refused' }>): Problem {
+  const [first = '', ...others] = refused.names
+  return new Problem(SCORE_PROBLEMS[refused.reason], {
+    detail:
+      refused.reason === 'eggSchool'
+        ? `${dish.name} has a raw egg (${refused.names.join(', ')}) and nothing says how it is cooked: choose its school in the book`
+        : `${dish.name} cannot be cooked like this: ${refused.names.join(', ')}`,
+    values: { allergen: first, dish: dish.name, components: others.join(', '), modifier: first },
+  })
 }
 
 async function checkStationFree(
@@ -130,23 +185,16 @@ async function checkStationFree(
   }
 }
 
-/** An allergy is cooked alone, whatever a device believes of the tickets. */
-function checkAllergy(fire: FireRun, items: readonly LockedItem[]): void {
+/** Every part is a line of this kitchen's tickets and of this dish, whatever a device believes of them. */
+function checkItems(fire: FireRun, items: readonly LockedItem[]): void {
   const strangers = fire.parts.filter(
     (part) => !items.some((item) => item.id === part.itemId && item.dishId === fire.dishId),
   )
-  if (strangers.length > 0) {
-    throw new Problem('invalid', {
-      detail: `no ticket line ${strangers.map((part) => part.itemId).join(', ')} of this dish: read the tickets again`,
-      faults: [{ field: 'parts', message: 'names a ticket line that this kitchen does not have' }],
-    })
-  }
-  if (items.length > 1 && items.some((item) => item.allergies.length > 0)) {
-    throw new Problem('invalid', {
-      detail: 'a ticket line with an allergy is cooked alone: fire it as a batch of its own',
-      faults: [{ field: 'parts', message: 'mixes an allergy with other portions' }],
-    })
-  }
+  if (strangers.length === 0) return
+  throw new Problem('invalid', {
+    detail: `no ticket line ${strangers.map((part) => part.itemId).join(', ')} of this dish: read the tickets again`,
+    faults: [{ field: 'parts', message: 'names a ticket line that this kitchen does not have' }],
+  })
 }
 
 function portionsFiredTwice(fire: FireRun, items: readonly LockedItem[]): number {

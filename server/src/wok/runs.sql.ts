@@ -8,7 +8,7 @@ import type { Db } from '../db/pool'
 const RUN = `
   SELECT id, dish_id AS dishId, dish_version AS dishVersion, dish_name AS dishName, station_id AS stationId,
          cook_id AS cookId, fired_at_ms AS firedAtMs, promised_at_ms AS promisedAtMs,
-         hands_free AS handsFree, is_unconfirmed AS isUnconfirmed, twice_portions AS twicePortions, modifiers, allergies,
+         hands_free AS handsFree, is_unconfirmed AS isUnconfirmed, twice_portions AS twicePortions, marks, washed_at_ms AS washedAtMs, modifiers, allergies,
          score, state, ended_at_ms AS endedAtMs FROM run`
 
 export async function findRun(db: Db, kitchenId: string, id: string): Promise<Run | null> {
@@ -50,6 +50,7 @@ async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDataPacket
   return rows.map((row) =>
     Run.parse({
       ...row,
+      marks: row['marks'] ?? [],
       lots: lots.filter((lot) => lot['runId'] === row['id']).map(({ runId: _runId, ...lot }) => lot),
       handsFree: Boolean(row['handsFree']),
       isUnconfirmed: Boolean(row['isUnconfirmed']),
@@ -106,6 +107,7 @@ export type LockedItem = {
   firedPortions: number
   modifiers: string[]
   allergies: FireRun['allergies']
+  allowedBy: string | null
   isCancelled: boolean
   firedBy: string | null
 }
@@ -117,7 +119,7 @@ export async function lockItems(
   ids: readonly string[],
 ): Promise<LockedItem[]> {
   const [rows] = await connection.query<RowDataPacket[]>(
-    `SELECT item.id, item.dish_id AS dishId, item.portions, item.modifiers, item.allergies, ticket.number AS ticketNumber,
+    `SELECT item.id, item.dish_id AS dishId, item.portions, item.modifiers, item.allergies, item.allowed_by AS allowedBy, ticket.number AS ticketNumber,
             ticket.is_cancelled AS isCancelled
        FROM ticket_item AS item
        JOIN ticket ON ticket.kitchen_id = item.kitchen_id AND ticket.id = item.ticket_id
@@ -148,8 +150,8 @@ export async function insertRun(connection: PoolConnection, kitchenId: string, r
   await connection.execute(
     `INSERT INTO run (kitchen_id, id, dish_id, dish_version, dish_name, station_id, cook_id, portions, rice_mass_g,
                       planned_s, fired_at_ms, promised_at_ms, hands_free, is_unconfirmed, twice_portions, modifiers,
-                      allergies, ticket_numbers, score, engine)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+                      allergies, ticket_numbers, score, engine, marks, washed_at_ms)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       kitchenId,
       run.id,
@@ -171,6 +173,8 @@ export async function insertRun(connection: PoolConnection, kitchenId: string, r
       JSON.stringify([...new Set(run.parts.map((part) => part.ticketNumber))]),
       JSON.stringify(run.score),
       run.score.engine,
+      JSON.stringify(run.marks ?? []),
+      run.washedAtMs ?? null,
     ],
   )
   for (const part of run.parts) {

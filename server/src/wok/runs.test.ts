@@ -26,13 +26,19 @@ async function fired(dishId = 'duck', portions = 2, stationId = 'ring-a') {
   const run = Run.parse((await fire(fireOf([ticket], stationId, now()))).json)
   return { ticket, run }
 }
+const yes = (run: Run, ms: number, stepId: string, change: object = {}) =>
+  eventOf(run, ms, { kind: 'checked', stepId, ok: true, tempC: 76, tempF: null, ...change })
+const wash = (stationId: string) =>
+  send(kitchen.app, 'POST', `/stations/${stationId}/events`, {
+    events: [{ id: newId(), stationId, kind: 'washed', deviceId: 'phone', staffId: null, atMs: Math.round(now()) }],
+  })
 /** Answers every check a second after it is due, from the firing on; returns when the run is up. */
 async function cookThrough(run: Run): Promise<number> {
   let ms = run.firedAtMs
   const events = []
   for (const step of run.score.steps) {
     ms += step.durationS * 1000
-    if (step.check) events.push(eventOf(run, (ms += 1000), { kind: 'done', stepId: step.id }))
+    if (step.check) events.push(yes(run, (ms += 1000), step.id))
   }
   kitchen.clock.moveToMs(ms + 1)
   const answer = await say(run.id, ...events)
@@ -119,9 +125,40 @@ describe('what cannot be fired', () => {
 
 test('an allergy batch is cooked without the allergen even if the device left that out', async () => {
   const ticket = await place('duck', 1, { allergies: ['egg'] })
+  await wash('ring-a')
   const run = Run.parse((await fire(fireOf([ticket], 'ring-a', now(), { allergies: [] }))).json)
   expect(run.allergies).toEqual(['egg'])
   expect(run.score.steps.flatMap((step) => step.entries).map((entry) => entry.componentId)).not.toContain('egg')
+})
+
+test('an allergy waits for the wash of its station, which stands in the run', async () => {
+  const ticket = await place('duck', 1, { allergies: ['egg'] })
+  const body = fireOf([ticket], 'ring-a', now())
+  const dry = await fire(body)
+  expect([dry.status, code(dry)]).toEqual([409, 'not-washed'])
+  expect((dry.json as ProblemDetails).detail).toMatch(/Ring A.*wash it/)
+  expect((await wash('ring-z')).status).toBe(422)
+  const washedAtMs = Math.round(now())
+  await wash('ring-a')
+  expect(Run.parse((await fire(body)).json)).toMatchObject({ washedAtMs, marks: [] })
+})
+
+test('fired without a network over the cap, mixed, unwashed: the food is in the wok, so it is kept and marked', async () => {
+  const plain = await place('duck', 3)
+  const allergy = await place('duck', 2, { allergies: ['egg'] })
+  const answer = await fire(fireOf([plain, allergy], 'ring-b', now(), { isUnconfirmed: true }))
+  expect(answer.status).toBe(201)
+  expect([...(Run.parse(answer.json).marks ?? [])].sort()).toEqual(['allergyMixed', 'notWashed', 'overCap'])
+})
+
+test('parts that are cooked differently are refused by ticket, whatever the device says of them', async () => {
+  const plain = await place('duck', 1)
+  const noEgg = await place('duck', 1, { modifiers: ['no-egg'] })
+  const body = fireOf([plain, noEgg], 'ring-a', now(), { modifiers: [] })
+  const forged = { ...body, parts: body.parts.map((part) => ({ ...part, modifiers: [] })) }
+  const answer = await fire(forged)
+  expect([answer.status, code(answer)]).toEqual([422, 'invalid'])
+  expect((answer.json as ProblemDetails).detail).toContain(String(noEgg.number))
 })
 
 test('fired without a network, the food is in the wok: the run is kept and the doubled portions are counted', async () => {
@@ -132,6 +169,19 @@ test('fired without a network, the food is in the wok: the run is kept and the d
 })
 
 describe('events', () => {
+  test('a no and its reading stay in the run and in the record; Done does not answer a check', async () => {
+    const { run } = await fired()
+    const check = run.score.steps.find((step) => step.check)!
+    const atMs = run.firedAtMs + 300_000
+    kitchen.clock.moveToMs(atMs + 60_000)
+    const done = eventOf(run, atMs, { kind: 'done', stepId: check.id })
+    const no = yes(run, atMs + 1000, check.id, { ok: false, tempC: 62.5 })
+    const answer = Run.parse((await say(run.id, done, no, yes(run, atMs + 30_000, check.id))).json)
+    expect(answer.events.map((event) => event.kind)).toEqual(['done', 'checked', 'checked'])
+    const csv = (await send(kitchen.app, 'GET', `/runs/${run.id}/steps.csv`)).text
+    expect(csv).toMatch(/no 62\.5 °C [^;]*; yes 76 °C/)
+  })
+
   test('sent twice they change nothing; sent in the wrong order they come to the same', async () => {
     const { run } = await fired()
     kitchen.clock.moveToMs(run.firedAtMs + 20_000)
@@ -157,7 +207,7 @@ describe('events', () => {
     let ms = run.firedAtMs
     const checks = run.score.steps.flatMap((step) => {
       ms += step.durationS * 1000
-      return step.check ? [eventOf(run, ms, { kind: 'done', stepId: step.id })] : []
+      return step.check ? [yes(run, ms, step.id)] : []
     })
     kitchen.clock.moveToMs(checks.at(-1)!.atMs)
     await say(run.id, ...checks)

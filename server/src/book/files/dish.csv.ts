@@ -1,6 +1,7 @@
 import { ROLES, STATES, type Dish, type Modifier } from 'core/book/dish'
 import type { Ingredient } from 'core/book/ingredient'
 import { resolveLines, slugOf, type DishLine } from 'core/book/resolve'
+import { isRawEgg, isRawProtein } from 'core/wok/place'
 import { z } from 'zod'
 import { csvLineProblem, readCsvCells } from '../../http/csv'
 import { Problem } from '../../http/problems'
@@ -94,5 +95,11 @@ export function dishFromLines(head: DishHead, lines: readonly DishLine[], ingred
     components,
     modifiers,
   }
-  return { dish, unknownNames: resolved.filter((one) => !one.isKnown).map((one) => one.component.name) }
+  return {
+    dish,
+    unknownNames: resolved.filter((one) => !one.isKnown).map((one) => one.component.name),
+    rawNames: components
+      .filter((one) => one.state !== 'raw' && (isRawProtein(one) || isRawEgg(one)))
+      .map((one) => one.name),
+  }
 }

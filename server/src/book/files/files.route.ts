@@ -78,8 +78,8 @@ export const fileRoutes = (services: Services) => {
     const kitchen = await findKitchen(pool, kitchenId)
     const dish = (await listDishes(pool, kitchenId)).find((one) => one.id === id)
     if (!dish || !kitchen) throw new Problem('unknown-dish', { detail: `no dish ${id} in the book` })
-    const batch = { dishId: id, modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
-    const result = batchScore(dish, batch, kitchen.tools, kitchen.ruleSet)
+    const batch = { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
+    const result = batchScore(dish, batch, kitchen.tools, kitchen)
     return { dish, kitchen, score: result.kind === 'score' ? result.score : null }
   }
   return newRouter()

@@ -3,6 +3,7 @@ import { stringify } from 'csv-stringify/sync'
 import { z } from 'zod'
 import { csvLineProblem, csvText, fromCsvText, readCsvRecords } from '../../http/csv'
 import { Problem } from '../../http/problems'
+import { notSaidThen, shippedIngredients } from './shipped'
 
 const MAX_ROWS = 5000
 const NUMBERS = [
@@ -23,6 +24,10 @@ const NUMBERS = [
 ] as const
 const WORDS = ['id', 'name', 'role', 'state', 'source', 'confidence'] as const
 const LISTS = ['aliases', 'allergens', 'diets'] as const
+/** Columns that files from before do not have: what they leave out, nobody said. */
+const LATER_LISTS = ['allergensUs', 'mayContain'] as const
+const LATER = [...LATER_LISTS, 'areAllergensKnown', 'isReadyToEat'] as const
+const yesNo = (value: boolean | null) => (value === null ? '' : value ? 'yes' : 'no')
 const COLUMNS = [...WORDS, ...LISTS, ...NUMBERS, 'densities', 'countSizes'] as const
 const PRICE_COLUMNS = ['ingredient', 'fromDay', 'pack', 'packG', 'price'] as const
 
@@ -35,8 +40,11 @@ export function ingredientsCsv(rows: readonly KitchenIngredient[]): string {
       ...NUMBERS.map((name) => row[name]),
       row.densities.map(({ form, gPerML }) => `${form}=${gPerML}`).join(';'),
       row.countSizes.map(({ size, massG }) => `${size}=${massG}`).join(';'),
+      ...LATER_LISTS.map((name) => csvText(row[name].join(';'))),
+      yesNo(row.areAllergensKnown),
+      yesNo(row.isReadyToEat),
     ]),
-    { header: true, columns: [...COLUMNS], record_delimiter: 'windows' },
+    { header: true, columns: [...COLUMNS, ...LATER], record_delimiter: 'windows' },
   )
 }
 
@@ -61,10 +69,29 @@ export function readIngredientsCsv(bytes: ArrayBuffer): Ingredient[] {
       countSizes: parts(record['countSizes'] ?? '')
         .map(pair)
         .map(({ name, value }) => ({ size: name, massG: value })),
+      ...laterColumns(record),
     })
     if (!row.success) throw csvLineProblem(i + 2, row.error)
     return row.data
   })
+}
+
+/** A file from before these columns takes them from what ships under its id; else nobody has said. */
+function laterColumns(record: Record<string, string>) {
+  const id = fromCsvText(record['id'] ?? '')
+  if (LATER.every((name) => record[name] === undefined))
+    return notSaidThen(
+      parts(fromCsvText(record['allergens'] ?? '')) as Ingredient['allergens'],
+      shippedIngredients().find((row) => row.id === id),
+    )
+  const of = (name: (typeof LATER)[number]) => record[name]
+  const said = (name: (typeof LATER)[number]) => (of(name) === 'yes' ? true : of(name) === 'no' ? false : null)
+  return {
+    allergensUs: parts(fromCsvText(of('allergensUs') ?? record['allergens'] ?? '')),
+    mayContain: parts(fromCsvText(of('mayContain') ?? '')),
+    areAllergensKnown: said('areAllergensKnown') ?? false,
+    isReadyToEat: said('isReadyToEat'),
+  }
 }
 
 /** Prices as CSV, in the currency with two decimals. */

@@ -10,7 +10,8 @@ import { changeShelf } from '../changeShelf'
 import { listDishes } from '../dishes.sql'
 import { readShelf, usesOf } from '../shelf'
 import { ingredientsCsv, pricesCsv, readIngredientsCsv, readPricesCsv } from './ingredients.csv'
-import { listIngredients, removeIngredient, saveIngredient, savePrices, shippedIngredients } from './ingredients.sql'
+import { listIngredients, removeIngredient, saveIngredient, savePrices } from './ingredients.sql'
+import { shippedIngredients } from './shipped'
 
 const params = z.object({ id: Slug })
 const csvBody = (description: string) => ({

@@ -2,26 +2,23 @@ import { Ingredient, Price, type KitchenIngredient } from 'contract/ingredient'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../../db/pool'
-import { readIngredients } from './table.csv'
-
-let shipped: ReturnType<typeof readIngredients> | null = null
-
-/** The table that ships, read once. */
-export const shippedIngredients = () => (shipped ??= readIngredients())
+import { notSaidThen, shippedIngredients, type ShippedIngredient } from './shipped'
 
 /** Every ingredient as this kitchen has it, with its prices, newest first. */
 export async function listIngredients(db: Db, kitchenId: string): Promise<KitchenIngredient[]> {
   const [rows] = await db.execute<RowDataPacket[]>('SELECT version, body FROM ingredient WHERE kitchen_id = ?', [
     kitchenId,
   ])
+  const base = shippedIngredients()
+  const shippedById = new Map(base.map((row) => [row.id, row]))
   const own = new Map(
     rows.map((row) => {
-      const body = Ingredient.parse(typeof row['body'] === 'string' ? JSON.parse(row['body']) : row['body'])
+      const kept = (typeof row['body'] === 'string' ? JSON.parse(row['body']) : row['body']) as Ingredient
+      const body = Ingredient.parse({ ...notSaidThen(kept.allergens, shippedById.get(kept.id)), ...kept })
       return [body.id, { body, version: Number(row['version']) }]
     }),
   )
   const prices = await listPrices(db, kitchenId)
-  const base = shippedIngredients()
   const ids = new Set(base.map((row) => row.id))
   const added = [...own.values()].filter(({ body }) => !ids.has(body.id))
   return [
@@ -31,7 +28,7 @@ export async function listIngredients(db: Db, kitchenId: string): Promise<Kitche
 }
 
 function kitchenRow(
-  row: ReturnType<typeof readIngredients>[number] | Ingredient,
+  row: ShippedIngredient | Ingredient,
   version: number,
   prices: ReadonlyMap<string, Price[]>,
 ): KitchenIngredient {
@@ -41,6 +38,8 @@ function kitchenRow(
     densities: [...row.densities],
     countSizes: [...row.countSizes],
     allergens: [...row.allergens],
+    allergensUs: [...row.allergensUs],
+    mayContain: [...row.mayContain],
     diets: [...row.diets],
     version,
     isOwn: version > 0,

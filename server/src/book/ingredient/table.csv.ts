@@ -4,7 +4,8 @@ import { parse } from 'csv-parse/sync'
 import { z } from 'zod'
 import { SERVER_FOLDER } from '../../serverFolder'
 
-const ALLERGEN_BY_EU_NAME: Readonly<Record<string, Allergen>> = {
+/** Codes by the names of Regulation (EU) 1169/2011, Annex II, and of US law; nuts and cereals are named one by one. */
+const ALLERGEN_BY_NAME: Readonly<Record<string, Allergen>> = {
   crustaceans: 'crustacean',
   eggs: 'egg',
   fish: 'fish',
@@ -17,6 +18,11 @@ const ALLERGEN_BY_EU_NAME: Readonly<Record<string, Allergen>> = {
   sulphites: 'sulphite',
   lupin: 'lupin',
   molluscs: 'mollusc',
+  egg: 'egg',
+  'crustacean shellfish': 'crustacean',
+  peanut: 'peanut',
+  wheat: 'gluten',
+  soy: 'soy',
 }
 
 const list = z.string().transform((text) => text.split(';').filter((part) => part !== ''))
@@ -27,6 +33,16 @@ const pairs = list.transform((parts) =>
   }),
 )
 const number = z.coerce.number().min(0)
+
+function allergenCode(name: string): Allergen {
+  if (name.startsWith('cereals containing gluten')) return 'gluten'
+  if (name.startsWith('nuts (') || name.startsWith('tree nuts (')) return 'nut'
+  const code = ALLERGEN_BY_NAME[name]
+  if (!code) throw new RangeError(`unknown allergen "${name}" in the ingredient table`)
+  return code
+}
+
+const codes = list.transform((names) => [...new Set(names.map(allergenCode))])
 
 const Row = z
   .object({
@@ -51,25 +67,23 @@ const Row = z
     ediblePortion: number,
     densities: pairs,
     countSizes: pairs,
-    allergensEu: list,
+    allergensEu: codes,
+    allergensUs: codes,
+    mayContainEu: codes,
+    readyToEat: z.enum(['yes', 'no']),
     diets: list.pipe(z.array(z.enum(TRAITS))),
     source: z.string(),
     confidence: z.enum(['high', 'medium', 'low']),
   })
-  .transform(({ densities, countSizes, allergensEu, ...row }): Ingredient => ({
+  .transform(({ densities, countSizes, allergensEu, mayContainEu, readyToEat, ...row }): Ingredient => ({
     ...row,
     densities: densities.map(({ name, value }) => ({ form: name, gPerML: value })),
     countSizes: countSizes.map(({ name, value }) => ({ size: name, massG: value })),
-    allergens: [...new Set(allergensEu.map(allergenCode))],
+    allergens: allergensEu,
+    mayContain: mayContainEu.filter((one) => !allergensEu.includes(one)),
+    areAllergensKnown: true,
+    isReadyToEat: readyToEat === 'yes',
   }))
-
-function allergenCode(euName: string): Allergen {
-  if (euName.startsWith('cereals containing gluten')) return 'gluten'
-  if (euName.startsWith('nuts (')) return 'nut'
-  const code = ALLERGEN_BY_EU_NAME[euName]
-  if (!code) throw new RangeError(`unknown allergen "${euName}" in the ingredient table`)
-  return code
-}
 
 /** The ingredient table that ships with the project (`server/data/README.md` says where its figures come from). */
 export function readIngredients(file: URL = new URL('data/ingredients.csv', SERVER_FOLDER)): Ingredient[] {

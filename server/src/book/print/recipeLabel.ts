@@ -1,5 +1,6 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { Recipe } from 'contract/recipe'
+import { allergenListOf, type AllergenList } from 'core/book/allergens'
 import type { Ingredient } from 'core/book/ingredient'
 import { recipeYieldG } from 'core/mise/explode'
 import { rgb } from 'pdf-lib'
@@ -33,7 +34,6 @@ export async function recipeLabel(
       color: INK,
     })
   }
-  const allergens = asIngredient ? asIngredient.allergens.join(', ') || 'none of the 14' : 'not known: ask'
   write(recipe.name, 9, 7, true)
   write(
     `${((recipeYieldG(recipe) * batches) / 1000).toFixed(2)} kg · version ${recipe.version} · ${recipe.keep}`,
@@ -42,7 +42,20 @@ export async function recipeLabel(
     false,
   )
   write(`made ${dayTime(madeAtMs)}`, 19.5, 3.6, false)
-  write(`use by ${dayTime(madeAtMs + recipe.shelfLifeH * HOUR_MS)}`, 28, 7, true)
-  write(`contains ${allergens}`, 35.5, 3.6, true)
+  write(`use by ${dayTime(madeAtMs + recipe.shelfLifeH * HOUR_MS)}`, 27, 7, true)
+  allergenLines(asIngredient, allergenListOf(kitchen.ruleSet)).forEach((line, row) =>
+    write(line, 32.5 + row * 3, 2.8, true),
+  )
   return pdf.save()
+}
+
+/** Contains, may contain, and what nobody knows: an empty line would read as "free of everything". */
+function allergenLines(row: Ingredient | null, list: AllergenList): string[] {
+  if (!row) return ['allergens not known: ask']
+  const contains = list === 'us' ? row.allergensUs : row.allergens
+  return [
+    `contains ${contains.join(', ') || 'none on the list'}`,
+    ...(row.mayContain.length > 0 ? [`may contain ${row.mayContain.join(', ')}`] : []),
+    ...(row.areAllergensKnown ? [] : ['some of it not known: ask']),
+  ]
 }

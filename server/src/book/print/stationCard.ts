@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import { batchAmounts } from 'core/book/scale'
-import { allergensOf } from 'core/book/vary'
+import { allergenListOf, allergenSheet } from 'core/book/allergens'
 import { writeQuantity } from 'core/measure/writeNumber'
 import type { HeatLevel, Score, Step } from 'core/wok/score'
 import { rgb, type PDFPage } from 'pdf-lib'
@@ -16,7 +16,7 @@ const PALE = rgb(0.82, 0.82, 0.82)
 /** The ribbon is as wide as the heat is high, as on the screen; on paper black says the same as ember. */
 const WIDTH_BY_HEAT: Readonly<Record<HeatLevel, number>> = { off: 3, low: 16, medium: 30, high: 44, full: 58 }
 const CHANNEL = 62
-const TABLE_TOP = 132
+const TABLE_TOP = 138
 const ROW = 17
 const LEAST_STEP = 25
 
@@ -33,7 +33,6 @@ export async function stationCard(
   const riceG = dish.portionRiceG * portions
   const write = writer(page, fonts)
   write(dish.name, MARGIN, 60, 24, true)
-  const allergens = allergensOf(dish.components).join(', ') || 'none of the 14'
   write(
     `${portions} ${portions === 1 ? 'portion' : 'portions'} · ${kg(score.batchMassG)} · ${writeClock(score.totalS)} · version ${dish.version} · ${kitchen.name}`,
     MARGIN,
@@ -41,8 +40,10 @@ export async function stationCard(
     11,
     false,
   )
-  write(`Contains: ${allergens}. The shared wok may add traces. Read the ticket's allergy aloud.`, MARGIN, 96, 10, true)
-  if (standard.length > 0) write(`Not the house standard: ${standard.join(', ')}`, MARGIN, 111, 10, true)
+  wrapped(fonts, allergenLine(dish, kitchen), 9, A4.width - 2 * MARGIN).forEach((line, row) =>
+    write(line, MARGIN, 95 + row * 11, 9, true),
+  )
+  if (standard.length > 0) write(`Not the house standard: ${standard.join(', ')}`, MARGIN, 119, 10, true)
   const amounts = batchAmounts(dish.components, riceG, dish.portionRiceG, kitchen.tools)
   amounts.forEach((amount, i) => {
     const y = TABLE_TOP + i * ROW
@@ -55,6 +56,18 @@ export async function stationCard(
   })
   drawScore(page, fonts, score, dish, TABLE_TOP + amounts.length * ROW + 14)
   return pdf.save()
+}
+
+function allergenLine(dish: Dish, kitchen: Kitchen): string {
+  const { contains, mayContain, unknownNames } = allergenSheet(dish.components, allergenListOf(kitchen.ruleSet))
+  return [
+    `Contains: ${contains.join(', ') || 'none on the list'}.`,
+    mayContain.length > 0 && `May contain: ${mayContain.join(', ')}.`,
+    unknownNames.length > 0 && `Not known: ${unknownNames.join(', ')}. Ask before you say it is free of anything.`,
+    "The shared wok may add traces. Read the ticket's allergy aloud.",
+  ]
+    .filter(Boolean)
+    .join(' ')
 }
 
 function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top: number): void {

@@ -19,6 +19,8 @@ const ACTION_WORDS: Readonly<Record<Action, string>> = {
   bringBack: 'Back, toss through',
   wipe: 'Wipe with a damp cloth in tongs',
   eggOnTop: 'Fry beside, baste',
+  takeOut: 'Take out',
+  finishOn: 'On the others only, toss',
   hotCheck: 'Hot through? Probe the thickest heap',
   finishOff: 'Flame off, toss it through',
   pickUp: 'Pick up',
@@ -37,6 +39,8 @@ export function stepText(step: Step, stationKind: StationKind): string {
 }
 
 function wordsOf(step: Step, stationKind: StationKind): string {
+  if (step.apart) return `Take ${step.apart.portions} out: no ${step.apart.without.join(', no ')}`
+  if (step.action === 'finishOn' && step.onPortions) return `Only on the ${step.onPortions} that want it, toss`
   if (step.action === 'heatVessel' && stationKind === 'griddle') return GRIDDLE_HEAT
   if (step.action === 'sauceIn' && step.heat === 'off') return OFF_HEAT_SAUCE
   return ACTION_WORDS[step.action]

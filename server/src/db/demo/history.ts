@@ -11,6 +11,7 @@ import { v7 as newId } from 'uuid'
 import { boatWave } from '../../device/boatWave'
 import { placeTickets, withIds } from '../../line/placeTickets'
 import { fireRun } from '../../wok/fireRun'
+import { insertStationEvent } from '../../wok/stations.sql'
 import { takeEvents } from '../../wok/takeEvents'
 import { lcg } from './chance'
 import { DEMO_COOK_AT } from './kitchen'
@@ -63,6 +64,20 @@ async function cookBatch(
   if (!dish || !station) return
   const placedAtMs = Math.max(batch.placedAtMs, freeAtMs.get(station.id) ?? 0)
   const firedAtMs = Math.round(placedAtMs + (10 + 30 * random()) * 1000)
+  if (batch.allergies.length > 0)
+    await insertStationEvent(
+      connection,
+      kitchen.id,
+      {
+        id: EventId.parse(newId()),
+        stationId: station.id,
+        kind: 'washed',
+        atMs: firedAtMs - 4000,
+        staffId: null,
+        deviceId: 'demo',
+      },
+      firedAtMs - 4000,
+    )
   const run = await fireRun(
     connection,
     kitchen,
@@ -96,6 +111,7 @@ function cooksWords(run: Run, random: () => number): { events: RunEvent[]; endsA
     atMs: number,
     word:
       | { kind: 'done'; stepId: string }
+      | { kind: 'checked'; stepId: string; ok: boolean; tempC: number | null; tempF: number | null }
       | { kind: 'later'; stepId: string; delayS: number }
       | { kind: 'trouble'; trouble: 'sticking'; stepId: string },
   ) =>
@@ -121,7 +137,14 @@ function cooksWords(run: Run, random: () => number): { events: RunEvent[]; endsA
     }
     if (step.check !== null) {
       lastsMs += 1000 + 5000 * random() * random()
-      say(nowMs + lastsMs, { kind: 'done', stepId: step.id })
+      const coreF = Math.ceil((step.check.limit.coreC * 9) / 5 + 32 + 4 + 6 * random())
+      say(nowMs + lastsMs, {
+        kind: 'checked',
+        stepId: step.id,
+        ok: true,
+        tempC: Math.round(((coreF - 32) * 50) / 9) / 10,
+        tempF: coreF,
+      })
     }
     nowMs = Math.round(nowMs + lastsMs)
   }

@@ -4,6 +4,7 @@ import { DishDraft, type Dish } from 'contract/dish'
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
 import { saveDish } from '../../book/dishes.sql'
+import { refreshDishes } from '../../book/shelf'
 import { savePrices } from '../../book/ingredient/ingredients.sql'
 import { readIngredients } from '../../book/ingredient/table.csv'
 import { listRecipes, saveRecipe } from '../../book/recipe/recipes.sql'
@@ -81,6 +82,7 @@ async function refresh(connection: PoolConnection, nowMs: number): Promise<void>
     await addTicketEvents(connection, DEMO_KITCHEN_ID, id, [event], nowMs)
   }
   if ((await listRecipes(connection, DEMO_KITCHEN_ID)).length === 0) await fillBook(connection, nowMs)
+  await refreshDishes(connection, DEMO_KITCHEN_ID, nowMs)
   const { kitchen, house } = await saved(connection)
   if (house.vessels.length === 0)
     await insertRiceHouse(connection, DEMO_KITCHEN_ID, null, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)

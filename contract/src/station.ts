@@ -1,0 +1,24 @@
+import { z } from 'zod'
+import { EventId, InstantMs, Slug } from './ids'
+
+/** What is said of a station: it was washed in full, by hand. */
+export const StationEvent = z.strictObject({
+  id: EventId,
+  stationId: Slug,
+  kind: z.literal('washed'),
+  deviceId: z.string().min(1).max(64),
+  staffId: Slug.nullable(),
+  atMs: InstantMs,
+})
+export type StationEvent = z.infer<typeof StationEvent>
+export const StationEvents = z.strictObject({ events: z.array(StationEvent).min(1).max(50) })
+
+export const StationPastRow = z.strictObject({
+  stationId: Slug,
+  lastDishId: Slug.nullable(),
+  usedUntilMs: InstantMs.nullable(),
+  washedAtMs: InstantMs.nullable(),
+})
+export type StationPastRow = z.infer<typeof StationPastRow>
+export const StationPasts = z.strictObject({ stations: z.array(StationPastRow) })
+export type StationPasts = z.infer<typeof StationPasts>

@@ -1,0 +1,43 @@
+import { createRoute, z } from '@hono/zod-openapi'
+import { Slug } from 'contract/ids'
+import { StationEvents, StationPasts } from 'contract/station'
+import { announce } from '../db/outbox'
+import { inTransaction } from '../db/pool'
+import { refuseFuture } from '../http/clockAhead'
+import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { Problem } from '../http/problems'
+import { insertStationEvent, listStationPasts } from './stations.sql'
+
+const getStations = createRoute({
+  method: 'get',
+  path: '/stations',
+  responses: { 200: json(StationPasts, 'What each station last cooked, and when it was last washed') },
+})
+const postEvents = createRoute({
+  method: 'post',
+  path: '/stations/{id}/events',
+  request: { params: z.object({ id: Slug }), body: jsonBody(StationEvents) },
+  responses: { 200: json(StationPasts, 'The stations afterwards; each id is taken once') },
+})
+
+export const stationRoutes = ({ pool, kitchenId, now, changed }: Services) =>
+  newRouter()
+    .openapi(getStations, async (c) => c.json({ stations: await listStationPasts(pool, kitchenId) }, 200))
+    .openapi(postEvents, async (c) => {
+      const { id } = c.req.valid('param')
+      const { events } = c.req.valid('json')
+      if (events.some((event) => event.stationId !== id))
+        throw new Problem('invalid', { detail: 'an event names another station: send it to that station' })
+      events.forEach((event) => refuseFuture(event.atMs, now()))
+      const known = await listStationPasts(pool, kitchenId)
+      if (!known.some((station) => station.stationId === id))
+        throw new Problem('unknown-station', {
+          detail: `no station "${id}": use one of ${known.map((station) => station.stationId).join(', ')}`,
+        })
+      await inTransaction(pool, async (connection) => {
+        for (const event of events) await insertStationEvent(connection, kitchenId, event, now())
+        await announce(connection, kitchenId, now(), [{ topic: 'runs', key: '' }])
+      })
+      changed()
+      return c.json({ stations: await listStationPasts(pool, kitchenId) }, 200)
+    })

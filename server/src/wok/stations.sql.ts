@@ -1,0 +1,48 @@
+import type { StationEvent, StationPastRow } from 'contract/station'
+import type { ResultSetHeader, RowDataPacket } from 'mysql2'
+import type { PoolConnection } from 'mysql2/promise'
+import type { Db } from '../db/pool'
+
+/** What each station last cooked, until when, and when it was last washed. */
+export async function listStationPasts(db: Db, kitchenId: string): Promise<StationPastRow[]> {
+  const [stations] = await db.execute<RowDataPacket[]>(
+    'SELECT id FROM station WHERE kitchen_id = ? ORDER BY position',
+    [kitchenId],
+  )
+  return Promise.all(stations.map((row) => findStationPast(db, kitchenId, String(row['id']))))
+}
+
+export async function findStationPast(db: Db, kitchenId: string, stationId: string): Promise<StationPastRow> {
+  const [runs] = await db.execute<RowDataPacket[]>(
+    `SELECT dish_id AS dishId, COALESCE(ended_at_ms, fired_at_ms) AS usedUntilMs FROM run
+      WHERE kitchen_id = ? AND station_id = ? ORDER BY fired_at_ms DESC LIMIT 1`,
+    [kitchenId, stationId],
+  )
+  const [washes] = await db.execute<RowDataPacket[]>(
+    `SELECT MAX(at_ms) AS washedAtMs FROM station_event WHERE kitchen_id = ? AND station_id = ? AND kind = 'washed'`,
+    [kitchenId, stationId],
+  )
+  const washedAtMs: unknown = washes[0]?.['washedAtMs'] ?? null
+  return {
+    stationId,
+    lastDishId: runs[0] ? String(runs[0]['dishId']) : null,
+    usedUntilMs: runs[0] ? Number(runs[0]['usedUntilMs']) : null,
+    washedAtMs: washedAtMs === null ? null : Number(washedAtMs),
+  }
+}
+
+/** Adds an event; false where its id was there before. */
+export async function insertStationEvent(
+  connection: PoolConnection,
+  kitchenId: string,
+  event: StationEvent,
+  nowMs: number,
+): Promise<boolean> {
+  const { id, stationId, kind, deviceId, staffId, atMs } = event
+  const [result] = await connection.execute<ResultSetHeader>(
+    `INSERT IGNORE INTO station_event (kitchen_id, id, station_id, kind, device_id, staff_id, at_ms, received_at_ms)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    [kitchenId, id, stationId, kind, deviceId, staffId, atMs, nowMs],
+  )
+  return result.affectedRows > 0
+}
