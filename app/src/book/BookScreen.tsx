@@ -1,7 +1,6 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import type { Style } from 'core/mise/balance/style'
-import { allergensOf } from 'core/book/vary'
 import { useRouter } from 'expo-router'
 import { memo, useMemo } from 'react'
 import { Pressable, View } from 'react-native'
@@ -14,6 +13,7 @@ import { formatMoney, formatPercent } from '../words/format'
 import { useWords } from '../words/i18n'
 import { BookPage } from './BookParts'
 import { judgeDish } from './balance/judge'
+import { useAllergenLines } from './dish/AllergenNotice'
 import { useDishes } from './useDishes'
 import { useShelf, useStyles, type Shelf } from './useShelf'
 import { useToday } from './useToday'
@@ -51,7 +51,6 @@ type LineProps = { dish: Dish; kitchen: Kitchen | undefined; shelf: Shelf | null
 /** A dish in the book: what it is, whether it stands in its bands, what it costs and contains. */
 const DishLine = memo(function DishLine({ dish, kitchen, shelf, styles }: LineProps) {
   const t = useWords('book')
-  const name = useWords('ui')
   const router = useRouter()
   const day = useToday()
   const style = styles?.find((one) => one.id === dish.style) ?? styles?.[0]
@@ -59,7 +58,7 @@ const DishLine = memo(function DishLine({ dish, kitchen, shelf, styles }: LinePr
     () => (shelf && style ? judgeDish(dish.components, dish.portionRiceG, shelf, style, dish.schools.oil, day) : null),
     [dish, shelf, style, day],
   )
-  const allergens = allergensOf(dish.components).map((one) => name(`allergens.${one}`))
+  const { contains, may, unknown } = useAllergenLines()(dish.components)
   const money = (minor: number) => formatMoney(minor, kitchen?.currency ?? 'USD')
   const findings = judged?.findings.length ?? 0
   const cost =
@@ -96,10 +95,7 @@ const DishLine = memo(function DishLine({ dish, kitchen, shelf, styles }: LinePr
           </Text>
         </View>
         <Text size="small" tone="ash" stretch="slim">
-          {[
-            t('version', { n: dish.version }),
-            allergens.length > 0 ? t('contains', { list: allergens.join(', ') }) : t('containsNone'),
-          ].join(' · ')}
+          {[t('version', { n: dish.version }), contains, may, unknown].filter(Boolean).join(' · ')}
         </Text>
       </Pressable>
     </View>

@@ -1,6 +1,5 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
-import { allergensOf } from 'core/book/vary'
 import { largestCap } from 'core/line/planLine'
 import { repeatedVerdict, proposalFor } from 'core/mise/learn'
 import { useRouter } from 'expo-router'
@@ -19,6 +18,7 @@ import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { Heading } from './BookParts'
 import { BalancePanel } from './balance/BalancePanel'
+import { AllergenNotice } from './dish/AllergenNotice'
 import { DishLines } from './dish/DishLines'
 import { DishScore } from './dish/DishScore'
 import { judgeDish } from './balance/judge'
@@ -41,7 +41,7 @@ export function DishScreen({ id }: { id: string }) {
   const style = styles.data?.styles.find((one) => one.id === dish?.style) ?? styles.data?.styles[0]
   const fault = book.error ?? kitchen.error ?? error ?? styles.error
   return dish && kitchen.data && shelf && style ? (
-    <DishPage dish={dish} kitchen={kitchen.data} shelf={shelf} style={style} others={book.data?.dishes ?? []} />
+    <DishPage dish={dish} kitchen={kitchen.data} shelf={shelf} style={style} />
   ) : (
     <Frame stage="book">
       {book.data && !dish ? (
@@ -55,7 +55,7 @@ export function DishScreen({ id }: { id: string }) {
   )
 }
 
-type PageProps = { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style; others: readonly Dish[] }
+type PageProps = { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style }
 
 function DishPage(props: PageProps) {
   const { dish, kitchen, shelf, style } = props
@@ -148,13 +148,8 @@ function DishPage(props: PageProps) {
   )
 }
 
-function DishHead({ dish, others, style }: PageProps) {
+function DishHead({ dish, style }: PageProps) {
   const t = useWords('book')
-  const name = useWords('ui')
-  const own = allergensOf(dish.components)
-  const words = (list: readonly (typeof own)[number][]) => list.map((one) => name(`allergens.${one}`)).join(', ')
-  const near = others.filter((one) => one.stationKind === dish.stationKind).flatMap((one) => one.components)
-  const traces = allergensOf(near).filter((one) => !own.includes(one))
   return (
     <>
       <Text role="heading" aria-level={1} size="lead" weight="bold" stretch="slim">
@@ -165,9 +160,7 @@ function DishHead({ dish, others, style }: PageProps) {
           ' · ',
         )}
       </Text>
-      <Notice kind="allergy" isSmall title={own.length > 0 ? t('contains', { list: words(own) }) : t('containsNone')}>
-        {traces.length > 0 ? t('mayContain', { list: words(traces) }) : t('traces')}
-      </Notice>
+      <AllergenNotice components={dish.components} />
     </>
   )
 }

@@ -9,7 +9,17 @@ import { v7 } from 'uuid'
 /** Something to be sent, kept on this device until the server has it. Sending it twice changes nothing. */
 const Parcel = z.object({
   id: z.string(),
-  kind: z.enum(['ticket', 'ticketEvents', 'run', 'runEvents', 'lot', 'lotEvents', 'tasting', 'miseEvents']),
+  kind: z.enum([
+    'ticket',
+    'ticketEvents',
+    'run',
+    'runEvents',
+    'lot',
+    'lotEvents',
+    'tasting',
+    'miseEvents',
+    'stationEvents',
+  ]),
   /** The ticket, run, lot, dish or plan it belongs to. */
   subjectId: z.string(),
   path: z.string(),

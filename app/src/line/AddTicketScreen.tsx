@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import type { Dish } from 'contract/dish'
+import { allergenListOf } from 'core/book/allergens'
 import { useNowMs } from '../device/clock'
 import { newId } from '../device/ids'
 import { Button } from '../ui/Button'
@@ -12,9 +13,10 @@ import { Text } from '../ui/Text'
 import { toast, ToastPlace } from '../ui/Toast'
 import { formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
+import { AllergyFault } from './AllergyFault'
 import { DishTap } from './DishTap'
 import { effectOf } from './draftEffect'
-import { addPortion, draftFault, EMPTY_DRAFT, ticketOf, type Draft } from './draftTicket'
+import { addPortion, allowLine, draftFault, EMPTY_DRAFT, ticketOf, type Draft } from './draftTicket'
 import { LineInHand } from './LineInHand'
 import { useLinePlan, type Line } from './useLinePlan'
 import { placeTicket } from './useTickets'
@@ -35,7 +37,7 @@ function AddTicket({ line }: { line: Line }) {
   const chosen = draft.lines.find((one) => one.id === draft.chosenId)
   const chosenDish = chosen && line.dishes.find((one) => one.id === chosen.dishId)
   const effect = effectOf(draft, line, nowMs)
-  const fault = draftFault(draft, line.dishes)
+  const fault = draftFault(draft, line.dishes, allergenListOf(line.kitchen.ruleSet))
   const count = (dish: Dish) =>
     draft.lines.filter((one) => one.dishId === dish.id).reduce((sum, one) => sum + one.portions, 0)
   return (
@@ -87,12 +89,27 @@ function AddTicket({ line }: { line: Line }) {
               ))}
             </View>
           )}
-          {chosen && chosenDish && <LineInHand line={chosen} dish={chosenDish} draft={draft} onChange={setDraft} />}
+          {chosen && chosenDish && (
+            <LineInHand
+              line={chosen}
+              dish={chosenDish}
+              list={allergenListOf(line.kitchen.ruleSet)}
+              draft={draft}
+              onChange={setDraft}
+            />
+          )}
           <Wanted draft={draft} line={line} nowMs={nowMs} readyMs={effect?.readyMs ?? null} onChange={setDraft} />
         </View>
       </ScrollView>
       <View className="gap-2 border-t border-edge bg-plate p-3">
-        {fault && <Fault fault={fault} />}
+        {fault && (
+          <AllergyFault
+            key={`${fault.lineId}${fault.allergen}`}
+            fault={fault}
+            kitchen={line.kitchen}
+            onAllowed={(leadId) => setDraft((one) => allowLine(one, fault.lineId, leadId))}
+          />
+        )}
         {effect && !fault && (
           <View className="w-full max-w-4xl flex-row items-end justify-between gap-2 self-center">
             <View className="min-w-0 flex-1">
@@ -130,7 +147,7 @@ function AddTicket({ line }: { line: Line }) {
                 : !draft.isAllergyAsked
                   ? t('add.sendAllergy')
                   : fault
-                    ? t('add.allergyOffer', { components: fault.components.join(', ') })
+                    ? t(`add.blocked.${fault.kind}`)
                     : undefined
             }
             className="flex-1"
@@ -154,19 +171,4 @@ function lineName(line: Line, one: Draft['lines'][number]): string {
   const dish = line.dishes.find((dishOf) => dishOf.id === one.dishId)
   const names = one.modifiers.map((id) => dish?.modifiers.find((modifier) => modifier.id === id)?.name ?? id)
   return [`${one.portions} ${dish?.shortName ?? one.dishId}`, ...names].join(', ')
-}
-
-function Fault({ fault }: { fault: NonNullable<ReturnType<typeof draftFault>> }) {
-  const t = useWords('line')
-  const name = useWords('ui')
-  return (
-    <View role="alert">
-      <Notice
-        kind="allergy"
-        title={t('add.allergyStays', { dish: fault.dish.shortName, allergen: name(`allergens.${fault.allergen}`) })}
-      >
-        {t('add.allergyOffer', { components: fault.components.join(', ') })}
-      </Notice>
-    </View>
-  )
 }

@@ -1,7 +1,9 @@
-import { varyDish } from 'core/book/vary'
+import { allergenListOf } from 'core/book/allergens'
+import { batchComponents } from 'core/book/batchComponents'
 import { View } from 'react-native'
 import { totalMassG } from 'core/book/scale'
 import { StandardNotice } from '../book/dish/StandardNotice'
+import { useKitchen } from '../setup/useKitchen'
 import { useMeasureWords } from '../ui/measureWords'
 import { Text } from '../ui/Text'
 import { formatMassG } from '../words/format'
@@ -12,13 +14,17 @@ import type { ShownBatch } from './useLinePlan'
 export function BatchAmounts({ batch }: { batch: ShownBatch }) {
   const t = useWords('line')
   const measureWords = useMeasureWords()
+  const list = allergenListOf(useKitchen().data?.ruleSet ?? 'uk')
   const entries = batch.score.steps.flatMap((step) =>
     step.entries.filter((entry) => entry.motion === 'in' || entry.motion === 'plate'),
   )
-  const varied = varyDish(batch.dish, batch.modifiers, batch.allergies)
+  const result = batchComponents(batch.dish, batch, list)
   return (
     <>
-      <StandardNotice standard={batch.dish.standard} components={varied.kind === 'varied' ? varied.components : []} />
+      <StandardNotice
+        standard={batch.dish.standard}
+        components={result.kind === 'batch' ? result.batch.components.map(({ component }) => component) : []}
+      />
       <View role="list">
         {entries.map((entry, index) => (
           <View

@@ -1,13 +1,19 @@
+import { isWashed } from 'core/line/stationPast'
 import { useRouter } from 'expo-router'
 import { View } from 'react-native'
+import { kitchenNowMs } from '../device/clock'
+import { useSettings } from '../device/settings'
 import { Button } from '../ui/Button'
+import { HoldButton } from '../ui/HoldButton'
 import { Notice } from '../ui/Notice'
 import { useProblemSentence } from '../ui/states'
+import { toast } from '../ui/Toast'
 import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useLineWords } from './lineWords'
 import { runAt } from './nextForHands'
-import type { Line, ShownBatch } from './useLinePlan'
+import { pastAt, type Line, type ShownBatch } from './useLinePlan'
+import { sayWashed } from './useStations'
 import type { useFire } from './useFire'
 
 /** The one thing to do on the line: fire the batch, or go to the run that its station still has. */
@@ -23,6 +29,7 @@ export function FireButton({
   const t = useWords('line')
   const router = useRouter()
   const words = useLineWords(line)
+  const { cookId } = useSettings()
   const busy = batch ? runAt(line, batch.stationId) : (line.runs[0] ?? null)
   if (busy) {
     const detail = batch
@@ -42,6 +49,20 @@ export function FireButton({
   if (!batch)
     return (
       <Button kind="main" isTall label={t('addTicket')} onPress={() => router.push('/line/add')} className="flex-1" />
+    )
+  if (batch.allergies.length > 0 && !isWashed(pastAt(line.pasts, batch.stationId)))
+    return (
+      <HoldButton
+        kind="main"
+        isTall
+        label={t('washed', { station: batch.station.name })}
+        detail={t('washedHold')}
+        className="flex-1"
+        onHeld={() => {
+          sayWashed(batch.stationId, cookId)
+          toast(t('washedToast', { station: batch.station.name, time: words.time(kitchenNowMs()) }))
+        }}
+      />
     )
   return (
     <Button

@@ -30,9 +30,8 @@ export function HandsNext({ line, nowMs, isWide }: { line: Line; nowMs: number; 
       return [t('fire', { dish: `${batch.dish.shortName}, ${batch.portions}` }), `${batch.station.name} · ${how}`, inS]
     }
     const { run, state, station } = next.shown
-    const index =
-      state.status === 'waiting' ? state.stepIndex : Math.min(state.stepIndex + 1, run.score.steps.length - 1)
-    const step = run.score.steps[index]
+    const index = state.status === 'waiting' ? state.stepIndex : Math.min(state.stepIndex + 1, state.steps.length - 1)
+    const step = state.steps[index]
     return [
       step ? stepWords(step, station?.kind === 'griddle').title : run.dishName,
       `${run.dishName} · ${station?.name ?? ''}`,

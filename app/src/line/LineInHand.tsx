@@ -1,22 +1,45 @@
 import type { Dish } from 'contract/dish'
-import { allergensOf } from 'core/book/vary'
+import { allergensOnList, dishVerdict, type AllergenList } from 'core/book/allergens'
+import { staysIn } from 'core/book/vary'
+import type { Allergen } from 'core/book/ingredient'
 import { View } from 'react-native'
 import { newId } from '../device/ids'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/Choice'
 import { Dial } from '../ui/Dial'
 import { SlashDisc } from '../ui/icons'
+import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 import { noAllergy, setPortions, splitOne, toggleAllergy, toggleModifier, type Draft } from './draftTicket'
 
-type InHandProps = { line: Draft['lines'][number]; dish: Dish; draft: Draft; onChange: (draft: Draft) => void }
+type InHandProps = {
+  line: Draft['lines'][number]
+  dish: Dish
+  list: AllergenList
+  draft: Draft
+  onChange: (draft: Draft) => void
+}
 
 /** How many of it, made how, and the allergy question. */
-export function LineInHand({ line, dish, draft, onChange }: InHandProps) {
+export function LineInHand({ line, dish, list, draft, onChange }: InHandProps) {
   const t = useWords('line')
   const name = useWords('ui')
-  const allergens = allergensOf(dish.components)
+  const noteOf = (allergen: Allergen) => {
+    const { verdict } = dishVerdict(dish.components, allergen, list)
+    return verdict === 'free' ? undefined : t(`add.verdict.${verdict}`)
+  }
+  const stays = dish.modifiers
+    .filter((modifier) => line.modifiers.includes(modifier.id))
+    .flatMap((modifier) =>
+      staysIn(dish, modifier, list).map(({ allergen, components }) =>
+        t('add.stays', {
+          modifier: modifier.name,
+          allergen: name(`allergens.${allergen}`),
+          components: components.map((one) => one.name).join(', '),
+        }),
+      ),
+    )
   return (
     <View className="gap-2 border-b border-edge px-4 py-2">
       <View className="flex-row items-center gap-3">
@@ -50,6 +73,9 @@ export function LineInHand({ line, dish, draft, onChange }: InHandProps) {
           <Button label={t('add.oneDiffers')} onPress={() => onChange(splitOne(draft, line.id, newId()))} />
         )}
       </View>
+      {stays.map((words) => (
+        <Notice key={words} kind="allergy" isSmall title={words} />
+      ))}
       <View className="flex-row items-center gap-2 border-t border-edge pt-2">
         <SlashDisc sizePx={20} color="rgb(var(--rice))" />
         <Text weight="bold">{t('add.allergy')}</Text>
@@ -64,11 +90,12 @@ export function LineInHand({ line, dish, draft, onChange }: InHandProps) {
           isChosen={draft.isAllergyAsked && line.allergies.length === 0}
           onChoose={() => onChange(noAllergy(draft, line.id))}
         />
-        {allergens.map((allergen) => (
+        {allergensOnList(list).map((allergen) => (
           <Choice
             key={allergen}
             role="checkbox"
             label={name(`allergens.${allergen}`)}
+            note={noteOf(allergen)}
             isChosen={line.allergies.includes(allergen)}
             onChoose={() => onChange(toggleAllergy(draft, line.id, allergen))}
           />

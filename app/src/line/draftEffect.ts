@@ -19,6 +19,7 @@ export function effectOf(draft: Draft, line: Line, nowMs: number) {
     line.dishes,
     [...line.tickets, ticket],
     line.runs.map(({ run }) => run),
+    line.pasts,
     nowMs,
   )
   const mine = plan.batches.filter((batch) => batch.parts.some((part) => part.ticketId === DRAFT_ID))

@@ -4,6 +4,7 @@ import { NewTicket } from 'contract/ticket'
 import { v7 } from 'uuid'
 import {
   addPortion,
+  allowLine,
   draftFault,
   EMPTY_DRAFT,
   noAllergy,
@@ -34,6 +35,8 @@ const dish = {
       ratioG: 100,
       scaling: 'linear',
       allergens: [],
+      mayContain: [],
+      ingredientId: 'rice',
     },
     {
       id: 'egg',
@@ -45,6 +48,8 @@ const dish = {
       ratioG: 10,
       scaling: 'linear',
       allergens: ['egg'],
+      mayContain: [],
+      ingredientId: 'egg',
     },
     {
       id: 'soy',
@@ -56,6 +61,8 @@ const dish = {
       ratioG: 3,
       scaling: 'linear',
       allergens: ['soy'],
+      mayContain: ['gluten'],
+      ingredientId: 'soy',
     },
   ],
   modifiers: [{ id: 'no-egg', name: 'no egg', removes: ['egg'], scales: [] }],
@@ -87,11 +94,28 @@ test('asked is asked: "none" and an allergen both count, silence does not', () =
 
 test('what the kitchen cannot leave out is found before it is sent', () => {
   const draft = addPortion(EMPTY_DRAFT, 'duck', 'a')
-  expect(draftFault(toggleAllergy(draft, 'a', 'egg'), [dish])).toBeNull()
-  expect(draftFault(toggleAllergy(draft, 'a', 'soy'), [dish])).toMatchObject({
+  expect(draftFault(toggleAllergy(draft, 'a', 'egg'), [dish], 'eu')).toBeNull()
+  expect(draftFault(toggleAllergy(draft, 'a', 'soy'), [dish], 'eu')).toMatchObject({
     allergen: 'soy',
+    kind: 'stays',
     components: ['soy sauce'],
   })
+})
+
+test('what may be in it waits for the lead, and the lead’s word goes when the line changes', () => {
+  const draft = toggleAllergy(addPortion(EMPTY_DRAFT, 'duck', 'a'), 'a', 'gluten')
+  expect(draftFault(draft, [dish], 'eu')).toMatchObject({ kind: 'may', components: ['soy sauce'] })
+  const allowed = allowLine(draft, 'a', 'ilse')
+  expect(draftFault(allowed, [dish], 'eu')).toBeNull()
+  expect(ticketOf(allowed, v7(), 1, 'hatch').items[0]).toMatchObject({ allowedBy: 'ilse' })
+  expect(draftFault(toggleModifier(allowed, 'a', 'no-egg'), [dish], 'eu')?.kind).toBe('may')
+})
+
+test('what nobody knows is named', () => {
+  const { ingredientId: _row, ...mayonnaise } = { ...dish.components[2]!, id: 'mayo', name: 'mayonnaise' }
+  const draft = toggleAllergy(addPortion(EMPTY_DRAFT, 'duck', 'a'), 'a', 'peanut')
+  const odd = { ...dish, components: [...dish.components, mayonnaise] }
+  expect(draftFault(draft, [odd], 'eu')).toMatchObject({ kind: 'unknown', components: ['mayonnaise'] })
 })
 
 test('whatever is tapped, portions are never lost to a split and the ticket is one that the contract takes', () => {

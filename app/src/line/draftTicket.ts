@@ -1,10 +1,19 @@
 import type { Dish } from 'contract/dish'
 import type { NewTicketBody } from 'contract/ticket'
 import { MAX_PORTIONS } from 'contract/ticket'
-import { varyDish } from 'core/book/vary'
+import type { AllergenList } from 'core/book/allergens'
+import { varyDish, type AllergenFound } from 'core/book/vary'
 import type { Allergen } from 'core/book/ingredient'
 
-export type DraftLine = { id: string; dishId: string; portions: number; modifiers: string[]; allergies: Allergen[] }
+export type DraftLine = {
+  id: string
+  dishId: string
+  portions: number
+  modifiers: string[]
+  allergies: Allergen[]
+  /** The lead who took on what something in it may contain. */
+  allowedBy: string | null
+}
 export type Draft = {
   lines: DraftLine[]
   /** The line in hand, whose modifiers and allergies are shown. */
@@ -31,7 +40,7 @@ export function addPortion(draft: Draft, dishId: string, newId: string): Draft {
     (line) => line.dishId === dishId && line.modifiers.length === 0 && line.allergies.length === 0,
   )
   if (!plain) {
-    const line = { id: newId, dishId, portions: 1, modifiers: [], allergies: [] }
+    const line = { id: newId, dishId, portions: 1, modifiers: [], allergies: [], allowedBy: null }
     return { ...draft, lines: [...draft.lines, line], chosenId: newId }
   }
   return setPortions({ ...draft, chosenId: plain.id }, plain.id, plain.portions + 1)
@@ -63,16 +72,24 @@ export function splitOne(draft: Draft, lineId: string, newId: string): Draft {
 }
 
 export function toggleModifier(draft: Draft, lineId: string, modifierId: string): Draft {
-  return changeLine(draft, lineId, (line) => ({ ...line, modifiers: toggled(line.modifiers, modifierId) }))
+  return changeLine(draft, lineId, (line) => ({
+    ...line,
+    modifiers: toggled(line.modifiers, modifierId),
+    allowedBy: null,
+  }))
 }
 
 export function toggleAllergy(draft: Draft, lineId: string, allergen: Allergen): Draft {
-  const changed = changeLine(draft, lineId, (line) => ({ ...line, allergies: toggled(line.allergies, allergen) }))
+  const changed = changeLine(draft, lineId, (line) => ({
+    ...line,
+    allergies: toggled(line.allergies, allergen),
+    allowedBy: null,
+  }))
   return { ...changed, isAllergyAsked: true }
 }
 
 export function noAllergy(draft: Draft, lineId: string): Draft {
-  return { ...changeLine(draft, lineId, (line) => ({ ...line, allergies: [] })), isAllergyAsked: true }
+  return { ...changeLine(draft, lineId, (line) => ({ ...line, allergies: [], allowedBy: null })), isAllergyAsked: true }
 }
 
 function changeLine(draft: Draft, lineId: string, how: (line: DraftLine) => DraftLine): Draft {
@@ -82,15 +99,43 @@ function changeLine(draft: Draft, lineId: string, how: (line: DraftLine) => Draf
 const toggled = <T>(list: readonly T[], item: T): T[] =>
   list.includes(item) ? list.filter((one) => one !== item) : [...list, item]
 
-export type DraftFault = { dish: Dish; allergen: Allergen; components: string[] }
+export function allowLine(draft: Draft, lineId: string, leadId: string): Draft {
+  return changeLine(draft, lineId, (line) => ({ ...line, allowedBy: leadId }))
+}
 
-/** The first line that the kitchen cannot make without an allergen, or null. */
-export function draftFault(draft: Draft, dishes: readonly Dish[]): DraftFault | null {
+export type DraftFault = {
+  /** It stays in; nobody knows whether it is in; it may be in, and no lead has taken that on. */
+  kind: 'stays' | 'unknown' | 'may'
+  lineId: string
+  dish: Dish
+  allergen: Allergen
+  components: string[]
+}
+
+/** The first line that the kitchen may not send as it stands, or null. */
+export function draftFault(draft: Draft, dishes: readonly Dish[], list: AllergenList): DraftFault | null {
   for (const line of draft.lines) {
     const dish = dishes.find((one) => one.id === line.dishId)
-    const varied = dish && varyDish(dish, line.modifiers, line.allergies)
-    if (dish && varied?.kind === 'allergen-stays')
-      return { dish, allergen: varied.allergen, components: varied.components }
+    if (!dish) continue
+    const varied = varyDish(dish, line.modifiers, line.allergies, list)
+    const fault = (kind: DraftFault['kind'], { allergen, components }: AllergenFound): DraftFault => ({
+      kind,
+      lineId: line.id,
+      dish,
+      allergen,
+      components,
+    })
+    switch (varied.kind) {
+      case 'allergen-stays':
+        return fault('stays', varied)
+      case 'allergen-unknown':
+        return fault('unknown', varied)
+      case 'varied':
+        if (varied.perhaps[0] && line.allowedBy === null) return fault('may', varied.perhaps[0])
+        break
+      case 'unknown-modifier':
+      case 'removes-rice':
+    }
   }
   return null
 }
@@ -102,12 +147,13 @@ export function ticketOf(
   promisedAtMs: number,
   place: string,
 ): NewTicketBody & { id: string } {
-  const items = draft.lines.map(({ id: itemId, dishId, portions, modifiers, allergies }) => ({
+  const items = draft.lines.map(({ id: itemId, dishId, portions, modifiers, allergies, allowedBy }) => ({
     id: itemId,
     dishId,
     portions,
     modifiers,
     allergies,
+    allowedBy,
   }))
   return {
     id,

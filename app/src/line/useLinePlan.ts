@@ -1,9 +1,11 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen, Station } from 'contract/kitchen'
 import type { Run } from 'contract/run'
+import type { StationPastRow } from 'contract/station'
 import { proposeBatches, type ProposedBatch } from 'core/line/batches'
 import { batchScore } from 'core/line/batchScore'
 import { largestCap, planLine, type PlannedBatch } from 'core/line/planLine'
+import type { StationPast } from 'core/line/stationPast'
 import { waitingItems } from 'core/line/waiting'
 import { runState, type RunState } from 'core/wok/run'
 import type { Score } from 'core/wok/score'
@@ -12,6 +14,7 @@ import { useDishes } from '../book/useDishes'
 import { useNowMs } from '../device/clock'
 import { useKitchen } from '../setup/useKitchen'
 import { useOpenRuns } from '../wok/useRuns'
+import { useStations } from './useStations'
 import { useTickets, type ShownTicket } from './useTickets'
 
 export type ShownBatch = PlannedBatch & { key: string; dish: Dish; score: Score; station: Station }
@@ -24,6 +27,8 @@ export type Line = {
   batches: readonly ShownBatch[]
   homeless: readonly ProposedBatch[]
   portionsWaiting: number
+  /** What is known of each station's metal. */
+  pasts: readonly StationPastRow[]
 }
 
 /** How often the proposal is worked out again by the clock alone [ms]. */
@@ -35,11 +40,12 @@ export function useLinePlan() {
   const dishes = useDishes()
   const tickets = useTickets()
   const runs = useOpenRuns()
+  const { pasts } = useStations()
   const planMs = useNowMs(REPLAN_MS)
   const line = useMemo((): Line | null => {
     if (!kitchen.data || !dishes.data) return null
-    return planOf(kitchen.data, dishes.data.dishes, tickets.tickets, runs.runs, planMs)
-  }, [kitchen.data, dishes.data, tickets.tickets, runs.runs, planMs])
+    return planOf(kitchen.data, dishes.data.dishes, tickets.tickets, runs.runs, pasts, planMs)
+  }, [kitchen.data, dishes.data, tickets.tickets, runs.runs, pasts, planMs])
   const error = kitchen.error ?? dishes.error ?? tickets.error ?? runs.error
   const refetch = () => Promise.all([kitchen.refetch(), dishes.refetch(), tickets.refetch(), runs.refetch()])
   return { line, error: line ? null : error, refetch }
@@ -50,6 +56,7 @@ export function planOf(
   dishes: readonly Dish[],
   tickets: readonly ShownTicket[],
   openRuns: readonly Run[],
+  pasts: readonly StationPastRow[],
   nowMs: number,
 ): Line {
   const runs = openRuns
@@ -71,12 +78,15 @@ export function planOf(
   const scores = new Map<ProposedBatch, Score>()
   for (const batch of proposed) {
     const dish = byId.get(batch.dishId)
-    const result = dish && batchScore(dish, batch, kitchen.tools, kitchen.ruleSet)
+    const result = dish && batchScore(dish, batch, kitchen.tools, kitchen)
     if (result?.kind === 'score') scores.set(batch, result.score)
   }
   const stations = kitchen.stations.map((station) => {
     const at = runs.find((one) => one.run.stationId === station.id)
-    return { ...station, freeAtMs: at?.state.upMs ?? nowMs, lastDishId: at?.run.dishId ?? null }
+    const past = pastAt(pasts, station.id)
+    return at
+      ? { ...station, ...past, freeAtMs: at.state.upMs, usedUntilMs: at.state.upMs, lastDishId: at.run.dishId }
+      : { ...station, ...past, freeAtMs: nowMs }
   })
   const cookable = proposed.filter((batch) => scores.has(batch))
   const plan = planLine(cookable, stations, kindOf, (batch) => scores.get(batch)?.totalS ?? 0, nowMs)
@@ -95,9 +105,14 @@ export function planOf(
     runs,
     batches,
     homeless,
+    pasts,
     portionsWaiting: waiting.reduce((sum, item) => sum + item.portions, 0),
   }
 }
+
+/** What nobody said of a station is not so: it was not washed. */
+export const pastAt = (pasts: readonly StationPastRow[], stationId: string): StationPast =>
+  pasts.find((past) => past.stationId === stationId) ?? { lastDishId: null, usedUntilMs: null, washedAtMs: null }
 
 /** A batch is the same while it holds the same portions of the same tickets. */
 const keyOf = (batch: ProposedBatch) => batch.parts.map((part) => `${part.itemId}:${part.portions}`).join(' ')

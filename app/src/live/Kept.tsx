@@ -34,6 +34,7 @@ const TOPIC = {
   lotEvents: 'rice',
   tasting: 'book',
   miseEvents: 'mise',
+  stationEvents: 'runs',
 } as const satisfies Record<Parcel['kind'], string>
 
 const persister = createAsyncStoragePersister({

@@ -80,7 +80,7 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
             )
           })}
           <Score
-            drawing={scoreDrawing(run.score, spans)}
+            drawing={scoreDrawing({ ...run.score, steps: record.state.steps }, spans)}
             x={RUN_X}
             y={TOP_PX}
             channelPx={LANE_PX}
@@ -88,17 +88,19 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
             topS={0}
             hasLabels={false}
           />
-          {labels.map(({ step, plannedStartS, lateS, y }) => (
-            <Line
-              key={step.id}
-              x1={PLAN_X + LANE_PX}
-              x2={RUN_X}
-              y1={plannedStartS * PX_PER_S + TOP_PX}
-              y2={y}
-              stroke="rgb(var(--rice))"
-              strokeWidth={Math.abs(lateS ?? 0) >= LATE_SHOWN_S ? 2.6 : 1.1}
-            />
-          ))}
+          {labels.map(({ step, plannedStartS, lateS, y }) =>
+            plannedStartS === null ? null : (
+              <Line
+                key={step.id}
+                x1={PLAN_X + LANE_PX}
+                x2={RUN_X}
+                y1={plannedStartS * PX_PER_S + TOP_PX}
+                y2={y}
+                stroke="rgb(var(--rice))"
+                strokeWidth={Math.abs(lateS ?? 0) >= LATE_SHOWN_S ? 2.6 : 1.1}
+              />
+            ),
+          )}
           {labels.map(({ step, y, labelY }) => (
             <Line
               key={step.id}
@@ -112,7 +114,7 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
           ))}
         </Svg>
         <View role="list" className="absolute right-0" style={{ left: RUN_X + LANE_PX + 20 }}>
-          {labels.map(({ step, lateS, labelY }) => {
+          {labels.map(({ step, plannedStartS, lateS, labelY }) => {
             const massG = step.entries.reduce((sum, entry) => sum + entry.massG, 0)
             const isLate = Math.abs(lateS ?? 0) >= LATE_SHOWN_S
             return (
@@ -139,7 +141,11 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
                   numberOfLines={1}
                   className="shrink-0"
                 >
-                  {lateS === null || Math.abs(lateS) < 1 ? t('onTime') : formatLate(lateS)}
+                  {plannedStartS === null
+                    ? t('putIn')
+                    : lateS === null || Math.abs(lateS) < 1
+                      ? t('onTime')
+                      : formatLate(lateS)}
                 </Text>
               </View>
             )

@@ -9,7 +9,7 @@ import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
 import { Loading, Problem } from '../ui/states'
 import { Text } from '../ui/Text'
-import { formatDay, formatLate, formatMassG, formatTimeS } from '../words/format'
+import { formatDay, formatLate, formatMassG, formatTemp, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useRun } from '../wok/useRuns'
 import { download } from '../device/download'
@@ -132,21 +132,31 @@ function Said({ run, zone }: { run: Run; zone: string }) {
   const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
   const checks = record.steps.filter(({ step }) => step.check !== null)
   const nameOf = (componentId: string | null) =>
-    run.score.steps.flatMap((step) => step.entries).find((entry) => entry.componentId === componentId)?.name ?? ''
+    record.state.steps.flatMap((step) => step.entries).find((entry) => entry.componentId === componentId)?.name ?? ''
   return (
     <View className="gap-1 border-t border-edge p-4">
       <Text role="heading" aria-level={2} tone="ash">
         {t('checks')}
       </Text>
-      {checks.map(({ step, actualEndS }) => {
+      {checks.map(({ step, actualEndS, checks: answers }) => {
         const what = step.check ? t(`checkFood.${step.check.food}`, { coreC: step.check.limit.coreC }) : ''
-        return (
-          <Text key={step.id}>
-            {actualEndS === null
-              ? t('checkNot', { what })
-              : t('checkSaid', { what, time: formatTimeS(run.firedAtMs + actualEndS * 1000, zone) })}
+        if (answers.length === 0)
+          return (
+            <Text key={step.id}>
+              {actualEndS === null
+                ? t('checkNot', { what })
+                : t('checkSaid', { what, time: formatTimeS(run.firedAtMs + actualEndS * 1000, zone) })}
+            </Text>
+          )
+        return answers.map(({ eventId, ok, tempC, tempF, atMs }) => (
+          <Text key={eventId}>
+            {t(ok ? 'checkYes' : 'checkNo', {
+              what,
+              time: formatTimeS(atMs, zone),
+              read: tempC === null ? t('checkSeen') : formatTemp({ tempC, tempF }, tempF === null ? 'C' : 'F'),
+            })}
           </Text>
-        )
+        ))
       })}
       <Text size="small" tone="ash">
         {t('local')}
@@ -161,6 +171,10 @@ function Said({ run, zone }: { run: Run; zone: string }) {
       ))}
       {record.state.addedS > 0 && <Text>{t('added', { n: record.state.addedS })}</Text>}
       {run.isUnconfirmed && <Text>{t('unconfirmed')}</Text>}
+      {(run.marks ?? []).map((mark) => (
+        <Text key={mark}>{t(`marks.${mark}`)}</Text>
+      ))}
+      {run.washedAtMs && <Text>{t('washed', { time: formatTimeS(run.washedAtMs, zone) })}</Text>}
       {run.twicePortions > 0 && <Text>{t('twice', { count: run.twicePortions })}</Text>}
       {record.state.troubles.length === 0 && record.state.addedS === 0 && <Text>{t('noTrouble')}</Text>}
     </View>

@@ -4,3 +4,6 @@ import { getJson } from '../device/http'
 
 export const useKitchen = () =>
   useQuery({ queryKey: ['kitchen'], queryFn: ({ signal }) => getJson('/kitchen', Kitchen, signal) })
+
+/** The unit that this kitchen's thermometers read in. */
+export const useReadsIn = () => useKitchen().data?.readsIn ?? 'C'

@@ -14,6 +14,8 @@ export type ButtonProps = {
   /** Why it cannot be pressed now; shown on it. */
   disabledBecause?: string | undefined
   isBusy?: boolean
+  /** Passes over taps for a moment: what it stands for has only just changed. */
+  isResting?: boolean
   icon?: ReactNode
   size?: TextProps['size']
   className?: string
@@ -36,6 +38,7 @@ export function Button(props: ButtonProps) {
     isTall = false,
     disabledBecause,
     isBusy = false,
+    isResting = false,
     className = '',
     accessibleName,
     onPress,
@@ -46,13 +49,13 @@ export function Button(props: ButtonProps) {
     <Pressable
       role="button"
       aria-label={accessibleName ?? nameOf(props)}
-      disabled={isDisabled || isBusy}
+      disabled={isDisabled || isBusy || isResting}
       aria-busy={isBusy}
       onPress={() => {
         openSound()
         onPress()
       }}
-      className={`ring-focus items-center justify-center rounded-lg ${isTall ? 'min-h-24' : 'min-h-14'} ${className}`}
+      className={`ring-focus items-center justify-center rounded-lg ${isTall ? 'min-h-24' : 'min-h-14'} ${isResting ? 'opacity-60' : ''} ${className}`}
     >
       {({ pressed: isPressed }) => (
         <View

@@ -7,17 +7,19 @@ export type ChoiceProps = {
   isChosen: boolean
   /** Radio: one of several. Check: each for itself. */
   role: 'radio' | 'checkbox'
+  /** A second, smaller line. */
+  note?: string | undefined
   onChoose: () => void
   className?: string
 }
 
 /** A word to tap among others; the chosen one is bold and underlined, never a hue alone. */
-export function Choice({ label, isChosen, role, onChoose, className = '' }: ChoiceProps) {
+export function Choice({ label, isChosen, role, note, onChoose, className = '' }: ChoiceProps) {
   return (
     <Pressable
       role={role}
       aria-checked={isChosen}
-      aria-label={label}
+      aria-label={note === undefined ? label : `${label}, ${note}`}
       onPress={() => {
         openSound()
         onChoose()
@@ -33,6 +35,11 @@ export function Choice({ label, isChosen, role, onChoose, className = '' }: Choi
       >
         {label}
       </Text>
+      {note !== undefined && (
+        <Text size="small" tone="ash" stretch="slim">
+          {note}
+        </Text>
+      )}
     </Pressable>
   )
 }

@@ -57,6 +57,11 @@ export const ui = {
       'unknown-station': 'The kitchen has no such station. Choose another.',
       'modifier-removes-rice': '“{{modifier}}” would take the rice out of {{dish}}. Leave it off.',
       'allergen-stays': '{{dish}} cannot be made without {{allergen}}: it is in {{components}}. Offer another dish.',
+      'allergen-unknown':
+        'Nobody knows whether {{allergen}} is in {{components}}. Say in the book what is in it, or offer another dish.',
+      'allergen-may': '{{dish}} may contain {{allergen}}: {{components}}. Ask the lead, or offer another dish.',
+      'egg-school': '{{dish}} has a raw egg and nothing says how it is cooked. Choose that in the book.',
+      'not-washed': '{{station}} was not washed since its last dish. Wash it in full, say so, then fire.',
       'promise-past': 'That time has passed. Promise a later one.',
       'already-fired': 'Ticket {{ticket}} is already fired. Look at its run.',
       'nothing-left': 'Ticket {{ticket}} was cancelled. Fire the rest without it.',

@@ -13,6 +13,7 @@ import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
 import { formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
+import { CheckAnswers, CheckProbe } from './CheckBar'
 import { Countdown } from './Countdown'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
@@ -22,6 +23,8 @@ import { StepList } from './StepList'
 import { useStepWords, type RunStep } from './stepWords'
 import { TroubleBar, TroubleList } from './TroublePanel'
 import { useCook, type Cook } from './useCook'
+import { useLastSaid } from './useLastSaid'
+import { useRest } from './useRest'
 import { useRun } from './useRuns'
 
 export function CookScreen({ id }: { id: string }) {
@@ -45,8 +48,15 @@ function CookRun({ run }: { run: Run }) {
   const wordsOf = (step: RunStep) => words(step, station?.kind === 'griddle')
   const lot = run.lots.map((one) => one.name).join(' + ')
   const isOver = cook.state.endedMs !== null
+  const isResting = useRest(isOver ? 'over' : cook.step.id)
+  const [last, setLast] = useLastSaid()
+  const say = (eventId: string) => setLast({ eventId, what: wordsOf(cook.step).title })
+  const undo = (eventId: string) => {
+    cook.undo(eventId)
+    setLast(null)
+  }
   usePedal(() => {
-    if (!isOver && !isTrouble) cook.done()
+    if (!isOver && !isTrouble && !isResting && cook.step.check === null) say(cook.done())
   })
   if (isOver) {
     return (
@@ -84,6 +94,7 @@ function CookRun({ run }: { run: Run }) {
             words={wordsOf(cook.step)}
             dueMs={cook.state.dueMs}
             isWaiting={cook.state.status === 'waiting'}
+            isNotYet={cook.state.checks.at(-1)?.stepId === cook.step.id}
             lotName={lot ? t('head.lot', { lot }) : t('head.noLot')}
             isWide={isWide}
           />
@@ -91,11 +102,21 @@ function CookRun({ run }: { run: Run }) {
         {isWide && <StepList run={run} state={cook.state} nowMs={cook.nowMs} wordsOf={wordsOf} />}
       </View>
       <View className="gap-3 border-t border-edge bg-plate px-3 pb-3 pt-2">
-        <NextBar run={run} state={cook.state} wordsOf={wordsOf} />
+        {cook.step.check !== null && !isTrouble && (
+          <CheckAnswers isResting={isResting} onSay={(ok, read) => say(cook.checked(ok, read))} />
+        )}
+        <NextBar run={run} state={cook.state} wordsOf={wordsOf} last={last} onUndo={undo} />
         {isTrouble ? (
           <TroubleBar cook={cook} onClose={() => setIsTrouble(false)} onStopped={onStopped} />
         ) : (
-          <CookBar cook={cook} wordsOf={wordsOf} onTrouble={() => setIsTrouble(true)} run={run} />
+          <CookBar
+            cook={cook}
+            wordsOf={wordsOf}
+            onTrouble={() => setIsTrouble(true)}
+            run={run}
+            isResting={isResting}
+            onSaid={say}
+          />
         )}
       </View>
       <ToastPlace />
@@ -103,19 +124,20 @@ function CookRun({ run }: { run: Run }) {
   )
 }
 
-function CookBar({
-  run,
-  cook,
-  wordsOf,
-  onTrouble,
-}: {
+type CookBarProps = {
   run: Run
   cook: Cook
-  wordsOf: (step: RunStep) => { title: string }
+  wordsOf: (step: RunStep) => { title: string; check: string | null }
+  isResting: boolean
   onTrouble: () => void
-}) {
+  onSaid: (eventId: string) => void
+}
+
+function CookBar({ run, cook, wordsOf, isResting, onTrouble, onSaid }: CookBarProps) {
   const t = useWords('wok')
-  const next = run.score.steps[cook.state.stepIndex + 1]
+  const [isProbing, setIsProbing] = useState(false)
+  const { check } = cook.step
+  const next = cook.state.steps[cook.state.stepIndex + 1]
   const later = () => {
     const eventId = cook.later()
     if (!next) return
@@ -126,16 +148,38 @@ function CookBar({
   return (
     <View className="flex-row gap-2.5">
       <Button isTall label={t('later')} className="w-[86px] md:w-44" onPress={later} />
-      <Button
-        isTall
-        kind="main"
-        size="amount"
-        label={cook.step.check ? t('doneCheck') : t('done')}
-        detail={cook.step.check ? t('waits') : handsFree}
-        className="flex-1"
-        onPress={() => void cook.done()}
-      />
+      {check ? (
+        <Button
+          isTall
+          label={t('checkProbe')}
+          detail={t('checkProbeDetail')}
+          isResting={isResting}
+          className="flex-1"
+          onPress={() => setIsProbing(true)}
+        />
+      ) : (
+        <Button
+          isTall
+          kind="main"
+          size="amount"
+          label={t('done')}
+          detail={handsFree}
+          isResting={isResting}
+          className="flex-1"
+          onPress={() => onSaid(cook.done())}
+        />
+      )}
       <Button isTall label={t('trouble')} className="w-[96px] md:w-44" onPress={onTrouble} />
+      {check && (
+        <CheckProbe
+          key={cook.step.id}
+          check={check}
+          title={wordsOf(cook.step).check ?? ''}
+          isOpen={isProbing}
+          onClose={() => setIsProbing(false)}
+          onSay={(ok, read) => onSaid(cook.checked(ok, read))}
+        />
+      )}
     </View>
   )
 }

@@ -32,7 +32,7 @@ export function LiveScore({ run, state, nowMs, channelPx, pxPerS, nowLinePx, nam
     const at = (ms: number) => (ms - run.firedAtMs) / 1000
     const spans = projectedStartsMs(run, state, Math.max(waitingMs, run.firedAtMs))
     return scoreDrawing(
-      run.score,
+      { ...run.score, steps: state.steps },
       spans.map(({ stepId, startMs, endMs }) => ({ stepId, startS: at(startMs), endS: at(endMs) })),
     )
     // The drawing changes when a step begins or ends, when time is added, and each second while a check waits.
@@ -53,7 +53,7 @@ export function LiveScore({ run, state, nowMs, channelPx, pxPerS, nowLinePx, nam
 
   const pastS = Math.max(
     0,
-    (run.score.steps[state.stepIndex] ? (state.times.at(-1)?.startMs ?? run.firedAtMs) - run.firedAtMs : 0) / 1000,
+    (state.steps[state.stepIndex] ? (state.times.at(-1)?.startMs ?? run.firedAtMs) - run.firedAtMs : 0) / 1000,
   )
   return (
     <View role="img" aria-label={name} className="h-full overflow-hidden bg-channel" style={{ width: widthPx }}>

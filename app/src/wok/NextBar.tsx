@@ -2,17 +2,41 @@ import type { Run } from 'contract/run'
 import type { RunState } from 'core/wok/run'
 import { View } from 'react-native'
 import { useMeasureWords } from '../ui/measureWords'
+import { Button } from '../ui/Button'
 import { Text } from '../ui/Text'
 import { formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { RunStep, StepWords } from './stepWords'
+import type { LastSaid } from './useLastSaid'
 
-/** What comes next and when, by the clock of the run. */
-export function NextBar({ run, state, wordsOf }: { run: Run; state: RunState; wordsOf: (step: RunStep) => StepWords }) {
+export type NextBarProps = {
+  run: Run
+  state: RunState
+  wordsOf: (step: RunStep) => StepWords
+  last: LastSaid | null
+  onUndo: (eventId: string) => void
+}
+
+/** What comes next and when, by the clock of the run; beside it for a few seconds the way back from the last tap. */
+export function NextBar({ run, state, wordsOf, last, onUndo }: NextBarProps) {
   const t = useWords('wok')
   const measureWords = useMeasureWords()
-  const next = run.score.steps[state.stepIndex + 1]
-  if (!next) return <Text tone="ash">{t('last')}</Text>
+  const next = state.steps[state.stepIndex + 1]
+  const undo = last && (
+    <Button
+      label={t('undoLast')}
+      accessibleName={t('undoWhat', { what: last.what })}
+      className="w-24"
+      onPress={() => onUndo(last.eventId)}
+    />
+  )
+  if (!next)
+    return (
+      <View className="flex-row items-center justify-between">
+        <Text tone="ash">{t('last')}</Text>
+        {undo}
+      </View>
+    )
   const atS = (state.dueMs - run.firedAtMs) / 1000
   const entries = next.entries.filter((entry) => entry.motion === 'in' || entry.motion === 'plate')
   const detail = entries.slice(0, 2).map((entry) => {
@@ -37,6 +61,7 @@ export function NextBar({ run, state, wordsOf }: { run: Run; state: RunState; wo
           {detail.length > 0 ? detail.join(' · ') : wordsOf(next).how}
         </Text>
       </View>
+      {undo}
     </View>
   )
 }

@@ -53,6 +53,7 @@ function Face({
       words={words(step, false)}
       dueMs={kitchenNowMs() + 47_500}
       isWaiting={isWaiting}
+      isNotYet={false}
       lotName="lot R-18"
       isWide={false}
     />

@@ -14,12 +14,14 @@ export type StepFaceProps = {
   words: StepWords
   dueMs: number
   isWaiting: boolean
+  /** The last answer to this check was a no. */
+  isNotYet: boolean
   lotName: string | null
   isWide: boolean
 }
 
 /** What to do now, how much of it, until when and by which sign: read in one second at arm's length. */
-export function StepFace({ run, step, words, dueMs, isWaiting, lotName, isWide }: StepFaceProps) {
+export function StepFace({ run, step, words, dueMs, isWaiting, isNotYet, lotName, isWide }: StepFaceProps) {
   const t = useWords('wok')
   return (
     <View className={`min-w-0 flex-1 pt-3 ${isWide ? 'px-6' : 'px-2'}`}>
@@ -42,7 +44,11 @@ export function StepFace({ run, step, words, dueMs, isWaiting, lotName, isWide }
         {words.check ?? words.how}
       </Text>
       <Countdown untilMs={dueMs} mayPass size={isWide ? 'clockWide' : 'clock'} className={isWide ? 'mt-4' : 'mt-2'} />
-      {isWaiting && <Notice kind="conflict" isSmall title={t('waits')} />}
+      {isNotYet ? (
+        <Notice kind="conflict" isSmall title={t('checkNotYet')} />
+      ) : (
+        isWaiting && <Notice kind="conflict" isSmall title={t('waits')} />
+      )}
       <View className="mt-2 border-t border-edge pt-2">
         <Text tone="ash">{t('readyWhen')}</Text>
         <Text size="step" stretch="slim">

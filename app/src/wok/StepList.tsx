@@ -16,7 +16,7 @@ export function StepList({ run, state, nowMs, wordsOf }: Props) {
   const t = useWords('wok')
   const measureWords = useMeasureWords()
   const spans = projectedStartsMs(run, state, nowMs)
-  const step = run.score.steps[state.stepIndex]
+  const step = state.steps[state.stepIndex]
   return (
     <View className="w-[360px] border-l border-edge bg-plate">
       <View className="gap-1 border-b border-edge p-4">
@@ -34,7 +34,7 @@ export function StepList({ run, state, nowMs, wordsOf }: Props) {
         />
       </View>
       <ScrollView tabIndex={0} className="flex-1 px-4 py-2">
-        {run.score.steps.slice(state.stepIndex + 1).map((one) => {
+        {state.steps.slice(state.stepIndex + 1).map((one) => {
           const span = spans.find((each) => each.stepId === one.id)
           const amounts = one.entries.filter((entry) => entry.motion !== 'out')
           return (

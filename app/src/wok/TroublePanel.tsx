@@ -1,5 +1,5 @@
 import type { Run } from 'contract/run'
-import { forgettable } from 'core/wok/forgot'
+import { forgettable, type MayStillGoIn } from 'core/wok/forgot'
 import { projectedStartsMs } from 'core/wok/run'
 import { TROUBLE_DELAY_S } from 'core/wok/runEvent'
 import { useState } from 'react'
@@ -22,7 +22,7 @@ const REMEDIES = ['burning', 'tooWet', 'sticking'] as const
 /** What to do about it stands here without a second tap; a tap notes it and gives the step the time it needs. */
 export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
   const t = useWords('wok')
-  const next = run.score.steps[cook.state.stepIndex + 1]
+  const next = cook.state.steps[cook.state.stepIndex + 1]
   const dueS = (cook.state.dueMs - run.firedAtMs) / 1000
   const note = (trouble: (typeof REMEDIES)[number]) => {
     const { eventId, addedS } = cook.trouble(trouble)
@@ -73,7 +73,7 @@ export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
 
 function Forgot({ run, cook, onClose }: Pick<Props, 'run' | 'cook' | 'onClose'>) {
   const t = useWords('wok')
-  const items = forgettable(run.score, cook.state.stepIndex)
+  const items = forgettable(cook.state, cook.state.stepIndex)
   const spans = projectedStartsMs(run, cook.state, cook.nowMs)
   const untilS = (stepId: string | null) => {
     const span = spans.find((one) => one.stepId === stepId)
@@ -86,36 +86,58 @@ function Forgot({ run, cook, onClose }: Pick<Props, 'run' | 'cook' | 'onClose'>)
       </Text>
       {items.length === 0 && <Text tone="ash">{t('troubles.forgotNone')}</Text>}
       <View className="flex-row flex-wrap gap-x-3">
-        {items.map((item) => {
-          const until = untilS(item.untilStepId)
-          const isLate = until !== null && until * 1000 < cook.nowMs - run.firedAtMs
-          return (
-            <Pressable
-              key={item.componentId}
-              role="button"
-              className="ring-focus min-h-14 w-[47%] justify-center border-b border-edge active:bg-plate"
-              onPress={() => {
-                const { eventId, addedS } = cook.forgot(item.componentId)
-                toast(t('troubles.forgotLogged', { name: capital(item.name), n: addedS }), () => cook.undo(eventId))
-                onClose()
-              }}
-            >
-              <Text size="step" weight="semi" stretch="narrow">
-                {t('troubles.forgotItem', { name: item.name, mass: formatMassG(item.massG) })}
-              </Text>
-              {until !== null && !isLate && (
-                <Text tone="ash" stretch="narrow">
-                  {t('troubles.forgotUntil', { time: formatClock(until) })}
-                </Text>
-              )}
-            </Pressable>
-          )
-        })}
+        {items.map((item) => (
+          <ForgotItem
+            key={item.componentId}
+            item={item}
+            untilS={untilS(item.untilStepId)}
+            onForgot={() => {
+              const { eventId, addedS } = cook.forgot(item.componentId)
+              const said = item.isRaw
+                ? t('troubles.forgotRawLogged', { name: capital(item.name) })
+                : t('troubles.forgotLogged', { name: capital(item.name), n: addedS })
+              toast(said, () => cook.undo(eventId))
+              onClose()
+            }}
+          />
+        ))}
       </View>
-      <Text tone="ash" stretch="slim" className="mt-1">
-        {t('troubles.forgotCheck')}
-      </Text>
     </View>
+  )
+}
+
+type ForgotItemProps = { item: MayStillGoIn; untilS: number | null; onForgot: () => void }
+
+/** What may still go in is a button; once its time is over only the way out stands there. */
+function ForgotItem({ item, untilS, onForgot }: ForgotItemProps) {
+  const t = useWords('wok')
+  const name = (
+    <Text size="step" weight="semi" stretch="narrow">
+      {t('troubles.forgotItem', { name: item.name, mass: formatMassG(item.massG) })}
+    </Text>
+  )
+  if (item.untilStepId === null)
+    return (
+      <View className="min-h-14 w-full justify-center border-b border-edge">
+        {name}
+        <Text tone="ash" stretch="slim">
+          {t(item.isRaw ? 'troubles.forgotRawOver' : 'troubles.forgotOver')}
+        </Text>
+      </View>
+    )
+  return (
+    <Pressable
+      role="button"
+      className="ring-focus min-h-14 w-[47%] justify-center border-b border-edge active:bg-plate"
+      onPress={onForgot}
+    >
+      {name}
+      {untilS !== null && (
+        <Text tone="ash" stretch="narrow">
+          {t(item.isRaw ? 'troubles.forgotRawUntil' : 'troubles.forgotUntil', { time: formatClock(untilS) })}
+        </Text>
+      )}
+    </Pressable>
   )
 }
 

@@ -46,7 +46,7 @@ export function WokScreen() {
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
           <View role="list" className="w-full max-w-4xl self-center">
             {open.map(({ run, state }) => {
-              const step = run.score.steps[state.stepIndex]
+              const step = state.steps[state.stepIndex]
               const station = kitchen?.stations.find((one) => one.id === run.stationId)
               const leftS = Math.ceil((state.dueMs - nowMs) / 1000)
               return (

@@ -4,9 +4,8 @@ import { useWords } from '../words/i18n'
 
 export type RunStep = Step
 
-/** A step's names as one phrase: "garlic and ginger", "egg". */
-function namesOf(step: RunStep): string {
-  const names = step.entries.map((entry) => entry.name)
+/** Names as one phrase: "garlic + ginger", "egg". */
+function phraseOf(names: readonly string[]): string {
   return names.length <= 2 ? names.join(' + ') : `${names[0]} + ${names.length - 1}`
 }
 
@@ -25,10 +24,12 @@ export function useStepWords(): (step: RunStep, isGriddle: boolean) => StepWords
   return (step, isGriddle) => {
     const action = step.action === 'heatVessel' && isGriddle ? 'heatPlate' : step.action
     const { check } = step
+    const names = step.apart?.without ?? step.entries.map((entry) => entry.name)
+    const portions = step.apart?.portions ?? step.onPortions ?? 0
     const hold = check && check.limit.holdS > 0 ? `, ${t('checkHold', { holdS: check.limit.holdS })}` : ''
     return {
-      title: capital(t(`actions.${action}`, { names: namesOf(step) })),
-      how: t(`how.${action}`),
+      title: capital(t(`actions.${action}`, { names: phraseOf(names), portions })),
+      how: t(`how.${action}`, { names: names.join(', '), portions }),
       cue: t(`cues.${step.cue}`),
       reason: t(`reasons.${step.reason}`),
       check: check ? t(`checks.${check.food}`, { coreC: check.limit.coreC }) + hold : null,

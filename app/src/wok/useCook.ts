@@ -1,5 +1,6 @@
 import { EventId } from 'contract/ids'
 import type { Run } from 'contract/run'
+import type { Temperature } from 'core/measure/temperature'
 import { runState, type RunState } from 'core/wok/run'
 import { TROUBLE_DELAY_S, type Trouble } from 'core/wok/runEvent'
 import { useEffect, useReducer, useRef } from 'react'
@@ -8,8 +9,6 @@ import { give } from '../device/signal'
 import { sayOfRun } from './useRuns'
 import type { RunStep } from './stepWords'
 
-/** A word said this soon after the score went on by itself [ms] was meant for the step before. */
-const MEANT_BEFORE_MS = 700
 const SOON_S = 5
 const LOOK_AGAIN_MS = 5000
 const MIN_LOOK_MS = 30
@@ -18,7 +17,9 @@ export type Cook = {
   state: RunState
   step: RunStep
   nowMs: number
+  /** For the step that is drawn: what has ended meanwhile, here or on another phone, stays ended. */
   done: () => string
+  checked: (ok: boolean, read: Temperature | null) => string
   later: () => string
   trouble: (trouble: Exclude<Trouble, 'forgot'>) => { eventId: string; addedS: number }
   forgot: (componentId: string) => { eventId: string; addedS: number }
@@ -32,7 +33,7 @@ export function useCook(run: Run): Cook {
   const [, lookAgain] = useReducer((looks: number) => looks + 1, 0)
   const nowMs = kitchenNowMs()
   const state = runState(run, run.events, nowMs)
-  const step = run.score.steps[state.stepIndex]
+  const step = state.steps[state.stepIndex]
   if (!step) throw new RangeError(`run ${run.id} has no step ${state.stepIndex}`)
 
   useEffect(() => {
@@ -47,17 +48,13 @@ export function useCook(run: Run): Cook {
     lookAgain()
     return eventId
   }
-  const meantStepId = () => {
-    const times = runState(run, run.events, kitchenNowMs()).times
-    const [before, current] = times.slice(-2)
-    const isJustChanged = before?.endedBy === 'score' && current && kitchenNowMs() - current.startMs < MEANT_BEFORE_MS
-    return isJustChanged ? before.stepId : (times.at(-1)?.stepId ?? step.id)
-  }
   return {
     state,
     step,
     nowMs,
-    done: () => say({ kind: 'done', stepId: meantStepId() }),
+    done: () => say({ kind: 'done', stepId: step.id }),
+    checked: (ok, read) =>
+      say({ kind: 'checked', stepId: step.id, ok, tempC: read?.tempC ?? null, tempF: read?.tempF ?? null }),
     later: () => say({ kind: 'later', stepId: step.id, delayS: 10 }),
     trouble: (trouble) => ({
       eventId: say({ kind: 'trouble', trouble, stepId: step.id }),

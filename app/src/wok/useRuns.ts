@@ -55,7 +55,7 @@ function useLocalRuns(): Run[] {
 export function localRun(fire: FireRun, dishes: readonly Dish[], kitchen: Kitchen | undefined): Run | null {
   const dish = dishes.find((one) => one.id === fire.dishId && one.version === fire.dishVersion)
   if (!dish || !kitchen) return null
-  const result = batchScore(dish, fire, kitchen.tools, kitchen.ruleSet)
+  const result = batchScore(dish, fire, kitchen.tools, kitchen)
   if (result.kind === 'refused') return null
   const { deviceId: _deviceId, ...rest } = fire
   const run = {

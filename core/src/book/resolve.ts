@@ -84,7 +84,7 @@ export function refreshComponent(component: Component, ingredient: Ingredient): 
 const COOKED_STATES: readonly string[] = ['cooked', 'fried', 'canned', 'toasted']
 
 /** Whether a row must still be cooked: what is neither cooked nor ready to eat, and what nobody knows. */
-const isRawRow = ({ state, isReadyToEat }: Ingredient): boolean =>
+export const isRawRow = ({ state, isReadyToEat }: Ingredient): boolean =>
   isReadyToEat !== true && !COOKED_STATES.includes(state)
 
 const FOOD_BY_ID: Readonly<Record<string, Food>> = { garlic: 'garlic', ginger: 'ginger', galangal: 'ginger' }
@@ -97,6 +97,9 @@ const FOOD_BY_GROUP: Readonly<Record<string, Food>> = {
   'protein:shellfish': 'seafood',
   'protein:fish': 'seafood',
   'protein:plant': 'tofu',
+  'protein:offal': 'meat',
+  'garnish:fish': 'seafood',
+  egg: 'egg',
   'vegetable:leafy': 'leafy',
   'vegetable:hard': 'hardVeg',
   'vegetable:mushroom': 'mushroom',

@@ -103,7 +103,7 @@ export type Stays = { allergen: Allergen; components: Component[] }
  * What still brings an allergen that a modifier takes one source of: "no egg: egg stays in chicken powder". Empty where all
  * of it goes.
  */
-export function staysIn(dish: Dish, modifier: Modifier, list: AllergenList): Stays[] {
+export function staysIn(dish: Pick<Dish, 'components'>, modifier: Modifier, list: AllergenList): Stays[] {
   const gone = dish.components.filter((one) => modifier.removes.includes(one.id))
   const swapped = new Map((modifier.swaps ?? []).map((one) => [one.id, one]))
   const after = [

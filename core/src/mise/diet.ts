@@ -34,13 +34,15 @@ export function dietDelta(
   ingredientOf: (component: Component) => Ingredient | null,
   table: readonly Ingredient[],
 ): DietDelta {
-  const unknown = dish.components.filter((one) => ingredientOf(one) === null)
+  const { keeps, avoids, allergen, animals } = asksOf(wanted)
+  const isUnknown = (one: Ingredient | null) => one === null || !one.areAllergensKnown
+  const unknown = dish.components.filter((one) => isUnknown(ingredientOf(one)))
   if (unknown.length > 0) return { kind: 'unknown', names: unknown.map((one) => one.name) }
-  const { keeps, avoids, allergen } = asksOf(wanted)
   const breaks = (one: Ingredient) =>
     keeps.some((trait) => !one.diets.includes(trait)) ||
     avoids.some((trait) => one.diets.includes(trait)) ||
-    (allergen !== null && one.allergens.includes(allergen))
+    (allergen !== null && [...one.allergens, ...one.allergensUs, ...one.mayContain].includes(allergen)) ||
+    animals.some((animal) => one.mayContain.includes(animal))
   const broken = dish.components.filter((component) => breaks(ingredientOf(component)!))
   if (broken.length === 0) return { kind: 'fits' }
   const swaps: Component[] = []
@@ -48,7 +50,7 @@ export function dietDelta(
   const stuck: string[] = []
   for (const component of broken) {
     const stands = substitutesFor(component, ingredientOf(component)!, table, keeps, avoids).find(
-      ({ ingredient }) => !breaks(ingredient),
+      ({ ingredient }) => !isUnknown(ingredient) && !breaks(ingredient),
     )
     if (stands && !MAY_GO.includes(component.role)) swaps.push(stands.component)
     else if (MAY_GO.includes(component.role) || isOneOfMany(component, dish)) removes.push(component.id)
@@ -64,10 +66,18 @@ export function dietDelta(
 const isOneOfMany = (component: Component, dish: Pick<Dish, 'components'>) =>
   dish.components.filter((one) => one.role === component.role).length > 1
 
-function asksOf(wanted: DietOrAllergen): { keeps: Trait[]; avoids: Trait[]; allergen: Allergen | null } {
+/** What a diet forbids and common kinds of a plant-like thing hold: never promised. */
+const ANIMALS: Readonly<Partial<Record<Diet, readonly Allergen[]>>> = {
+  vegan: ['egg', 'milk', 'fish', 'crustacean', 'mollusc'],
+  vegetarian: ['fish', 'crustacean', 'mollusc'],
+}
+
+type Asks = { keeps: Trait[]; avoids: Trait[]; allergen: Allergen | null; animals: readonly Allergen[] }
+
+function asksOf(wanted: DietOrAllergen): Asks {
   const diet = DIETS.find((one) => one === wanted)
-  if (diet) return { ...ASKS[diet], allergen: null }
+  if (diet) return { ...ASKS[diet], allergen: null, animals: ANIMALS[diet] ?? [] }
   const allergen = ALLERGENS.find((one) => wanted === `no-${one}`)
   if (!allergen) throw new RangeError(`"${wanted}" is neither a diet nor an allergen to leave out`)
-  return { keeps: [], avoids: [], allergen }
+  return { keeps: [], avoids: [], allergen, animals: [] }
 }

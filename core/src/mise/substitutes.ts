@@ -1,6 +1,6 @@
 import type { Component } from '../book/dish'
-import type { Ingredient, Trait } from '../book/ingredient'
-import { foodOf } from '../book/resolve'
+import type { Allergen, Ingredient, Trait } from '../book/ingredient'
+import { foodOf, isRawRow, refreshComponent } from '../book/resolve'
 import { SALT_PER_SODIUM, usualRole } from './balance/balance'
 
 /** Something that can stand in at the same step: same role and class at the wok, cut the same. */
@@ -10,21 +10,15 @@ export type Substitute = {
   /** What it does to the dish per 100 g of rice. */
   saltG: number
   energyKJ: number
-  brings: readonly string[]
+  /** Allergens that it contains and what it replaces does not. */
+  brings: readonly Allergen[]
+  /** Allergens that some kinds of it hold. */
+  mayBring: readonly Allergen[]
+  /** Nobody said what is in it. */
+  isUnknown: boolean
   closeness: number
 }
 
-const STATE_CLASS: Readonly<Record<string, string>> = {
-  raw: 'raw',
-  marinated: 'raw',
-  cooked: 'ready',
-  cured: 'ready',
-  smoked: 'ready',
-  salted: 'ready',
-  canned: 'ready',
-  pickled: 'ready',
-  fried: 'ready',
-}
 const MOST = 6
 
 /**
@@ -49,12 +43,10 @@ export function substitutesFor(
 
 function fits(component: Component, of: Ingredient, one: Ingredient): boolean {
   if (usualRole(one) !== usualRole(of)) return false
-  if (classOf(one.state) !== classOf(of.state)) return false
-  const isReady = classOf(of.state) === 'ready'
-  return isReady || foodOf(component.role, one) === foodOf(component.role, of) || sameTiming(component, one)
+  if (isRawRow(one) !== isRawRow(of)) return false
+  return !isRawRow(of) || foodOf(component.role, one) === foodOf(component.role, of) || sameTiming(component, one)
 }
 
-const classOf = (state: string) => STATE_CLASS[state] ?? state
 /** Seafood for seafood, any tender vegetable for another: the wok's class decides the seconds. */
 const sameTiming = (component: Component, one: Ingredient) => foodOf(component.role, one) === component.food
 
@@ -65,21 +57,21 @@ function substituteOf(component: Component, of: Ingredient, one: Ingredient): Su
     Math.abs(one.fatG - of.fatG) / 20 +
     Math.abs(one.sodiumMg - of.sodiumMg) / 1500
   const difference = component.ratioG / 100
-  const density = one.densities[0]
-  const { gPerML: _density, count: _count, recipeId: _recipe, written: _written, ...kept } = component
+  const { recipeId: _recipe, written: _written, ...kept } = component
   return {
     ingredient: one,
-    component: {
-      ...kept,
-      name: one.aliases[0] ?? one.name,
-      ingredientId: one.id,
-      food: foodOf(component.role, one),
-      allergens: one.allergens,
-      ...(density && { gPerML: density.gPerML }),
-    },
+    component: refreshComponent(
+      { ...kept, name: one.aliases[0] ?? one.name, ingredientId: one.id, food: foodOf(component.role, one) },
+      one,
+    ),
     saltG: ((one.sodiumMg - of.sodiumMg) * SALT_PER_SODIUM * difference) / 1000,
     energyKJ: (one.energyKJ - of.energyKJ) * difference,
-    brings: one.allergens.filter((allergen) => !of.allergens.includes(allergen)),
+    brings: all(one).filter((allergen) => !all(of).includes(allergen)),
+    mayBring: one.mayContain.filter((allergen) => !all(of).includes(allergen)),
+    isUnknown: !one.areAllergensKnown,
     closeness: group - farness,
   }
 }
+
+/** By either list, so that a pine nut is said of in every kitchen. */
+const all = (one: Ingredient): readonly Allergen[] => [...new Set([...one.allergens, ...one.allergensUs])]

@@ -109,5 +109,5 @@ function rawProteinS({ food, cut, state }: Component): number {
 
 /** An unknown raw protein is checked as poultry, the strictest. */
 function checkedFood(food: Food): CheckedFood {
-  return food === 'seafood' || food === 'meat' || food === 'mince' ? food : 'poultry'
+  return food === 'seafood' || food === 'meat' || food === 'mince' || food === 'egg' ? food : 'poultry'
 }

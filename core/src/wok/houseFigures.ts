@@ -57,6 +57,7 @@ export const RAW_PROTEIN_S: Readonly<Partial<Record<Food, { seconds: number; cut
   poultry: { seconds: 110, cutMm: 5 },
   meat: { seconds: 90, cutMm: 5 },
   mince: { seconds: 90, cutMm: 5 },
+  egg: { seconds: 60, cutMm: 5 },
 }
 
 /** How much longer or shorter a cut may make a raw protein. */

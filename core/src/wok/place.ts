@@ -54,11 +54,12 @@ export function placeComponents(components: readonly Component[], garlic: School
  * True of meat, poultry and seafood that must be cooked through at this station, whatever it is called and whatever its role:
  * its row of the table says whether it is raw, and what nobody knows is.
  */
-export function isRawProtein({ food, isRaw }: Component): boolean {
-  return RAW_FOODS.includes(food) && isRaw !== false
+export function isRawProtein({ food, role, isRaw }: Component): boolean {
+  const isOddEgg = food === 'egg' && role !== 'egg'
+  return (RAW_FOODS.includes(food) || isOddEgg) && isRaw !== false
 }
 
-/** True of an egg that must be cooked at this station. */
+/** True of an egg, in its role, that must be cooked at this station. */
 export const isRawEgg = ({ role, isRaw }: Component): boolean => role === 'egg' && isRaw !== false
 
 function placeOf(component: Component, garlic: Schools['garlic']): Place {

@@ -265,6 +265,11 @@ describe('raw is what its row does not call cooked or ready to eat', () => {
     expect(stepsWith({ ...unknown, isRaw: false }).some((step) => step.check?.food === 'meat')).toBe(false)
   })
 
+  test('a raw egg that is written as something on top is cooked all the same', () => {
+    const egg = component({ id: 'yolk', role: 'garnish', food: 'egg', state: 'raw', ratioG: 8, isRaw: true })
+    expect(stepsWith(egg).some((step) => step.check?.food === 'egg')).toBe(true)
+  })
+
   test('a raw egg without a school is no score: it names the egg', () => {
     const dish = { ...DISH, schools: { ...DISH.schools, egg: 'none' as const } }
     const result = sequence({ dish, components: EVERYTHING, riceMassG: 660, tools: TOOLS, rules: US })

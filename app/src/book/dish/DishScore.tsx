@@ -5,6 +5,7 @@ import { View } from 'react-native'
 import Svg, { G } from 'react-native-svg'
 import { Channel, Score } from '../../score/Score'
 import { plannedSpans, scoreDrawing } from '../../score/scoreDrawing'
+import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
 import { formatClock, formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
@@ -19,9 +20,12 @@ const THREAD_PX = 30
 export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: number; kitchen: Kitchen }) {
   const t = useWords('book')
   const stepWords = useStepWords()
-  const batch = { dishId: dish.id, modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
-  const result = batchScore(dish, batch, kitchen.tools, kitchen.ruleSet)
-  if (result.kind !== 'score') return null
+  const batch = { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
+  const result = batchScore(dish, batch, kitchen.tools, kitchen)
+  if (result.kind !== 'score')
+    return result.reason === 'eggSchool' ? (
+      <Notice kind="conflict" title={t('dish.noEggSchool', { list: result.names.join(', ') })} />
+    ) : null
   const { score } = result
   const drawing = scoreDrawing(score, plannedSpans(score))
   const heightPx = score.totalS * PX_PER_S + 10

@@ -1,12 +1,14 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import type { Style } from 'core/mise/balance/style'
-import { varyDish } from 'core/book/vary'
+import { allergenListOf } from 'core/book/allergens'
+import type { Component } from 'core/book/dish'
+import { staysIn, varyDish } from 'core/book/vary'
 import { batchScore } from 'core/line/batchScore'
 import { useMemo } from 'react'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
-import { formatMoney, formatPercent } from '../../words/format'
+import { capital, formatMoney, formatPercent } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { Shelf } from '../useShelf'
 import { judgeDish } from '../balance/judge'
@@ -14,7 +16,8 @@ import { judgeDish } from '../balance/judge'
 /** Every written variation with what it does: seconds, salt, cost and price against the dish as written. */
 export function Variations(props: { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style; day: string }) {
   const t = useWords('book')
-  const { dish } = props
+  const name = useWords('ui')
+  const { dish, kitchen } = props
   if (dish.modifiers.length === 0) return <Text tone="ash">{t('dish.noVariations')}</Text>
   return (
     <View role="list" className="flex-row flex-wrap gap-x-6 gap-y-2">
@@ -24,6 +27,14 @@ export function Variations(props: { dish: Dish; kitchen: Kitchen; shelf: Shelf; 
             {modifier.name}
           </Text>
           <Effect {...props} modifierId={modifier.id} />
+          {staysIn(dish, modifier, allergenListOf(kitchen.ruleSet)).map(({ allergen, components }) => (
+            <Text key={allergen} weight="bold" stretch="slim">
+              {t('staysIn', {
+                allergen: capital(name(`allergens.${allergen}`)),
+                components: components.map((one) => one.name).join(', '),
+              })}
+            </Text>
+          ))}
         </View>
       ))}
     </View>
@@ -35,16 +46,16 @@ function Effect(props: Parameters<typeof Variations>[0] & { modifierId: string }
   const t = useWords('book')
   const effect = useMemo(() => {
     const seconds = (modifiers: string[]) => {
-      const batch = { dishId: dish.id, modifiers, allergies: [], parts: [{ portions: 1, modifiers }] }
-      const result = batchScore(dish, batch, kitchen.tools, kitchen.ruleSet)
+      const batch = { modifiers, allergies: [], parts: [{ portions: 1, modifiers }] }
+      const result = batchScore(dish, batch, kitchen.tools, kitchen)
       return result.kind === 'score' ? result.score.totalS : null
     }
-    const varied = varyDish(dish, [modifierId], [])
+    const varied = varyDish(dish, [modifierId], [], allergenListOf(kitchen.ruleSet))
     if (varied.kind !== 'varied') return null
-    const judge = (components: Dish['components']) =>
+    const judge = (components: readonly Component[]) =>
       judgeDish(components, dish.portionRiceG, shelf, style, dish.schools.oil, day)
     const before = judge(dish.components)
-    const after = judge(varied.components.map((one) => ({ ...one, allergens: [...one.allergens] })))
+    const after = judge(varied.components)
     const [beforeS, afterS] = [seconds([]), seconds([modifierId])]
     return {
       moreS: beforeS !== null && afterS !== null ? Math.round(afterS - beforeS) : 0,

@@ -157,7 +157,7 @@ export function dishOfDraft(head: DraftHead, components: readonly Component[], i
     stationKind: head.stationKind,
     schools: { ...head.schools, egg: components.some((one) => one.role === 'egg') ? eggSchool(head.schools) : 'none' },
     portionRiceG: head.portionRiceG,
-    components: components.map((one) => ({ ...one, allergens: [...one.allergens] })),
+    components: components.map(plainComponent),
     modifiers: head.modifiers.map((modifier) => modifierOf(modifier, ids)),
     style: head.style,
     ...('minor' in price && price.minor !== null && { priceMinor: price.minor }),
@@ -168,15 +168,19 @@ export function dishOfDraft(head: DraftHead, components: readonly Component[], i
 
 const eggSchool = (schools: Schools): Schools['egg'] => (schools.egg === 'none' ? 'firstOut' : schools.egg)
 
+/** A component as it is sent: what the table knows of it is worked out again where it is saved. */
+function plainComponent({ allergensUs: _us, mayContain: _may, unknownParts: _parts, ...one }: Component) {
+  return { ...one, allergens: [...one.allergens] }
+}
+
 /** A variation without what is no longer in the dish. */
 function modifierOf({ swaps, adds, ...modifier }: Modifier, ids: ReadonlySet<string>): DishDraft['modifiers'][number] {
-  const plain = (one: Component) => ({ ...one, allergens: [...one.allergens] })
   return {
     ...modifier,
     removes: modifier.removes.filter((id) => ids.has(id)),
     scales: modifier.scales.filter(({ componentId }) => ids.has(componentId)),
-    ...(swaps && { swaps: swaps.filter((one) => ids.has(one.id)).map(plain) }),
-    ...(adds && { adds: adds.map(plain) }),
+    ...(swaps && { swaps: swaps.filter((one) => ids.has(one.id)).map(plainComponent) }),
+    ...(adds && { adds: adds.map(plainComponent) }),
   }
 }
 

@@ -1,11 +1,14 @@
 import type { Component, Modifier } from 'core/book/dish'
-import { ALLERGENS } from 'core/book/ingredient'
-import { allergensOf } from 'core/book/vary'
+import { ALLERGENS, type Allergen } from 'core/book/ingredient'
+import { allergenListOf, allergenSheet } from 'core/book/allergens'
+import { staysIn } from 'core/book/vary'
 import { DIETS, dietDelta, type DietOrAllergen } from 'core/mise/diet'
 import { standardOf } from 'core/mise/standard'
 import { memo, useState } from 'react'
 import { View } from 'react-native'
+import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
@@ -27,10 +30,11 @@ export const VariationFields = memo(function VariationFields({ head, components,
   const set = (modifiers: readonly Modifier[]) => edit({ kind: 'head', changes: { modifiers } })
   const has = (id: string) => head.modifiers.some((one) => one.id === id)
   const simple = simpleVariations(components, t).filter((one) => !has(one.id))
-  const allergens = allergensOf(components)
+  const list = allergenListOf(useKitchen().data?.ruleSet ?? 'uk')
+  const { contains, mayContain } = allergenSheet(components, list)
   const asked: { what: DietOrAllergen; label: string }[] = [
     ...DIETS.map((diet) => ({ what: diet, label: t(`editor.diets.${diet}`) })),
-    ...ALLERGENS.filter((one) => allergens.includes(one)).map((one) => ({
+    ...ALLERGENS.filter((one) => contains.includes(one) || mayContain.includes(one)).map((one) => ({
       what: `no-${one}` as const,
       label: t('editor.noAllergen', { allergen: name(`allergens.${one}`) }),
     })),
@@ -51,6 +55,19 @@ export const VariationFields = memo(function VariationFields({ head, components,
           />
         ))}
       </View>
+      {head.modifiers.flatMap((modifier) =>
+        staysIn({ components }, modifier, list).map(({ allergen, components: still }) => (
+          <Notice
+            key={`${modifier.id}${allergen}`}
+            kind="allergy"
+            isSmall
+            title={`${modifier.name}: ${t('staysIn', {
+              allergen: name(`allergens.${allergen}`),
+              components: still.map((one) => one.name).join(', '),
+            })}`}
+          />
+        )),
+      )}
       <Text size="small" tone="ash">
         {t('editor.addVariation')}
       </Text>
@@ -121,6 +138,15 @@ function DietAnswer(props: {
   const { wanted, label, components, shelf, isWritten, onTake } = props
   const t = useWords('book')
   const delta = dietDelta({ components }, wanted, shelf.lookup, shelf.rows)
+  const name = useWords('ui')
+  const allergenName = (one: Allergen) => name(`allergens.${one}`)
+  const broughtBy = (one: Component) => {
+    const before = components.find((each) => each.id === one.id)?.allergens ?? []
+    return {
+      brings: one.allergens.filter((each) => !before.includes(each)),
+      may: (one.mayContain ?? []).filter((each) => !before.includes(each)),
+    }
+  }
   const nameOf = (id: string) => components.find((one) => one.id === id)?.name ?? id
   const words = () => {
     switch (delta.kind) {
@@ -135,9 +161,14 @@ function DietAnswer(props: {
           ...(delta.modifier.removes.length > 0
             ? [t('editor.dietOut', { list: delta.modifier.removes.map(nameOf).join(', ') })]
             : []),
-          ...(delta.modifier.swaps ?? []).map((one) =>
-            t('editor.dietSwap', { name: `${nameOf(one.id)}: ${one.name}` }),
-          ),
+          ...(delta.modifier.swaps ?? []).map((one) => {
+            const { brings, may } = broughtBy(one)
+            return [
+              t('editor.dietSwap', { name: `${nameOf(one.id)}: ${one.name}` }),
+              ...(brings.length > 0 ? [t('editor.standInBrings', { list: brings.map(allergenName).join(', ') })] : []),
+              ...(may.length > 0 ? [t('editor.standInMay', { list: may.map(allergenName).join(', ') })] : []),
+            ].join(', ')
+          }),
         ].join(' · ')
     }
   }

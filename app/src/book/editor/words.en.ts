@@ -57,6 +57,8 @@ export const editorWords = {
   standInNone: 'Nothing in the table keeps its role and step.',
   standInBrings: 'brings {{list}}',
   standInSame: 'no new allergen',
+  standInMay: 'may bring {{list}}',
+  standInUnknown: 'allergens not known',
   standInSalt: 'salt {{g}} g to 100 g rice',
   take: 'Take {{name}}',
   source: '{{text}}',

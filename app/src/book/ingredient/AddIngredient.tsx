@@ -40,6 +40,8 @@ export function AddIngredient(props: { rows: readonly KitchenIngredient[]; name:
       aliases: [],
       source: `like ${from.name}, until the label is read`,
       confidence: 'low' as const,
+      areAllergensKnown: false,
+      isReadyToEat: null,
     }
     save.mutate({ version: 0, ingredient }, { onSuccess: () => router.push(`/book/ingredients/${id}`) })
   }

@@ -1,11 +1,9 @@
 import type { Ingredient, KitchenIngredient } from 'contract/ingredient'
 import type { Kitchen } from 'contract/kitchen'
-import { ALLERGENS } from 'core/book/ingredient'
 import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
@@ -18,6 +16,7 @@ import { Heading } from '../BookParts'
 import { useDishes } from '../useDishes'
 import { useIngredients, useRecipes } from '../useShelf'
 import { useToday } from '../useToday'
+import { AllergenFields } from './AllergenFields'
 import { PriceList } from './PriceList'
 import { bodyOf, useSaveIngredient } from './useSaveIngredient'
 import { WeighOnce } from './WeighOnce'
@@ -117,10 +116,7 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
         <Text size="small" tone="ash">
           {t('ingredient.allergensHow')}
         </Text>
-        <Allergens
-          row={row}
-          onChange={(allergens) => change({ allergens }, t('ingredient.saved', { name: row.name }))}
-        />
+        <AllergenFields row={row} onChange={(changes) => change(changes, t('ingredient.saved', { name: row.name }))} />
         <PriceList
           row={row}
           currency={kitchen.currency}
@@ -184,27 +180,6 @@ function Figures(props: {
       </View>
       <Field label={t('ingredient.sourceField')} value={source} maxLength={MOST_SOURCE} onChange={setSource} />
       {isChanged && <Button kind="main" label={t('ingredient.save')} isBusy={isBusy} onPress={save} />}
-    </View>
-  )
-}
-
-function Allergens(props: { row: KitchenIngredient; onChange: (allergens: KitchenIngredient['allergens']) => void }) {
-  const { row, onChange } = props
-  const name = useWords('ui')
-  return (
-    <View role="group" className="-mx-2 flex-row flex-wrap">
-      {ALLERGENS.map((one) => {
-        const isIn = row.allergens.includes(one)
-        return (
-          <Choice
-            key={one}
-            role="checkbox"
-            label={name(`allergens.${one}`)}
-            isChosen={isIn}
-            onChoose={() => onChange(isIn ? row.allergens.filter((each) => each !== one) : [...row.allergens, one])}
-          />
-        )
-      })}
     </View>
   )
 }

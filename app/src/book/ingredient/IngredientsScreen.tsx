@@ -83,6 +83,9 @@ function IngredientRow({ row }: { row: KitchenIngredient }) {
             row.isOwn ? t('ingredient.own', { n: row.version }) : row.source,
             t(`confidence.${row.confidence}`),
             row.allergens.map((one) => name(`allergens.${one}`)).join(', '),
+            row.mayContain.length > 0 &&
+              t('ingredient.mayList', { list: row.mayContain.map((one) => name(`allergens.${one}`)).join(', ') }),
+            !row.areAllergensKnown && t('ingredient.notKnown'),
           ]
             .filter(Boolean)
             .join(' · ')}

@@ -179,6 +179,10 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
                 t('editor.recipe.contains', {
                   list: holds.allergens.map((one) => name(`allergens.${one}`)).join(', ') || '–',
                 }),
+                ...(holds.mayContain.length > 0
+                  ? [t('mayContain', { list: holds.mayContain.map((one) => name(`allergens.${one}`)).join(', ') })]
+                  : []),
+                ...(holds.areAllergensKnown ? [] : [t('ingredient.notKnown')]),
                 ...holds.diets.map((one) => t(`traits.${one}`)),
               ].join(' · ')}
             </Text>

@@ -1,8 +1,7 @@
-import type { Ingredient } from 'core/book/ingredient'
+import type { Allergen, Ingredient } from 'core/book/ingredient'
 import { foodOf, readCut } from 'core/book/resolve'
 import { substitutesFor } from 'core/mise/substitutes'
 import { View } from 'react-native'
-import { ALLERGENS } from 'core/book/ingredient'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Sheet'
 import { Text } from '../../../ui/Text'
@@ -42,18 +41,21 @@ export function StandInSheet(props: {
       <View className="gap-2">
         <Text tone="ash">{found.length > 0 ? t('editor.standInHow') : t('editor.standInNone')}</Text>
         {found.map((one) => {
-          const brings = ALLERGENS.filter((allergen) => one.brings.includes(allergen)).map((each) =>
-            name(`allergens.${each}`),
-          )
+          const words = (list: readonly Allergen[]) => list.map((each) => name(`allergens.${each}`)).join(', ')
           const salt = `${one.saltG < 0 ? '−' : '+'}${Math.abs(one.saltG).toFixed(2)}`
           return (
             <Button
               key={one.ingredient.id}
               label={one.ingredient.name}
               detail={[
-                brings.length > 0 ? t('editor.standInBrings', { list: brings.join(', ') }) : t('editor.standInSame'),
+                one.brings.length > 0 && t('editor.standInBrings', { list: words(one.brings) }),
+                one.mayBring.length > 0 && t('editor.standInMay', { list: words(one.mayBring) }),
+                one.isUnknown && t('editor.standInUnknown'),
+                one.brings.length + one.mayBring.length === 0 && !one.isUnknown && t('editor.standInSame'),
                 t('editor.standInSalt', { g: salt }),
-              ].join(' · ')}
+              ]
+                .filter(Boolean)
+                .join(' · ')}
               onPress={() =>
                 onTake({
                   name: one.component.name,
