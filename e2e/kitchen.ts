@@ -1,4 +1,4 @@
-import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 import { Run, RunList } from 'contract/run'
 import { TicketList, type Ticket } from 'contract/ticket'
 import { spawn, type ChildProcess } from 'node:child_process'
@@ -143,3 +143,11 @@ export async function fireFirst(page: Page): Promise<string> {
 
 /** The step that the cook screen shows. */
 export const step = (page: Page) => page.getByRole('heading', { level: 1 })
+
+/** Holds a button by the keyboard until it counts as held. */
+export async function hold(button: Locator, kitchen: Kitchen, context: BrowserContext): Promise<void> {
+  await button.focus()
+  await button.page().keyboard.down('Enter')
+  await kitchen.pass(context, 1.5)
+  await button.page().keyboard.up('Enter')
+}

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, fireFirst, step, test } from './kitchen'
+import { expect, fireButton, fireFirst, hold, step, test } from './kitchen'
 
 test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, open, context }) => {
   const page = await open('/line')
@@ -42,13 +42,23 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
     await expect(page.getByText(/2 eggs/).first()).toBeVisible()
   })
 
-  await test.step('a safety check waits for the cook; the pedal is the word', async () => {
+  await test.step('a safety check waits for its own answer: neither Done nor the pedal is one', async () => {
     await kitchen.pass(context, 60)
     await expect(step(page)).toHaveText('Egg out')
     await kitchen.pass(context, 30)
     await expect(step(page)).toHaveText('Egg out')
     await expect(page.getByText('waits for your word').first()).toBeVisible()
     await page.keyboard.press('Space')
+    await expect(page.getByRole('button', { name: /^Done/ })).toHaveCount(0)
+    await page.getByRole('button', { name: 'Not yet' }).click()
+    await expect(page.getByText(/^Not yet: 20 s more/)).toBeVisible()
+    await page.getByRole('button', { name: /^Probe/ }).click()
+    await page.getByRole('spinbutton').press('1')
+    await page.getByRole('spinbutton').press('6')
+    await page.getByRole('spinbutton').press('0')
+    await page.getByRole('button', { name: /^Log 160/ }).click()
+    await expect(page.getByText(/At 160 °F it must be held for 15 s/)).toBeVisible()
+    await page.getByRole('button', { name: 'Yes, held 15 s' }).click()
     await expect(step(page)).not.toHaveText('Egg out')
   })
 
@@ -67,14 +77,15 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
   await test.step('the record has plan and run, checks, lot and tickets', async () => {
     await page.getByRole('button', { name: 'See the record' }).click()
     await expect(page.getByText(/^plan 5:0\d/)).toBeVisible()
-    await expect(page.getByText(/egg, 63 °C: said at/)).toBeVisible()
-    await expect(page.getByText(/rice, 74 °C: said at/)).toBeVisible()
+    await expect(page.getByText(/egg, 63 °C: not yet at .*by eye/)).toBeVisible()
+    await expect(page.getByText(/egg, 63 °C: yes at .*160 °F/)).toBeVisible()
+    await expect(page.getByText(/rice, 74 °C: yes at/)).toBeVisible()
     await expect(page.getByText('R-17').first()).toBeVisible()
     const download = page.waitForEvent('download')
     await page.getByRole('button', { name: 'This run as CSV' }).click()
     const csv = readFileSync(await (await download).path(), 'utf8')
     expect(csv.split('\r\n')[0]).toBe(
-      'step,action,heat,plannedStartS,actualStartS,lateS,endedBy,component,motion,massG,measuredG,check',
+      'step,action,heat,plannedStartS,actualStartS,lateS,endedBy,component,motion,massG,measuredG,check,answers',
     )
     expect(csv).toContain('duck sauce,in,40.9')
   })
@@ -149,13 +160,20 @@ test('with hands-free off the score waits for Done', async ({ kitchen, open, con
   await expect(step(page)).toHaveText('Oil in')
 })
 
-test('an allergy stands alone, is read aloud, washed for, and cooked without', async ({ kitchen, open }) => {
+test('an allergy stands alone, is read aloud, washed for by hand, and cooked without', async ({
+  kitchen,
+  open,
+  context,
+}) => {
   const page = await open('/line')
   await page.getByRole('button', { name: /Duck and pickled greens, 1 portion, Ring B/ }).click()
   await expect(page.getByText(/egg allergy: say it aloud/)).toBeVisible()
+  await expect(fireButton(page)).toHaveCount(0)
+  await hold(page.getByRole('button', { name: /^Ring B is washed/ }).last(), kitchen, context)
   const runId = await fireFirst(page)
   await expect(page.getByText('Full wash first, egg off')).toBeVisible()
   const run = await kitchen.run(runId)
+  expect(run.washedAtMs).toBeLessThanOrEqual(run.firedAtMs)
   expect(run.allergies).toEqual(['egg'])
   expect(run.score.steps.flatMap((one) => one.entries).some((entry) => entry.componentId === 'egg')).toBe(false)
 })

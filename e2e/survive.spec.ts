@@ -38,7 +38,7 @@ test('the network goes in mid-run, the page is reloaded without it, and comes ba
   await kitchen.pass(context, 5)
   await expect
     .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind), { timeout: 20_000 })
-    .toEqual(['done', 'done'])
+    .toEqual(['done', 'checked'])
 })
 
 test('fired without a network: the run starts here and is known to the kitchen later', async ({
@@ -93,11 +93,62 @@ test('the server is killed (-9) in mid-run and started again', async ({ kitchen,
   await expect(step(page)).toHaveText(/Oil in|Egg in/)
 })
 
-test('a double tap on Fire is one run; on Done it is one step', async ({ kitchen, open }) => {
+test('a double tap on Fire is one run, and its second tap does not end the first step', async ({ kitchen, open }) => {
   const page = await open('/line')
   await fireButton(page).last().dblclick()
   await page.waitForURL(/\/wok\//)
-  expect(await kitchen.openRuns()).toHaveLength(1)
+  const runs = await kitchen.openRuns()
+  expect(runs).toHaveLength(1)
+  expect(runs[0]!.events).toEqual([])
+})
+
+for (const gapMs of [0, 60, 150, 300, 450, 650]) {
+  test(`two taps on Done ${gapMs} ms apart end one step`, async ({ kitchen, open }) => {
+    const page = await open('/line')
+    const runId = await fireFirst(page)
+    const done = page.getByRole('button', { name: /^Done/ })
+    await expect(done).toBeEnabled()
+    const box = await done.boundingBox()
+    await page.mouse.click(box!.x + 40, box!.y + 40)
+    await page.waitForTimeout(gapMs)
+    await page.mouse.click(box!.x + 40, box!.y + 40)
+    await expect(step(page)).toHaveText('Oil in')
+    await page.waitForTimeout(900)
+    expect((await kitchen.run(runId)).events).toHaveLength(1)
+  })
+}
+
+test('a second tap that meets a check does not answer it; the last tap can be taken back', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  await kitchen.pass(context, 36)
+  await expect(step(page)).toHaveText('Egg in')
+  const done = page.getByRole('button', { name: /^Done/ })
+  await expect(done).toBeEnabled()
+  const box = await done.boundingBox()
+  await page.mouse.click(box!.x + 40, box!.y + 40)
+  await page.waitForTimeout(200)
+  await page.mouse.click(box!.x + 40, box!.y + 40)
+  await expect(step(page)).toHaveText('Egg out')
+  await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['done'])
+  await page.getByRole('button', { name: 'Undo: Egg in' }).click()
+  await expect(step(page)).toHaveText('Egg in')
+})
+
+test('two phones say Done for the same step at once: one step', async ({ kitchen, open }) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  const other = await open(`/wok/${runId}`)
+  await expect(page.getByRole('button', { name: /^Done/ })).toBeEnabled()
+  await expect(other.getByRole('button', { name: /^Done/ })).toBeEnabled()
+  await Promise.all([page, other].map((one) => one.getByRole('button', { name: /^Done/ }).click({ noWaitAfter: true })))
+  await expect.poll(async () => (await kitchen.run(runId)).events.length).toBeGreaterThan(0)
+  await expect(step(page)).toHaveText('Oil in')
+  await expect(step(other)).toHaveText('Oil in')
 })
 
 test('a ticket added without a network is kept and sent later', async ({ kitchen, open, context }) => {

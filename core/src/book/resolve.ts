@@ -1,5 +1,6 @@
 import { CUT_SHAPES, type Component, type Cut, type Food, type Role, type State } from './dish'
 import type { Ingredient } from './ingredient'
+import { indexIngredients, lookUp, type IngredientIndex } from './lookUp'
 
 /** A line of a dish as a kitchen writes it, before the ingredient table has been asked. */
 export type DishLine = {
@@ -17,25 +18,24 @@ export type ResolvedLine = { component: Component; isKnown: boolean }
 /** Lines as components, each with an id of its own and what the ingredient table knows of it. */
 export function resolveLines(lines: readonly DishLine[], ingredients: readonly Ingredient[]): ResolvedLine[] {
   const taken = new Set<string>()
+  const index = indexIngredients(ingredients)
   return lines.map((line) => {
-    const ingredient = findIngredient(line, ingredients) ?? (line.role === 'rice' ? fryingRice(ingredients) : null)
+    const ingredient =
+      findIngredient(line, ingredients, index) ?? (line.role === 'rice' ? fryingRice(ingredients) : null)
     const component = componentOf(line, ingredient, freeId(slugOf(line.name), taken))
     taken.add(component.id)
     return { component, isKnown: ingredient !== null }
   })
 }
 
-/** The row a line means: by id, else by name or alias, one in a like state first. */
+/** The row a line means: by id, else by name, one in a like state first. */
 export function findIngredient(
   line: Pick<DishLine, 'name' | 'ingredientId' | 'state'>,
   ingredients: readonly Ingredient[],
+  index: IngredientIndex = indexIngredients(ingredients),
 ): Ingredient | null {
   if (line.ingredientId !== undefined) return ingredients.find((one) => one.id === line.ingredientId) ?? null
-  const wanted = plain(line.name)
-  const named = ingredients.filter(
-    (one) => one.id === wanted || [one.name, ...one.aliases].some((name) => plain(name) === wanted),
-  )
-  return named.find((one) => one.state === line.state) ?? named[0] ?? null
+  return lookUp(index, line.name, line.state)
 }
 
 /** Rice that is called just rice is rice for frying. */
@@ -156,12 +156,4 @@ function freeId(wanted: string, taken: ReadonlySet<string>): string {
   let id = wanted
   for (let n = 2; taken.has(id); n += 1) id = `${wanted}-${n}`
   return id
-}
-
-function plain(name: string): string {
-  return name
-    .toLowerCase()
-    .replace(/\(.*?\)/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
 }

@@ -1,5 +1,5 @@
 import { ROLES, SCALINGS } from 'core/book/dish'
-import { likeNames } from 'core/mise/line/findIngredient'
+import { likeNames } from 'core/book/lookUp'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'

@@ -83,6 +83,9 @@ export function DishCsv() {
                 })}
               />
             )}
+            {bring.data.rawNames.length > 0 && (
+              <Notice kind="hazard" isSmall title={t('files.raw', { list: bring.data.rawNames.join(', ') })} />
+            )}
           </>
         )}
       </View>

@@ -33,6 +33,7 @@ export const filesWords = {
   done: '{{dish}} is in the book, version {{n}}',
   unknown_one: 'Not in the ingredient table, so its allergens are not known: {{list}}',
   unknown_other: 'Not in the ingredient table, so their allergens are not known: {{list}}',
+  raw: 'Cooked as raw, alone and with a check, until its row says that it is ready to eat: {{list}}. Is it?',
   csvHow: 'UTF-8, a line a component. First line: name, role, state, cut, g per 100 g rice.',
   csvRoles: 'Roles: {{list}}',
   csvStates: 'States: {{list}}',

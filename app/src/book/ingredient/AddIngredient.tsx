@@ -1,5 +1,5 @@
 import type { KitchenIngredient } from 'contract/ingredient'
-import { likeNames } from 'core/mise/line/findIngredient'
+import { likeNames } from 'core/book/lookUp'
 import { slugOf } from 'core/book/resolve'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'

@@ -1,5 +1,5 @@
 import type { KitchenIngredient } from 'contract/ingredient'
-import { likeNames } from 'core/mise/line/findIngredient'
+import { likeNames } from 'core/book/lookUp'
 import { priceOn } from 'core/mise/balance/cost'
 import { useRouter } from 'expo-router'
 import { useDeferredValue, useMemo, useState } from 'react'

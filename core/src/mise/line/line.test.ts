@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { numericQuantity } from 'numeric-quantity'
 import { EGG, SALT, SOY, SUGAR, ingredient } from '../../test/ingredients'
 import { writeQuantity } from '../../measure/writeNumber'
-import { indexIngredients, likeNames, lookUp } from './findIngredient'
+import { indexIngredients, likeNames, lookUp } from '../../book/lookUp'
 import { parseLine } from './parseLine'
 import { weighLine } from './weighLine'
 

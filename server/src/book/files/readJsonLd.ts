@@ -1,5 +1,5 @@
 import type { RecipeReview } from 'contract/book'
-import { indexIngredients, lookUp } from 'core/mise/line/findIngredient'
+import { indexIngredients, lookUp } from 'core/book/lookUp'
 import { parseLine } from 'core/mise/line/parseLine'
 import { weighLine } from 'core/mise/line/weighLine'
 import type { Ingredient } from 'core/book/ingredient'
