@@ -92,8 +92,8 @@ need_server() {
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$sum" ] && return 0
   say 'Building the server'
   node_modules/.bin/esbuild server/src/main.ts --bundle --platform=node --target=node20 --format=esm --outfile=$SERVER_FILE \
-    --sourcemap --log-level=warning \
-    "--banner:js=import{createRequire}from'node:module';const require=createRequire(import.meta.url);" </dev/null ||
+    --sourcemap --log-level=warning --external:@resvg/resvg-js \
+    "--banner:js=import{createRequire as requireFrom}from'node:module';const require=requireFrom(import.meta.url);" </dev/null ||
     fail 'the server did not build: see the lines above'
   printf '%s' "$sum" >"$stamp"
 }

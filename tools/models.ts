@@ -3,6 +3,7 @@ import { findIngredient } from 'core/book/resolve'
 import { convert } from 'core/measure/convert'
 import { readIngredients } from '../server/src/book/ingredient/table.csv'
 import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
+import { ALLERGEN_MODEL } from './allergenModel'
 import type { Answer, Fault, Model } from './model'
 import { MISE_MODELS } from './miseModels'
 import { PREP_MODELS } from './prepModel'
@@ -16,6 +17,7 @@ export const MODELS: Readonly<Record<string, Model>> = {
   ...PREP_MODELS,
   ...RICE_MODELS,
   ...RICE_LOT_MODEL,
+  ...ALLERGEN_MODEL,
 }
 
 let table: ReturnType<typeof readIngredients> | null = null

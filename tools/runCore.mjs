@@ -28,7 +28,7 @@ if (builtMs < Math.max(...SOURCES.map(mtimeOf))) {
     target: 'node20',
     format: 'esm',
     outfile: BUNDLE,
-    banner: { js: "import{createRequire}from'node:module';const require=createRequire(import.meta.url);" },
+    banner: { js: "import{createRequire as requireFrom}from'node:module';const require=requireFrom(import.meta.url);" },
   })
 }
 await import(new URL(`../${BUNDLE}`, import.meta.url).href)

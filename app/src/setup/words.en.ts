@@ -41,6 +41,8 @@ export const setup = {
     au: 'Australian',
     jp: 'Japanese',
     uk: 'UK',
+    in: 'Indian',
+    sg: 'Singaporean',
     'rice-cooker': 'rice-cooker cup',
   },
   ladle: '{{name}}, {{mL}} mL',

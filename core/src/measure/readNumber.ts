@@ -43,8 +43,10 @@ const WORDS: Readonly<Record<string, number>> = {
   quarter: 1 / 4,
 }
 
+const AND_VULGAR = new RegExp(`(\\d+)\\s+and\\s+(?:an?\\s+)?(${VULGAR_CLASS})`, 'iy')
 const FRACTION = /(\d+)\s*[/⁄∕]\s*(\d+)/y
 const MIXED = /(\d+)(?:\s+|\s*-\s*)(\d+)\s*[/⁄∕]\s*(\d+)/y
+const AND_FRACTION = /(\d+)\s+and\s+(?:an?\s+)?(\d+)\s*[/⁄∕]\s*(\d+)/iy
 const WITH_VULGAR = new RegExp(`(\\d+)?\\s*-?\\s*(${VULGAR_CLASS})`, 'y')
 const GROUPED = /[1-9]\d{0,2}(?:[,\u2009\u202f ]\d{3})+(?:\.\d+)?(?!\d)/y
 const DECIMAL = /\d+(?:[.,]\d+)?|\.\d+/y
@@ -52,10 +54,12 @@ const WORD = /[a-z]+/iy
 
 /**
  * The number that begins at `from`: digits, decimals with point or comma, thousands in groups of three, fractions of every
- * kind (1½, 1 1/2, 1-1/2, ⅔), number words and "one and a half". Null where none begins there or the fraction divides by 0.
+ * kind (1½, 1 1/2, 1-1/2, 1 and 1/2, ⅔), number words and "one and a half". Null where none begins there or the fraction divides by 0.
  */
 export function readNumber(text: string, from: number): NumberRead | null {
   return (
+    match(AND_FRACTION, text, from, ([, whole, top, bottom]) => fraction(top, bottom, Number(whole))) ??
+    match(AND_VULGAR, text, from, ([, whole, sign]) => Number(whole) + (VULGAR[sign ?? ''] ?? Number.NaN)) ??
     match(MIXED, text, from, ([, whole, top, bottom]) => fraction(top, bottom, Number(whole))) ??
     match(WITH_VULGAR, text, from, ([, whole, sign]) => Number(whole ?? 0) + (VULGAR[sign ?? ''] ?? Number.NaN)) ??
     match(FRACTION, text, from, ([, top, bottom]) => fraction(top, bottom)) ??

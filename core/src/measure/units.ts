@@ -1,8 +1,8 @@
 /** Systems of kitchen measures. The same word in two systems is two units. */
-export const MEASURE_SYSTEMS = ['us', 'us-label', 'metric', 'au', 'jp', 'uk', 'rice-cooker'] as const
+export const MEASURE_SYSTEMS = ['us', 'us-label', 'metric', 'au', 'jp', 'uk', 'in', 'sg', 'rice-cooker'] as const
 export type MeasureSystem = (typeof MEASURE_SYSTEMS)[number]
 
-export const MASS_UNITS = ['mg', 'g', 'kg', 'oz', 'lb'] as const
+export const MASS_UNITS = ['mg', 'g', 'kg', 'oz', 'lb', 'catty', 'tael'] as const
 export const VOLUME_UNITS = [
   'mL',
   'cL',
@@ -22,7 +22,8 @@ export type VolumeUnit = (typeof VOLUME_UNITS)[number]
 
 /**
  * Grams in a unit of mass. Source: NIST Handbook 44, Appendix C (avoirdupois pound 453.59237 g exactly, ounce a
- * sixteenth of it).
+ * sixteenth of it). Catty and tael as in Hong Kong, Singapore and Malaysia, 1⅓ lb and a sixteenth of it (from memory of
+ * Hong Kong's Weights and Measures Ordinance); the jin of 500 g is another unit, and is not read as one.
  */
 export const MASS_UNIT_G: Readonly<Record<MassUnit, number>> = {
   mg: 0.001,
@@ -30,6 +31,8 @@ export const MASS_UNIT_G: Readonly<Record<MassUnit, number>> = {
   kg: 1000,
   oz: 28.349523125,
   lb: 453.59237,
+  catty: (453.59237 * 4) / 3,
+  tael: 453.59237 / 12,
 }
 
 /** US gallon: 231 cubic inches of 2.54 cm exactly. Source: NIST Handbook 44, Appendix C. */
@@ -52,6 +55,7 @@ const imperial: VolumeTable = {
  * Millilitres in a unit of volume, by system; a unit that the system does not define is missing.
  * Sources: us NIST SP 811 and Handbook 44 App. C · us-label 21 CFR 101.9(b)(5)(viii) · au, jp and metric common kitchen
  * standards (Australian tablespoon 20 mL, Japanese cup 200 mL) · uk metric spoons, imperial half-pint cup ·
+ * in and sg spoons of 5 and 15 mL, common practice ·
  * rice-cooker the 180 mL cup that comes with the pot.
  */
 export const VOLUME_UNIT_ML: Readonly<Record<MeasureSystem, VolumeTable>> = {
@@ -69,6 +73,8 @@ export const VOLUME_UNIT_ML: Readonly<Record<MeasureSystem, VolumeTable>> = {
   au: { tsp: 5, tbsp: 20, cup: 250, ...imperial },
   jp: { tsp: 5, tbsp: 15, cup: 200, gō: GO_ML },
   uk: { tsp: 5, tbsp: 15, cup: UK_GALLON_ML / 16, ...imperial },
+  in: { tsp: 5, tbsp: 15, cup: 240 },
+  sg: { tsp: 5, tbsp: 15, cup: 250 },
   'rice-cooker': { tsp: 5, tbsp: 15, cup: 180, gō: GO_ML },
 }
 
@@ -92,6 +98,11 @@ const SPELLINGS: Readonly<Record<string, MassUnit | VolumeUnit>> = {
   lbs: 'lb',
   pound: 'lb',
   pounds: 'lb',
+  catty: 'catty',
+  catties: 'catty',
+  kati: 'catty',
+  tael: 'tael',
+  taels: 'tael',
   ml: 'mL',
   millilitre: 'mL',
   millilitres: 'mL',

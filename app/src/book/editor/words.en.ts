@@ -79,6 +79,8 @@ export const editorWords = {
     'wide-range-likely': '{{from}} to {{to}} is a wide range. Is {{likely}} meant? Its middle is taken until you say.',
     'reversed-range': 'The range runs down, from {{from}} to {{to}}.',
     nothing: 'The amount is 0. Give what goes in, or take the line out.',
+    heaped: 'Taken as {{percent}}\u00a0% of a level spoon, an estimate. Weigh one of yours once.',
+    'which-size': 'Which size? “{{size}}” is taken until you say: {{sizes}}.',
     'count-and-mass': '{{n}} weigh about {{is}} g, not {{not}} g.',
   },
   repairs: {

@@ -1,9 +1,17 @@
 const FULL_WIDTH_SHIFT = 0xfee0
 
-/** Full-width signs as their common ones, every space as one, nothing else changed. */
+/** Japanese measures are their own in every kitchen: a spoon of 15 and 5 mL, a cup of 200 mL, a gō of 2401/13310 L. */
+const JAPANESE_ML: Readonly<Record<string, number>> = { 大さじ: 15, 小さじ: 5, カップ: 200, 合: (1000 * 2401) / 13310 }
+const japaneseML = (word: string) => JAPANESE_ML[word] ?? Number.NaN
+const JAPANESE_FIRST = /(大さじ|小さじ|カップ)\s*(\d+(?:\.\d+)?)/g
+const JAPANESE_LAST = /(\d+(?:\.\d+)?)\s*(大さじ|小さじ|カップ|合)/g
+
+/** Full-width signs as their common ones, Japanese measures in millilitres, every space as one, nothing else changed. */
 export function plainText(text: string): string {
   return text
     .replace(/[\uff01-\uff5e]/g, (sign) => String.fromCharCode(sign.charCodeAt(0) - FULL_WIDTH_SHIFT))
+    .replace(JAPANESE_FIRST, (_all, word: string, number: string) => ` ${Number(number) * japaneseML(word)} mL `)
+    .replace(JAPANESE_LAST, (_all, number: string, word: string) => ` ${Number(number) * japaneseML(word)} mL `)
     .replace(/[\s\u00a0\u2000-\u200b\u202f\u3000\ufeff]+/g, ' ')
     .trim()
 }

@@ -55,12 +55,18 @@ function readWhole(line: ParsedLine, bare: string, system: MeasureSystem): Parse
   const lead = part?.[1] ? [part[1].toLowerCase()] : []
   const front = readAmount(bare, from, system)
   if (front && (isSeparated(bare, front.end) || front.unit !== null)) {
-    return filled(line, front, lead, bare.slice(front.end))
+    const whole = filled(line, front, lead, bare.slice(front.end))
+    const isJuice = lead[0] === 'juice' && whole.ingredient !== ''
+    return isJuice ? { ...whole, ingredient: juiceOf(whole.ingredient), prep: withoutJuice(whole.prep) } : whole
   }
   const trailing = trailingAmount(bare, system)
   if (trailing) return filled(line, trailing.amount, lead, trailing.before)
   return filled(line, null, lead, bare)
 }
+
+/** "juice of 2 limes" is lime juice, as much as two limes give. */
+const juiceOf = (fruit: string) => `${fruit.replace(/s$/, '')} juice`
+const withoutJuice = (prep: string | null) => prep?.replace(/^juice(?:, )?/, '') || null
 
 /** A number that runs on into letters ("7up") is part of a name. */
 const isSeparated = (text: string, end: number) =>
@@ -78,7 +84,8 @@ function trailingAmount(bare: string, system: MeasureSystem): { amount: Amount; 
     const amount = readAmount(bare, at, system)
     const rest = amount ? bare.slice(amount.end).trim() : null
     if (amount && rest !== null && /^(?:,.*|\(.*\)|\.)?$/.test(rest) && /[a-z]/i.test(bare.slice(0, found.index))) {
-      return { amount, before: `${bare.slice(0, found.index)}${rest.replace(/^\.$/, '')}` }
+      const before = bare.slice(0, found.index).replace(/\s+[x×]\s*$/i, '')
+      return { amount, before: `${before}${rest.replace(/^\.$/, '')}` }
     }
     if (NUMBER_START.lastIndex <= found.index) NUMBER_START.lastIndex = found.index + 1
   }

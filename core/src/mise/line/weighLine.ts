@@ -17,6 +17,8 @@ export const FLAG_CODES = [
   'reversed-range',
   'nothing',
   'count-and-mass',
+  'heaped',
+  'which-size',
 ] as const
 export type Flag = {
   code: (typeof FLAG_CODES)[number]
@@ -52,10 +54,10 @@ export function weighLine(line: ParsedLine, ingredient: Ingredient | null, syste
   const measures = measuresOf(line)
   if (measures.length === 0) {
     const flagged = flag('no-amount', 'no amount is given: it is left to taste, and counts as nothing')
-    return { massG: null, via: '', isUnderstood: line.ingredient !== '', flags: [...flags, flagged] }
+    return { massG: null, via: '', isUnderstood: ingredient !== null, flags: [...flags, flagged] }
   }
   const weighed = measures.map((measure) => weigh(measure, line, ingredient, system))
-  flags.push(...doubts(weighed, line, ingredient, system))
+  flags.push(...doubts(weighed, line, ingredient, system), ...mannerFlags(line), ...sizeFlags(line, ingredient))
   const byMass = weighed.find((one) => one.kind === 'weighed' && one.by === 'mass')
   const best = byMass ?? weighed.find((one) => one.kind === 'weighed')
   if (best?.kind === 'weighed') {
@@ -113,7 +115,8 @@ function weigh(
         { unit: measure.unit ?? '', name: line.ingredient },
       )
     const via = `${density.gPerML} g/mL ${density.form} (${ingredient.source})`
-    return { kind: 'weighed', by: 'volume', massG: amount * unitML * density.gPerML, via, measure }
+    const filled = SPOONS.includes(unit) ? fillOf(line.prep) : 1
+    return { kind: 'weighed', by: 'volume', massG: amount * unitML * filled * density.gPerML, via, measure }
   }
   const size = ingredient && sizeOf(ingredient, measure.unit, line.size)
   if (!size) {
@@ -131,6 +134,38 @@ function weigh(
     via: `${size.size} ${size.massG} g (${ingredient.source})`,
     measure,
   }
+}
+
+const SPOONS: readonly string[] = ['tsp', 'tbsp']
+const HEAPED = /\b(?:heaped|heaping|rounded)\b/
+const SCANT = /\bscant\b/
+/** What a spoon holds against a level one: common practice, an estimate that says so. */
+const fillOf = (prep: string | null) => (HEAPED.test(prep ?? '') ? 1.5 : SCANT.test(prep ?? '') ? 0.9 : 1)
+
+function mannerFlags({ prep, unit }: ParsedLine): Flag[] {
+  const factor = fillOf(prep)
+  if (factor === 1 || !SPOONS.includes(unit ?? '')) return []
+  const percent = Math.round(factor * 100)
+  return [flag('heaped', `taken as ${percent} % of a level spoon, an estimate: weigh one of yours once`, { percent })]
+}
+
+/** Sizes of one thing may differ by this factor before somebody is asked which is meant. */
+const SIZES_ALIKE = 1.6
+
+/** "12 prawns": of things that come in very different sizes, the size is asked for. */
+function sizeFlags({ unit, size, also, each, quantity }: ParsedLine, ingredient: Ingredient | null): Flag[] {
+  if (unit !== null || size !== null || each || also.length > 0 || quantity === null || !ingredient) return []
+  if (!ingredient.role.startsWith('protein')) return []
+  const masses = ingredient.countSizes.map((one) => one.massG)
+  if (masses.length < 2 || Math.max(...masses) <= Math.min(...masses) * SIZES_ALIKE) return []
+  const taken = sizeOf(ingredient, null, null)
+  const sizes = ingredient.countSizes.map((one) => `${one.size} ${one.massG} g`).join(', ')
+  return [
+    flag('which-size', `which size? ${taken?.size ?? 'one'} is taken until you say: ${sizes}`, {
+      size: taken?.size ?? '',
+      sizes,
+    }),
+  ]
 }
 
 function rangeFlags({ quantity, quantityMax }: ParsedLine): Flag[] {
