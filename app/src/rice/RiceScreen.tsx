@@ -3,6 +3,7 @@ import { coverTonight } from 'core/rice/plan/tonight'
 import { useRouter } from 'expo-router'
 import { ScrollView, View } from 'react-native'
 import { useNowMs } from '../device/clock'
+import { valueOf, WORKING, workedOf } from '../device/worked'
 import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
@@ -41,7 +42,8 @@ export function RiceScreen() {
   }
   const shelf: ShelfProps = { lots, watched, kitchen, house, nowMs }
   const nextMs = tonight?.demands.find((demand) => demand.atMs > nowMs)?.atMs ?? null
-  const task = nextTask(lots, watched, house.policy, nextMs, nowMs)
+  const nextDemand = workedOf({ data: tonight && nextMs, isError: false })
+  const task = nextTask(lots, watched, house.policy, nextDemand, nowMs)
   const button = <TaskButton task={task} {...shelf} demands={tonight?.demands ?? []} />
   return (
     <Frame stage="rice" bar={button}>
@@ -100,10 +102,11 @@ function Stand({ lots, watched, kitchen, nowMs, tonight }: ShelfProps & { tonigh
   const fitG = onHand.reduce((sum, lot) => sum + lot.massG, 0)
   const demands = (tonight?.demands ?? []).map((one) => ({ ...one, atMs: Math.max(one.atMs, nowMs) }))
   const coming = lots.flatMap(({ lot, state }) => {
-    const coldMs = watched.get(lot.id)?.forecast.steps.at(-1)?.reachedMs
+    const coldMs = valueOf(watched.get(lot.id) ?? WORKING)?.forecast.steps.at(-1)?.reachedMs
     return coldMs ? [{ atMs: coldMs, massG: state.massG }] : []
   })
   const cover = coverTonight(fitG, demands, tonight?.leadS ?? null, coming)
+  const isWorking = !tonight || [...watched.values()].some((one) => one.kind === 'working')
   const portions = demands.reduce((sum, one) => sum + one.portions, 0)
   const portionG = portions > 0 ? cover.neededG / portions : 220
   const time = (ms: number) => formatTime(ms, kitchen.timeZone)
@@ -126,7 +129,9 @@ function Stand({ lots, watched, kitchen, nowMs, tonight }: ShelfProps & { tonigh
       </View>
       <View className="my-2 w-px bg-edge" aria-hidden />
       <View className="flex-1 px-4 py-2">
-        {portions === 0 ? (
+        {isWorking ? (
+          <Text tone="ash">{t('working')}</Text>
+        ) : portions === 0 ? (
           <Text weight="semi">{t('nothingAsked')}</Text>
         ) : cover.untilMs === null ? (
           <Text size="step" weight="bold" stretch="slim">

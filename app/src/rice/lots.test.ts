@@ -2,6 +2,7 @@ import type { Kitchen } from 'contract/kitchen'
 import type { Lot, LotEvent, SaidOfLot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
 import type { Parcel } from '../device/outbox'
+import { NONE, WORKING, workedOf } from '../device/worked'
 import { isReadingDue, nextTask, readyAtMs } from './shelf/nextTask'
 import { onHandOf, shownLots } from './useLots'
 
@@ -77,7 +78,14 @@ const withEvents = (...events: SaidOfLot[]): Lot => ({
   events: events.map((event) => (event.kind === 'read' ? { ...event, doubt: null } : event)),
 })
 const task = (lots: Lot[], nextDemandMs: number | null = null) =>
-  nextTask(shown(lots), new Map(), { serveFrom: 'tempered' }, nextDemandMs, NOW)
+  nextTask(shown(lots), new Map(), { serveFrom: 'tempered' }, workedOf({ data: nextDemandMs, isError: false }), NOW)
+
+test('while tonight or a tray is still worked out, "nothing to do" is not said', () => {
+  const policy = { serveFrom: 'tempered' } as const
+  expect(nextTask([], new Map(), policy, WORKING, NOW)).toEqual({ kind: 'working' })
+  expect(nextTask([], new Map([['x', WORKING]]), policy, NONE, NOW)).toEqual({ kind: 'working' })
+  expect(nextTask([], new Map(), policy, NONE, NOW)).toEqual({ kind: 'tomorrow' })
+})
 
 describe('lots as this device knows them', () => {
   test('what was said here and not sent yet counts at once; what was refused does not', () => {

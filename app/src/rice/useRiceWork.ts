@@ -1,37 +1,50 @@
-import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query'
+import { useQueries, useQuery } from '@tanstack/react-query'
 import type { RiceHouse } from 'contract/riceHouse'
 import { inTrays, type CoolingPlace, type CoolStage } from 'core/rice/cooling/coolingPlace'
-import type { RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
+import type { DayRicePlan, RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
 import type { RuleSet } from 'core/safety/limits'
+import { WORKING, workedOf, type Worked } from '../device/worked'
 import { runRice } from './runRice'
 import type { WatchedLot } from './riceWork'
 import type { ShownLot } from './useLots'
 
 const MINUTE_MS = 60_000
+/** An answer of the minute before stands in until the new one is here; an answer to another question never does. */
+const sameButMinute =
+  (key: readonly unknown[]) =>
+  (before: unknown, query?: { queryKey: readonly unknown[] }): unknown =>
+    query && JSON.stringify(query.queryKey.slice(0, -1)) === JSON.stringify(key.slice(0, -1)) ? before : undefined
 const once = { staleTime: Infinity, gcTime: 5 * MINUTE_MS, retry: false } as const
 
 function watching({ lot, state }: ShownLot, house: RiceHouse, nowMs: number) {
   const minute = Math.floor(nowMs / MINUTE_MS)
   const cooling = inTrays(house.policy.cooling, house.policy.tray.material)
   const isCooling = state.stage === 'cooling' || state.stage === 'chilling'
+  const key = ['worked', 'watch', lot.id, lot.events.length, lot.events.at(-1)?.id, minute]
   return {
     ...once,
-    queryKey: ['worked', 'watch', lot.id, lot.events.length, lot.events.at(-1)?.id, minute],
+    queryKey: key,
     enabled: isCooling,
-    placeholderData: keepPreviousData,
+    placeholderData: sameButMinute(key) as never,
     queryFn: () => runRice<'watch'>({ kind: 'watch', state, plan: cooling, places: coolPlaces(house), nowMs }),
   }
 }
 
 /** Where a cooling lot goes, worked out again with every reading and every minute. */
-export function useWatchedLot(shown: ShownLot, house: RiceHouse, nowMs: number): WatchedLot | null {
-  return useQuery(watching(shown, house, nowMs)).data ?? null
+export function useWatchedLot(shown: ShownLot, house: RiceHouse, nowMs: number): Worked<WatchedLot> {
+  const asked = watching(shown, house, nowMs)
+  return workedOf({ ...useQuery(asked), isEnabled: asked.enabled } as WorkedQuery<WatchedLot>)
 }
 
-export function useWatchedLots(lots: readonly ShownLot[], house: RiceHouse | undefined, nowMs: number) {
+type WorkedQuery<T> = { data: T | null | undefined; isError: boolean; isEnabled: boolean }
+export type WatchedLots = ReadonlyMap<string, Worked<WatchedLot>>
+
+export function useWatchedLots(lots: readonly ShownLot[], house: RiceHouse | undefined, nowMs: number): WatchedLots {
   const cooling = lots.filter(({ state }) => state.stage === 'cooling' || state.stage === 'chilling')
   const results = useQueries({ queries: house ? cooling.map((lot) => watching(lot, house, nowMs)) : [] })
-  return new Map(cooling.map(({ lot }, i) => [lot.id, results[i]?.data ?? null]))
+  return new Map(
+    cooling.map(({ lot }, i) => [lot.id, results[i] ? workedOf(results[i] as WorkedQuery<WatchedLot>) : WORKING]),
+  )
 }
 
 const STRONGEST_FIRST: readonly CoolingPlace[] = ['blast', 'ice-bath', 'fan', 'fridge', 'rack']
@@ -46,26 +59,26 @@ export function coolPlaces({ places }: RiceHouse) {
     .sort((a, b) => STRONGEST_FIRST.indexOf(a.kind) - STRONGEST_FIRST.indexOf(b.kind))
 }
 
-/** The deepest tray to advise in these stages [m]; null while it is worked out. */
-export function useMostDepthM(stages: CoolStage[], ruleSet: RuleSet, startTempC: number): number | null {
+/** The deepest tray to advise in these stages [m]; none where no depth cools in time. */
+export function useMostDepthM(stages: CoolStage[], ruleSet: RuleSet, startTempC: number): Worked<number> {
   const key = ['worked', 'depth', ruleSet, startTempC, stages]
   const query = useQuery({
     ...once,
     queryKey: key,
-    placeholderData: keepPreviousData,
     queryFn: () => runRice<'depth'>({ kind: 'depth', startTempC, stages, ruleSet }),
   })
-  return query.data ?? null
+  return workedOf(query)
 }
 
 /** A day's rice, worked out again as the plan is edited. */
-export function useDayPlan(asked: RicePlanForAsked | null) {
+export function useDayPlan(asked: RicePlanForAsked | null): Worked<DayRicePlan> {
+  const key = ['worked', 'plan', asked && { ...asked, nowMs: 0 }, asked && Math.floor(asked.nowMs / MINUTE_MS)]
   const query = useQuery({
     ...once,
     enabled: asked !== null,
-    queryKey: ['worked', 'plan', asked && { ...asked, nowMs: Math.floor(asked.nowMs / MINUTE_MS) }],
-    placeholderData: keepPreviousData,
+    queryKey: key,
+    placeholderData: sameButMinute(key) as never,
     queryFn: () => (asked ? runRice<'plan'>({ kind: 'plan', asked }) : null),
   })
-  return query.data ?? null
+  return workedOf(query as { data: DayRicePlan | undefined; isError: boolean })
 }

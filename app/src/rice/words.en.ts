@@ -15,6 +15,7 @@ export const rice = {
   portions: '{{n}} portions of {{needed}} tonight',
   covers: 'Covers tonight until',
   coversAll: 'Covers all of tonight',
+  working: 'tonight is being worked out',
   nothingAsked: 'Nothing is asked for tonight',
   startBy: 'start a load by {{time}}',
   startNow: 'too late for a cold load: cook at once, spread thin, or 86',
@@ -52,6 +53,7 @@ export const rice = {
     discarded: 'thrown away',
   },
   next: {
+    working: 'Working it out',
     carry: 'Carry {{name}} out',
     carryDetail: '{{kg}} kg, {{portions}} portions: fry it first',
     read: 'Read {{name}}',

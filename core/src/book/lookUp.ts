@@ -106,10 +106,15 @@ export function likeNames(ingredients: readonly Ingredient[], name: string, most
     .map(({ one }) => one)
 }
 
-const haystack = (one: Ingredient) =>
-  new Set(
-    [one.id.replace(/-/g, ' '), one.name, ...one.aliases].flatMap((name) => plainName(name).split(' ').map(singular)),
-  )
+const wordsOfRow = new WeakMap<Ingredient, ReadonlySet<string>>()
+function haystack(one: Ingredient): ReadonlySet<string> {
+  const known = wordsOfRow.get(one)
+  if (known) return known
+  const names = [one.id.replace(/-/g, ' '), one.name, ...one.aliases]
+  const words = new Set(names.flatMap((name) => plainName(name).split(' ').map(singular)))
+  wordsOfRow.set(one, words)
+  return words
+}
 
 const bareName = (name: string) => plainName(name).replace(STATE_WORDS, ' ').replace(/\s+/g, ' ').trim()
 

@@ -1,3 +1,4 @@
+import { valueOf } from '../../device/worked'
 import { marginFraction } from 'core/mise/balance/cost'
 import type { Style } from 'core/mise/balance/style'
 import { View } from 'react-native'
@@ -88,7 +89,9 @@ export function RepairLine({
   onTake?: (changes: RepairChanges) => void
 }) {
   const t = useWords('book')
-  const repair = useRepair(judged, style)
+  const worked = useRepair(judged, style)
+  const repair = valueOf(worked)
+  if (worked.kind === 'working') return <Text tone="ash">{t('dish.repairWorking')}</Text>
   if (!repair) return null
   const words = repair.changes
     .map(({ name, fromG, toG }) => t('dish.repairStep', { name, from: formatMassG(fromG), to: formatMassG(toG) }))

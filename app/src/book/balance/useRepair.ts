@@ -1,14 +1,15 @@
 import { useQuery } from '@tanstack/react-query'
 import type { DishRepair } from 'core/mise/balance/repair'
 import type { Style } from 'core/mise/balance/style'
+import { workedOf, type Worked } from '../../device/worked'
 import { workedClient } from '../../live/workedClient'
 import type { Judged } from './judge'
 import { runRepair } from './runRepair'
 
 const KEPT_MS = 60_000
 
-/** The smallest repair of a dish outside its bands; null while it is worked out, or where there is none. */
-export function useRepair({ parts, findings }: Judged, style: Style): DishRepair | null {
+/** The smallest repair of a dish outside its bands. */
+export function useRepair({ parts, findings }: Judged, style: Style): Worked<DishRepair> {
   const asked = {
     queryKey: ['repair', style, parts.map((part) => [part.ingredient.id, part.role, part.massG])],
     enabled: findings.some((one) => one.kind === 'outside'),
@@ -16,5 +17,5 @@ export function useRepair({ parts, findings }: Judged, style: Style): DishRepair
     gcTime: KEPT_MS,
     queryFn: () => runRepair({ parts, style }),
   }
-  return useQuery(asked, workedClient).data ?? null
+  return workedOf({ ...useQuery(asked, workedClient), isEnabled: asked.enabled })
 }

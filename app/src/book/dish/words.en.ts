@@ -32,6 +32,7 @@ export const dishWords = {
   energy: '{{kcal}} kcal, {{kj}} kJ',
   macros: 'protein {{protein}} · carbohydrate {{carbohydrate}} · fat {{fat}} · fibre {{fibre}} · salt {{salt}}',
   variations: 'Variations',
+  repairWorking: 'a repair is being looked for',
   noEggSchool: '{{list}} is raw, and nothing says how it is cooked: edit the dish and choose how the egg goes in.',
   noVariations: 'None written',
   noChange: 'same time',

@@ -10,7 +10,21 @@ import type { DraftLine } from '../draft/draft'
 const MOST_REPAIRS = 4
 
 const NOTHING = { n: '', g: '', unit: '', not: '', system: '' }
-const UNSAID = { name: '', unit: '', system: '', is: '', wanted: '', from: '', to: '', likely: '', n: '', not: '' }
+const UNSAID = {
+  name: '',
+  unit: '',
+  system: '',
+  is: '',
+  wanted: '',
+  from: '',
+  to: '',
+  likely: '',
+  n: '',
+  not: '',
+  percent: '',
+  size: '',
+  sizes: '',
+}
 
 /** A doubt about a line in a sentence. */
 export function useFlagWords(): (flag: Pick<Flag, 'code' | 'values'>) => string {

@@ -9,6 +9,7 @@ import { dishesForWetRice, rescueWetLoad } from 'core/rice/wetLoad'
 import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useDishes } from '../../book/useDishes'
+import { valueOf } from '../../device/worked'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Dial } from '../../ui/Dial'
@@ -122,11 +123,12 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   const own: CoolStage = { durationS: 36_000, place: kind, covered: isCovered, airTempC: place?.airTempC ?? undefined }
   const planned = cooling[0]?.place === kind && cooling.length > 1 && !isCovered
   const stages = planned ? [...cooling] : [own]
-  const mostM = useMostDepthM(
+  const most = useMostDepthM(
     inTrays(stages, tray.material),
     kitchen.ruleSet,
     Math.min(100, Math.max(60, read?.tempC ?? USUAL_START_C)),
   )
+  const mostM = valueOf(most)
   const waterFraction = load ? waterFractionOf(load.dryMassG, massG) : null
   const isOdd = waterFraction !== null && (waterFraction < LEAST_LIKELY || waterFraction > MOST_LIKELY)
   const isNoTray = depthM < LEAST_DEPTH_M || depthM > MOST_DEPTH_M
@@ -146,7 +148,8 @@ function useSpread({ shown, kitchen, house }: LotPage) {
     plannedG,
     waterFraction,
     isOdd,
-    traysWanted: mostM ? Math.ceil(volumeM3 / trayM2 / mostM - 1e-9) : trays + 1,
+    traysWanted: mostM ? Math.ceil(volumeM3 / trayM2 / mostM - 1e-9) : null,
+    isDepthWorking: most.kind === 'working',
     detail: t('cooking.spreadDetail', { count: trays, cm: centimetres(depthM), place: place?.name ?? '' }),
     refusal: isNoTray
       ? t('cooking.notTray', { cm: centimetres(depthM), least: LEAST_DEPTH_M * 100, mostCm: MOST_DEPTH_M * 100 })
@@ -227,7 +230,7 @@ function SpreadDials({ shown, kitchen, house, spread }: LotPage & { spread: Spre
       {spread.mostM !== null && spread.depthM > spread.mostM + 5e-4 && (
         <Notice kind="hazard" isSmall title={t('cooking.tooDeep', { cm: centimetres(spread.depthM) })}>
           {spread.mostM > 0
-            ? t('cooking.tooDeepDetail', { most: centimetres(spread.mostM), trays: spread.traysWanted })
+            ? t('cooking.tooDeepDetail', { most: centimetres(spread.mostM), trays: spread.traysWanted ?? 0 })
             : t('tomorrow.noneDeep')}
         </Notice>
       )}

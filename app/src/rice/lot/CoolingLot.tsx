@@ -12,6 +12,7 @@ import { CoolingChart } from './CoolingChart'
 import { CoolingSide } from './CoolingSide'
 import { LotHead } from './LotHead'
 import type { LotPage, LotSheet } from './lotPage'
+import { valueOf } from '../../device/worked'
 import { ReadingBar } from './ReadingBar'
 import { useSayReading } from './useSayReading'
 
@@ -26,7 +27,7 @@ export function CoolingLot({ onOpen, ...page }: LotPage & { onOpen: (sheet: LotS
   const words = useLotWords(kitchen, house)
   const isWide = useIsWide()
   const [heightPx, setHeightPx] = useState(0)
-  const watched = useWatchedLot(shown, house, nowMs)
+  const watched = valueOf(useWatchedLot(shown, house, nowMs))
   const { lot, state } = shown
   const last = state.readings.filter((one) => one.doubt === null).at(-1) ?? null
   const modelC = watched ? expectedC(watched.forecast, nowMs) : null

@@ -1,5 +1,6 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse, RicePlace } from 'contract/riceHouse'
+import { valueOf, WORKING } from '../../device/worked'
 import { inOrderOfUse } from 'core/rice/lot/allocate'
 import { useRouter } from 'expo-router'
 import { View } from 'react-native'
@@ -8,12 +9,12 @@ import { formatClock, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { kilos, useLotWords } from '../lotWords'
 import { Pan, type PanFill } from './Pan'
-import type { WatchedLot } from '../riceWork'
+import type { WatchedLots } from '../useRiceWork'
 import { onHandOf, type ShownLot } from '../useLots'
 
 export type ShelfProps = {
   lots: readonly ShownLot[]
-  watched: ReadonlyMap<string, WatchedLot | null>
+  watched: WatchedLots
   kitchen: Kitchen
   house: RiceHouse
   nowMs: number
@@ -87,7 +88,7 @@ function LotPan({ shown, lots, watched, kitchen, house, nowMs }: ShelfProps & { 
     <Pan
       name={lot.name}
       massWords={state.stage === 'cooking' ? '' : t('kg', { kg: kilos(state.massG) })}
-      status={shown.isUnsent ? t('unsent') : words.status(shown, watched.get(lot.id) ?? null, nowMs)}
+      status={shown.isUnsent ? t('unsent') : words.status(shown, valueOf(watched.get(lot.id) ?? WORKING), nowMs)}
       level={massG / Math.max(1, Math.ceil(massG / FULL_TRAY_G)) / FULL_TRAY_G}
       fill={fillOf(shown)}
       order={order < 0 ? null : order + 1}

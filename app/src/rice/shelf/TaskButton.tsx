@@ -1,6 +1,7 @@
 import type { Tonight } from 'contract/riceHouse'
 import { expectedC, stepAtRisk } from 'core/rice/lot/lotForecast'
 import { useRouter } from 'expo-router'
+import { valueOf, WORKING } from '../../device/worked'
 import { Button } from '../../ui/Button'
 import { toast } from '../../ui/Toast'
 import { formatTemp, formatTime } from '../../words/format'
@@ -34,7 +35,9 @@ export function TaskButton({
       />
     )
   }
+  if (task.kind === 'working') return <Button isTall label={t('next.working')} isBusy onPress={() => undefined} />
   const { lot, state } = task.shown
+  const forecastOf = valueOf(watched.get(lot.id) ?? WORKING)
   const open = () => router.push(`/rice/${lot.id}`)
   const main = (label: string, detail: string, onPress = open) => (
     <Button kind="main" isTall label={label} detail={detail} onPress={onPress} />
@@ -46,7 +49,7 @@ export function TaskButton({
     case 'weigh':
       return main(t('next.weigh', { name }), t('next.weighDetail'))
     case 'risk': {
-      const step = stepAtRisk(watched.get(lot.id)?.forecast.steps ?? [])
+      const step = stepAtRisk(forecastOf?.forecast.steps ?? [])
       const at = step?.reachedMs ?? null
       const detail =
         step && at !== null
@@ -59,7 +62,7 @@ export function TaskButton({
       return main(t('next.risk', { name }), detail)
     }
     case 'read': {
-      const forecast = watched.get(lot.id)?.forecast
+      const forecast = forecastOf?.forecast
       const lastMs = state.readings.at(-1)?.atMs ?? nowMs
       const detail = forecast
         ? t('next.readDetail', { temp: formatTemp({ tempC: Math.round(expectedC(forecast, nowMs)) }, kitchen.readsIn) })

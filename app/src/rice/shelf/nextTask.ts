@@ -2,13 +2,16 @@ import type { RicePolicy } from 'contract/riceHouse'
 import { cookTimes } from 'core/rice/cookMethod'
 import { inOrderOfUse } from 'core/rice/lot/allocate'
 import { stepAtRisk } from 'core/rice/lot/lotForecast'
-import type { WatchedLot } from '../riceWork'
+import { valueOf, WORKING, type Worked } from '../../device/worked'
+import type { WatchedLots } from '../useRiceWork'
 import { onHandOf, type ShownLot } from '../useLots'
 
 export type RiceTask =
   | { kind: 'bin'; shown: ShownLot; why: 'old' | 'out' }
   | { kind: 'risk' | 'weigh' | 'read' | 'carry'; shown: ShownLot }
   | { kind: 'tomorrow' }
+  /** Something that it rests on is still worked out. */
+  | { kind: 'working' }
 
 const MIN_MS = 60_000
 /** A tray is looked at this often while it is hot, and by the hour later. */
@@ -34,9 +37,9 @@ export function isReadingDue({ state }: ShownLot, nowMs: number): boolean {
 /** The one thing to do about rice now: what is unsafe first, then what is running out of time, then what comes next. */
 export function nextTask(
   lots: readonly ShownLot[],
-  watched: ReadonlyMap<string, WatchedLot | null>,
+  watched: WatchedLots,
   policy: Pick<RicePolicy, 'serveFrom'>,
-  nextDemandMs: number | null,
+  nextDemand: Worked<number>,
   nowMs: number,
 ): RiceTask {
   const past = lots.find(({ state }) => state.notUsable?.kind === 'tooOld')
@@ -46,7 +49,7 @@ export function nextTask(
   const inDoubt = lots.find(({ state }) => state.notUsable?.kind === 'held' || state.notUsable?.kind === 'overdue')
   if (inDoubt) return { kind: 'read', shown: inDoubt }
   const atRisk = lots.find(({ lot }) => {
-    const one = watched.get(lot.id)
+    const one = valueOf(watched.get(lot.id) ?? WORKING)
     return one && stepAtRisk(one.forecast.steps)
   })
   if (atRisk) return { kind: 'risk', shown: atRisk }
@@ -55,11 +58,13 @@ export function nextTask(
   const due = lots.find((shown) => isReadingDue(shown, nowMs))
   if (due) return { kind: 'read', shown: due }
   const onHand = inOrderOfUse(lots.flatMap(onHandOf))
+  const nextDemandMs = valueOf(nextDemand)
   const isWanted = nextDemandMs !== null && nextDemandMs - nowMs < CARRY_AHEAD_MS
   const first = onHand[0]
   if (policy.serveFrom === 'tempered' && isWanted && first?.stage === 'ready') {
     const shown = lots.find(({ lot }) => lot.id === first.id)
     if (shown) return { kind: 'carry', shown }
   }
-  return { kind: 'tomorrow' }
+  const isWorking = nextDemand.kind === 'working' || [...watched.values()].some((one) => one.kind === 'working')
+  return isWorking ? { kind: 'working' } : { kind: 'tomorrow' }
 }

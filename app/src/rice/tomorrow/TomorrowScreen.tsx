@@ -1,4 +1,5 @@
 import type { NewLot } from 'contract/rice'
+import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { heldCold } from 'core/rice/lot/lotHolding'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 import { useRouter } from 'expo-router'
@@ -6,6 +7,7 @@ import { useState } from 'react'
 import { ScrollView, useWindowDimensions, View } from 'react-native'
 import { kitchenNowMs, useNowMs } from '../../device/clock'
 import { newId } from '../../device/ids'
+import { valueOf } from '../../device/worked'
 import { download } from '../../device/download'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
@@ -45,7 +47,8 @@ export function TomorrowScreen() {
   const [ahead, setAhead] = useState(1)
   const day = kitchen ? dayAfter(localDay(nowMs, kitchen.timeZone), ahead) : null
   const plan = useRicePlan(day)
-  const { lots } = useLots()
+  const { lots: shown, isReady } = useLots()
+  const lots = isReady ? shown : null
   if (!kitchen || !house || !plan.data) {
     return (
       <Frame stage="rice">
@@ -64,7 +67,7 @@ type PageProps = {
   kitchen: NonNullable<ReturnType<typeof useKitchen>['data']>
   house: NonNullable<ReturnType<typeof useRiceHouse>['data']>
   plan: NonNullable<ReturnType<typeof useRicePlan>['data']>
-  lots: ReturnType<typeof useLots>['lots']
+  lots: ReturnType<typeof useLots>['lots'] | null
   nowMs: number
   ahead: number
   setAhead: (days: number) => void
@@ -79,7 +82,7 @@ function TomorrowPage(props: PageProps) {
   const edit = useEditPlan()
   const problem = useProblemSentence(edit.error)
   const tonight = useTonight().data
-  const rice = useDayRice({ plan, tonight, lots, kitchen, house, nowMs })
+  const rice = valueOf(useDayRice({ plan, tonight, lots, kitchen, house, nowMs }))
   const columnPx = Math.min(COLUMN_PX, width - (isWide ? RAIL_PX : 0)) - PADDING_PX
   const names = new Map(house.policy.services.map((one) => [one.id, one.name]))
   const close = () => setOpen(null)
@@ -185,11 +188,11 @@ function Head({ kitchen, plan, nowMs, ahead, setAhead }: PageProps) {
 }
 
 /** Begins the next load of the plan: from here on it is a lot. */
-function StartButton({ rice, house, lots, kitchen }: PageProps & { rice: NonNullable<ReturnType<typeof useDayRice>> }) {
+function StartButton({ rice, house, lots, kitchen }: PageProps & { rice: DayRicePlan }) {
   const t = useWords('rice')
   const router = useRouter()
   const load = rice.plan.loads[0]
-  const onHeat = lots.find(({ state }) => state.stage === 'cooking')
+  const onHeat = lots?.find(({ state }) => state.stage === 'cooking')
   if (!load) {
     return onHeat ? (
       <Button

@@ -4,6 +4,7 @@ import type { DayRicePlan, RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
 import { useMemo } from 'react'
+import type { Worked } from '../../device/worked'
 import type { ShownLot } from '../useLots'
 import { useDayPlan } from '../useRiceWork'
 
@@ -12,17 +13,18 @@ const MINUTE_MS = 60_000
 export type DayRiceAsked = {
   plan: RicePlanDay | undefined
   tonight: Tonight | undefined
-  lots: readonly ShownLot[]
+  /** Null until they are here: no lots yet is not no lots. */
+  lots: readonly ShownLot[] | null
   kitchen: Kitchen
   house: RiceHouse
   nowMs: number
 }
 
-/** The rice of a day, worked out in the worker from what this device knows; null until it is. */
-export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRiceAsked): DayRicePlan | null {
+/** The rice of a day, worked out in the worker once everything it rests on is here. */
+export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRiceAsked): Worked<DayRicePlan> {
   const minuteMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS
   const asked = useMemo((): RicePlanForAsked | null => {
-    if (!plan) return null
+    if (!plan || !tonight || !lots) return null
     return {
       day: plan.day,
       services: plan.services,
@@ -30,7 +32,7 @@ export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRi
       house: house.policy,
       vessels: house.vessels,
       lots: lots.flatMap(({ lot, state }) => lotForDay(lot, state, house.vessels) ?? []),
-      tonightG: (tonight?.demands ?? []).reduce((sum, one) => sum + one.massG, 0),
+      tonightG: tonight.demands.reduce((sum, one) => sum + one.massG, 0),
       timeZone: kitchen.timeZone,
       ruleSet: kitchen.ruleSet,
       nowMs: minuteMs,
