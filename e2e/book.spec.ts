@@ -124,7 +124,7 @@ test('a reload loses nothing that was typed; a paste of 5 MB takes nothing in', 
 
 test('an allergen found on a label reaches the dish; a density is weighed once', async ({ kitchen, open }) => {
   const page = await open('/book/ingredients/pepper-white')
-  await page.getByRole('checkbox', { name: 'celery' }).click()
+  await page.getByRole('group', { name: 'Contains' }).getByRole('checkbox', { name: 'celery' }).click()
   await expect.poll(async () => (await dishOf(kitchen, 'duck'))?.version).toBe(2)
   await page.goto(`${kitchen.url}/book/duck`)
   await expect(page.getByText(/^Contains .*celery/)).toBeVisible()

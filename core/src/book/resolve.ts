@@ -67,7 +67,10 @@ export function refreshComponent(component: Component, ingredient: Ingredient): 
   const density =
     ingredient.densities.find(({ form }) => shape !== '' && form.startsWith(shape.slice(0, 4))) ??
     ingredient.densities[0]
-  const size = ingredient.countSizes.find((one) => one.size.endsWith('large')) ?? ingredient.countSizes[0]
+  const size =
+    ingredient.countSizes.find((one) => one.size === 'us-large') ??
+    ingredient.countSizes.find((one) => one.size.endsWith('large')) ??
+    ingredient.countSizes[0]
   return {
     ...kept,
     allergens: ingredient.allergens,

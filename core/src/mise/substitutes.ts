@@ -22,8 +22,8 @@ export type Substitute = {
 const MOST = 6
 
 /**
- * What of the table keeps a component's role, state, cut and class at the wok, so that step and seconds stay; the closest
- * first: same group, then least difference in water, fat and salt. What breaks a wanted diet is left out.
+ * What of the table keeps a component's role, cut and class at the wok; what is ready may stand in for what is raw, never
+ * the other way round. The closest first: same group, then least difference in water, fat and salt. What breaks a wanted diet is left out.
  */
 export function substitutesFor(
   component: Component,
@@ -43,8 +43,8 @@ export function substitutesFor(
 
 function fits(component: Component, of: Ingredient, one: Ingredient): boolean {
   if (usualRole(one) !== usualRole(of)) return false
-  if (isRawRow(one) !== isRawRow(of)) return false
-  return !isRawRow(of) || foodOf(component.role, one) === foodOf(component.role, of) || sameTiming(component, one)
+  if (isRawRow(one) && !isRawRow(of)) return false
+  return !isRawRow(one) || foodOf(component.role, one) === foodOf(component.role, of) || sameTiming(component, one)
 }
 
 /** Seafood for seafood, any tender vegetable for another: the wok's class decides the seconds. */

@@ -168,9 +168,15 @@ export function dishOfDraft(head: DraftHead, components: readonly Component[], i
 
 const eggSchool = (schools: Schools): Schools['egg'] => (schools.egg === 'none' ? 'firstOut' : schools.egg)
 
-/** A component as it is sent: what the table knows of it is worked out again where it is saved. */
-function plainComponent({ allergensUs: _us, mayContain: _may, unknownParts: _parts, ...one }: Component) {
-  return { ...one, allergens: [...one.allergens] }
+/** A component as it is sent and kept, its lists its own. */
+function plainComponent({ allergensUs, mayContain, unknownParts, ...one }: Component): DishDraft['components'][number] {
+  return {
+    ...one,
+    allergens: [...one.allergens],
+    ...(allergensUs && { allergensUs: [...allergensUs] }),
+    ...(mayContain && { mayContain: [...mayContain] }),
+    ...(unknownParts && { unknownParts: [...unknownParts] }),
+  }
 }
 
 /** A variation without what is no longer in the dish. */

@@ -28,7 +28,8 @@ export function sizeOf(ingredient: Ingredient, unit: string | null, size: string
     return named ?? (size === 'medium' || size === 'large' ? (sizes[0] ?? null) : null)
   }
   return (
-    sizes.find((one) => one.size === 'each' || one.size === 'medium') ??
+    sizes.find((one) => one.size === 'each' || one.size === 'us-large') ??
+    sizes.find((one) => one.size === 'medium') ??
     sizes.find((one) => one.size.endsWith('-large')) ??
     sizes[0] ??
     null
