@@ -47,6 +47,8 @@ test('from tomorrow’s portions to a load, a tray, a log and a ready lot', asyn
     await trays.focus()
     await kitchen.pass(context, 3)
     await page.keyboard.type('2')
+    await page.getByRole('spinbutton', { name: SPREAD_TEMP }).focus()
+    await page.keyboard.type('92')
     await press(page, /^Spread \d/)
     await page.waitForURL(/\/rice$/)
     await expect.poll(async () => kinds(await lotOf(kitchen, id))).toEqual(['spread'])
@@ -155,13 +157,13 @@ test('two people end one lot, one of them offline for an hour: the first end sta
       { timeout: 20_000 },
     )
     .toEqual(['moved', 'finished', 'discarded'])
-  await expect(page.getByText(/said after its end is kept/)).toBeVisible()
+  await expect(page.getByText(/said too late is kept/)).toBeVisible()
 })
 
 test('the probe stands in a tray, reads by itself, and falls silent', async ({ kitchen, open, context }) => {
   const lot = await named(kitchen, 'R-20')
   const page = await open(`/rice/${lot.id}`)
-  await press(page, 'Probe')
+  await press(page, /^Probe$/)
   await press(page, 'Put it into R-20')
   await expect(page.getByRole('radio', { name: 'works' })).toBeVisible()
   await expect

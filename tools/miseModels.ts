@@ -89,6 +89,17 @@ function balance(raw: unknown): Answer {
     const role = ROLES.find((name) => name === one.role) ?? usualRole(ingredient)
     return { id: `${i}`, name: ingredient.name, role, ingredient, massG: one.massG }
   })
+  const waterG = parts.reduce((sum, part) => sum + (part.massG * part.ingredient.waterG) / 100, 0)
+  if (input.evaporatedG > waterG)
+    return {
+      kind: 'faults',
+      faults: [
+        {
+          field: 'evaporatedG',
+          message: `there are ${waterG.toFixed(1)} g of water in it, and ${input.evaporatedG} g cannot evaporate: check the figure`,
+        },
+      ],
+    }
   const balanced = balanceOf(parts, input.evaporatedG)
   const { metrics, traits, massG, colour, energyKJ, proteinG, carbohydrateG, fatG, fibreG, saltG, allergens } = balanced
   const cost = costOf(
@@ -165,7 +176,8 @@ const WHY = {
   'nothing-at-hand': 'nothing is at hand',
   band: 'the batch already stands at the end of its band: another taste is meant',
   'wok-full': 'the wok is full',
-  'longer-on-the-flame': 'nothing at hand takes water up: leave it on full flame, spread out',
+  'longer-on-the-flame':
+    'nothing at hand takes water up: leave it on full flame, spread out; next time drain, sear or split the batch',
   wets: 'would wet the rice',
   overfills: 'would overfill the wok',
   salts: 'would salt it too much',

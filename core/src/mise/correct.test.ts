@@ -81,3 +81,24 @@ test('whatever is said: at most three things, none negative, no band crossed, th
     ),
   )
 })
+
+test('dry is never answered with acid, and what would wet the rice is refused for that reason', () => {
+  expect(added({ verdict: 'dry', atHand: [LIME].map(atHandOf) })).toBe('nothing-at-hand')
+  expect(added({ verdict: 'bland', freeLiquidFraction: 0.0599, strength: 'strong', atHand: [SOY].map(atHandOf) })).toBe(
+    'wets',
+  )
+})
+
+test('nobody is told why not a decilitre of lime', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...VERDICTS),
+      fc.constantFrom('weak' as const, 'strong' as const),
+      (verdict, strength) => {
+        const correction = correctTaste(asked({ verdict, strength, freeLiquidFraction: 0.05 }))
+        if (correction.kind !== 'add') return
+        for (const { addition } of correction.rejected) expect(addition.massG).toBeLessThanOrEqual(45)
+      },
+    ),
+  )
+})

@@ -42,7 +42,11 @@ export type Tasted = { massG: number; saltFraction: number; sugarFraction: numbe
 export type Rejected = { addition: Addition; why: 'wets' | 'overfills' | 'salts' | 'sweetens' }
 export type Correction =
   | { kind: 'add'; additions: Addition[]; after: Tasted; rejected: Rejected[] }
-  | { kind: 'nothing-helps'; why: 'nothing-at-hand' | 'band' | 'wok-full' | 'longer-on-the-flame'; after: Tasted }
+  | {
+      kind: 'nothing-helps'
+      why: 'nothing-at-hand' | 'band' | 'wok-full' | 'longer-on-the-flame' | Rejected['why']
+      after: Tasted
+    }
 
 type Axis = 'saltFraction' | 'sugarFraction' | 'fatFraction' | 'freeLiquidFraction' | 'acid' | 'umami'
 
@@ -96,13 +100,25 @@ export function correctTaste(asked: TasteAsked): Correction {
   if (isAtBand) return { kind: 'nothing-helps', why: 'band', after: now }
   const roomG = (asked.mostMassG ?? Infinity) - asked.massG
   if (roomG <= 0) return { kind: 'nothing-helps', why: 'wok-full', after: now }
-  const tries = itemSets(asked.atHand).map((items) => attempt(asked, items, roomG))
+  const atHand = asked.verdict === 'dry' ? asked.atHand.filter(moistens) : asked.atHand
+  if (atHand.length === 0) return { kind: 'nothing-helps', why: 'nothing-at-hand', after: now }
+  const tries = itemSets(atHand).map((items) => attempt(asked, items, roomG))
   const fit = tries.filter((one) => one.faults.length === 0 && one.additions.length > 0 && one.left <= MENDED)
   const best = fit.sort((a, b) => a.cost - b.cost)[0]
-  if (best) return { kind: 'add', additions: best.additions, after: best.after, rejected: rejectedOf(tries, best) }
-  const why = asked.verdict === 'wet' ? 'longer-on-the-flame' : roomG < asked.massG * 0.05 ? 'wok-full' : 'band'
+  if (best)
+    return { kind: 'add', additions: best.additions, after: best.after, rejected: rejectedOf(tries, best, asked.massG) }
+  const stopped = tries.filter((one) => one.left <= MENDED).sort((a, b) => a.cost - b.cost)[0]?.faults[0]
+  const why =
+    asked.verdict === 'wet' ? 'longer-on-the-flame' : roomG < asked.massG * 0.05 ? 'wok-full' : (stopped ?? 'band')
   return { kind: 'nothing-helps', why, after: now }
 }
+
+/** Dry rice wants water, stock or oil: acid wets it too, and tastes of something else. */
+const MOST_ACID_TO_MOISTEN = 0.5
+const moistens = ({ acid }: AtHand) => acid <= MOST_ACID_TO_MOISTEN
+
+/** More of one thing than this share of the batch nobody would think of: it is not named as rejected. */
+const MOST_REJECTED_SHARE = 0.05
 
 type Attempt = {
   additions: Addition[]
@@ -222,12 +238,13 @@ function faultsOf(asked: TasteAsked, after: Tasted, totalG: number, roomG: numbe
 }
 
 /** Single additions that would have answered but for one fault. */
-function rejectedOf(tries: readonly Attempt[], best: Attempt): Rejected[] {
+function rejectedOf(tries: readonly Attempt[], best: Attempt, massG: number): Rejected[] {
   const found = new Map<string, Rejected>()
   for (const { additions, faults, left } of tries) {
     const [addition] = additions
     const why = faults[0]
-    if (!addition || additions.length > 1 || !why || left > MENDED) continue
+    if (!addition || additions.length > 1 || !why || left > MENDED || addition.massG > massG * MOST_REJECTED_SHARE)
+      continue
     if (!best.additions.some((one) => one.id === addition.id)) found.set(addition.id, { addition, why })
   }
   return [...found.values()]

@@ -78,6 +78,11 @@ test('two who draw at once: the second is told, and drawing needs a service that
   const past = await draw('2020-01-01-evening', 0)
   expect([past.status, codeOf(past)]).toEqual([409, 'service-past'])
   expect(faultOf(past)).toContain('the next one is')
+  const begun = (await evening()).fromMs + 60_000
+  const before = kitchen.clock.now()
+  kitchen.clock.moveToMs(begun)
+  expect((await plans()).filter((plan) => plan.drawn === null && plan.fromMs <= begun)).toEqual([])
+  kitchen.clock.moveToMs(before)
 })
 
 test('what was done is a lot, sent twice it is one; drawn anew, the plan asks for that much less', async () => {

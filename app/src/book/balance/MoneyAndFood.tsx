@@ -78,6 +78,9 @@ export function MoneyAndFood(props: {
 
 export type RepairChanges = readonly { id: string; name: string; fromG: number; toG: number }[]
 
+const isTooWet = ({ findings }: Judged) =>
+  findings.some((one) => one.kind === 'outside' && one.metric === 'freeLiquidFraction' && one.side === 'high')
+
 /** The smallest change of amounts that brings the dish into its bands, in grams a portion. */
 export function RepairLine({
   judged,
@@ -92,7 +95,7 @@ export function RepairLine({
   const worked = useRepair(judged, style)
   const repair = valueOf(worked)
   if (worked.kind === 'working') return <Text tone="ash">{t('dish.repairWorking')}</Text>
-  if (!repair) return null
+  if (!repair) return isTooWet(judged) ? <Text weight="bold">{t('dish.tooWetDo')}</Text> : null
   const words = repair.changes
     .map(({ name, fromG, toG }) => t('dish.repairStep', { name, from: formatMassG(fromG), to: formatMassG(toG) }))
     .join(' · ')

@@ -33,6 +33,7 @@ export const dishWords = {
   macros: 'protein {{protein}} · carbohydrate {{carbohydrate}} · fat {{fat}} · fibre {{fibre}} · salt {{salt}}',
   variations: 'Variations',
   repairWorking: 'a repair is being looked for',
+  tooWetDo: 'Too wet to mend by amounts: drain or sear the wet vegetable first, or split the batch.',
   noEggSchool: '{{list}} is raw, and nothing says how it is cooked: edit the dish and choose how the egg goes in.',
   noVariations: 'None written',
   noChange: 'same time',

@@ -30,7 +30,12 @@ export const tasteWords = {
     'nothing-at-hand': 'Choose what is at hand.',
     band: 'It already stands at the end of its band. Taste again: is it flat, not bland?',
     'wok-full': 'The wok is full. Take a portion out first.',
-    'longer-on-the-flame': 'Nothing at hand takes it up. Full flame, spread thin, 20 s.',
+    'longer-on-the-flame':
+      'Nothing at hand takes it up. Full flame, spread thin, 20 s. Next time drain, sear first, or split the batch.',
+    wets: 'What would answer it would wet the rice.',
+    overfills: 'What would answer it would overfill the wok. Take a portion out first.',
+    salts: 'What would answer it would salt it too much.',
+    sweetens: 'What would answer it would sweeten it too much.',
   },
   added: 'Added it',
   noted: 'Only noted',

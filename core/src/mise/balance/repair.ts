@@ -23,6 +23,8 @@ const RELUCTANCE: Readonly<Record<Role, number>> = {
 }
 /** A component may shrink to nothing or grow to this many times its mass. */
 const MOST_GROWTH = 3
+/** What a dish is about is not cut below this share: wet sprouts are drained or seared, not left out. */
+const LEAST_SHARE: Readonly<Partial<Record<Role, number>>> = { egg: 0.5, protein: 0.5, vegetable: 0.5, aromatic: 0.5 }
 const MOST_CHANGES = 3
 /** Aim this far inside the band, so that rounding does not lead out again. */
 const INSIDE = 0.02
@@ -111,7 +113,7 @@ function solve(parts: readonly BalancePart[], chosen: readonly number[], lines: 
   const { x } = boundedLeastSquares({
     rows,
     target,
-    lower: chosen.map(() => 0),
+    lower: chosen.map((i) => LEAST_SHARE[parts[i]!.role] ?? 0),
     upper: chosen.map(() => MOST_GROWTH),
   })
   return parts.map((part, i) => {

@@ -20,16 +20,21 @@ export async function misePlans(pool: Pool, from: MiseKitchen, nowMs: number): P
   const ids = sittings.map(({ id }) => id)
   const drawn = new Map((await listPlans(pool, from.kitchen.id, ids)).map((plan) => [plan.id, plan]))
   const events = await listPlanEvents(pool, from.kitchen.id, ids)
-  return sittings.map((sitting) => {
-    const plan = drawn.get(sitting.id)
-    return {
-      ...sitting,
-      version: plan?.version ?? 0,
-      drawn: plan?.drawn ?? null,
-      events: events.filter((event) => event.day === sitting.id),
-    }
-  })
+  return sittings
+    .filter((sitting) => drawn.has(sitting.id) || !hasBegun(sitting, nowMs))
+    .map((sitting) => {
+      const plan = drawn.get(sitting.id)
+      return {
+        ...sitting,
+        version: plan?.version ?? 0,
+        drawn: plan?.drawn ?? null,
+        events: events.filter((event) => event.day === sitting.id),
+      }
+    })
 }
+
+/** A service that has begun without a plan is not planned any more. */
+const hasBegun = (sitting: Sitting, nowMs: number) => sitting.fromMs <= nowMs
 
 /**
  * Draws the plan of a service, or draws it anew over what was done since: what is done or under way stays as it was.
@@ -39,7 +44,7 @@ export async function drawMisePlan(pool: Pool, kitchenId: string, id: string, ve
   const from = await miseKitchen(pool, kitchenId)
   const sittings = sittingsFrom(nowMs, from.kitchen, from.rice.policy)
   const sitting = sittings.find((one) => one.id === id)
-  if (!sitting) throw servicePast(id, sittings)
+  if (!sitting || (version === 0 && hasBegun(sitting, nowMs))) throw servicePast(id, sittings)
   const forecast = await planOfDay(pool, from.kitchen, from.rice, sitting.day, nowMs)
   const stock = await stockOf(pool, from, nowMs)
   const plans = await misePlans(pool, from, nowMs)
