@@ -28,6 +28,10 @@ module.exports = ts.config(
       eqeqeq: 'error',
     },
   },
+  {
+    files: ['**/*.test.ts'],
+    rules: { 'max-lines': ['warn', { max: 300, skipBlankLines: true, skipComments: true }] },
+  },
   { ...hooks.configs.flat['recommended-latest'], files: ['app/**/*.{ts,tsx}'] },
   {
     files: ['app/src/**/*.{ts,tsx}'],

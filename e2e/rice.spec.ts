@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { Lot, LotList } from 'contract/rice'
+import { randomUUID } from 'node:crypto'
 import { expect, test, type Kitchen } from './kitchen'
 
 test.use({ evenings: 1 })
@@ -15,6 +16,26 @@ const named = async (kitchen: Kitchen, name: string): Promise<Lot> => {
 }
 const kinds = (lot: Lot) => lot.events.map((event) => event.kind)
 const press = async (page: Page, name: string | RegExp) => page.getByRole('button', { name }).last().click()
+
+/** Off the rack and into the walk-in, said by somebody else. */
+async function moveIn(kitchen: Kitchen, lotId: string): Promise<void> {
+  const moved = {
+    id: randomUUID(),
+    lotId,
+    deviceId: 'other',
+    staffId: null,
+    atMs: Math.round(kitchen.now()),
+    counter: 0,
+    kind: 'moved',
+    place: 'fridge',
+    placeId: 'walk-in',
+    covered: false,
+    airTempC: 3.4,
+    depthM: null,
+  }
+  const answer = await kitchen.post(`/rice/lots/${lotId}/events`, { events: [moved] })
+  expect([answer.status, await answer.text()]).toEqual([200, expect.any(String)])
+}
 
 test('from tomorrow’s portions to a load, a tray, a log and a ready lot', async ({ kitchen, open, context }) => {
   test.setTimeout(120_000)
@@ -47,7 +68,7 @@ test('from tomorrow’s portions to a load, a tray, a log and a ready lot', asyn
     await trays.focus()
     await kitchen.pass(context, 3)
     await page.keyboard.type('2')
-    await page.getByRole('spinbutton', { name: SPREAD_TEMP }).focus()
+    await page.getByRole('spinbutton', { name: 'In the middle' }).focus()
     await page.keyboard.type('92')
     await press(page, /^Spread \d/)
     await page.waitForURL(/\/rice$/)
@@ -85,6 +106,7 @@ test('from tomorrow’s portions to a load, a tray, a log and a ready lot', asyn
       await press(page, `Log ${tempC} °C`)
       const isAsked = await page.getByRole('button', { name: `${tempC} °C is right` }).isVisible()
       if (isAsked) await press(page, `${tempC} °C is right`)
+      if (tempC === '20') await moveIn(kitchen, id)
       await kitchen.pass(context, 3)
     }
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/R-\d+, ready/)
@@ -187,6 +209,8 @@ test('rice from elsewhere: its age must be known; cold it goes to the shelf', as
   await expect(page.getByText(/^31 °C is neither cold/).first()).toBeVisible()
   await page.waitForTimeout(100)
   for (let n = 0; n < 27; n += 1) await page.keyboard.press('ArrowDown')
+  await page.getByRole('spinbutton', { name: 'Cooked how long ago' }).focus()
+  await page.keyboard.press('ArrowUp')
   await press(page, /^Take in 3\.0 kg/)
   await page.waitForURL(/\/rice$/)
   await expect.poll(async () => (await openLots(kitchen)).length).toBe(before + 1)

@@ -1,6 +1,6 @@
 import { COLOURS, METRICS, type Style as CoreStyle } from 'core/mise/balance/style'
 import { VERDICTS } from 'core/mise/correct'
-import { FLAG_CODES } from 'core/mise/line/weighLine'
+import { FLAG_CODES } from 'core/mise/line/flags'
 import { z } from 'zod'
 import { Dish, DishDraft } from './dish'
 import { EventId, InstantMs, Name, Slug } from './ids'

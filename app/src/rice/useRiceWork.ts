@@ -33,7 +33,7 @@ function watching({ lot, state }: ShownLot, house: RiceHouse, nowMs: number) {
 /** Where a cooling lot goes, worked out again with every reading and every minute. */
 export function useWatchedLot(shown: ShownLot, house: RiceHouse, nowMs: number): Worked<WatchedLot> {
   const asked = watching(shown, house, nowMs)
-  return workedOf({ ...useQuery(asked), isEnabled: asked.enabled } as WorkedQuery<WatchedLot>)
+  return workedOf({ ...useQuery(asked), isEnabled: asked.enabled })
 }
 
 type WorkedQuery<T> = { data: T | null | undefined; isError: boolean; isEnabled: boolean }

@@ -1,6 +1,6 @@
 import { ALLERGENS } from 'core/book/ingredient'
 import { VERDICTS } from 'core/mise/correct'
-import { FLAG_CODES } from 'core/mise/line/weighLine'
+import { FLAG_CODES } from 'core/mise/line/flags'
 import { z } from 'zod'
 import { MeasureSystem } from '../measure'
 

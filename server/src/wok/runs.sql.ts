@@ -50,7 +50,7 @@ async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDataPacket
   return rows.map((row) =>
     Run.parse({
       ...row,
-      marks: row['marks'] ?? [],
+      marks: (row['marks'] as Run['marks'] | null) ?? [],
       lots: lots.filter((lot) => lot['runId'] === row['id']).map(({ runId: _runId, ...lot }) => lot),
       handsFree: Boolean(row['handsFree']),
       isUnconfirmed: Boolean(row['isUnconfirmed']),

@@ -1,3 +1,4 @@
+import { TooDeep } from './TooDeep'
 import { useRouter } from 'expo-router'
 import { COOKED_BULK_KG_PER_L } from 'core/rice/cookMethod'
 import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
@@ -123,12 +124,12 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   const own: CoolStage = { durationS: 36_000, place: kind, covered: isCovered, airTempC: place?.airTempC ?? undefined }
   const planned = cooling[0]?.place === kind && cooling.length > 1 && !isCovered
   const stages = planned ? [...cooling] : [own]
-  const most = useMostDepthM(
+  const worked = useMostDepthM(
     inTrays(stages, tray.material),
     kitchen.ruleSet,
     Math.min(100, Math.max(60, read?.tempC ?? USUAL_START_C)),
   )
-  const mostM = valueOf(most)
+  const mostM = valueOf(worked)
   const waterFraction = load ? waterFractionOf(load.dryMassG, massG) : null
   const isOdd = waterFraction !== null && (waterFraction < LEAST_LIKELY || waterFraction > MOST_LIKELY)
   const isNoTray = depthM < LEAST_DEPTH_M || depthM > MOST_DEPTH_M
@@ -149,7 +150,6 @@ function useSpread({ shown, kitchen, house }: LotPage) {
     waterFraction,
     isOdd,
     traysWanted: mostM ? Math.ceil(volumeM3 / trayM2 / mostM - 1e-9) : null,
-    isDepthWorking: most.kind === 'working',
     detail: t('cooking.spreadDetail', { count: trays, cm: centimetres(depthM), place: place?.name ?? '' }),
     refusal: isNoTray
       ? t('cooking.notTray', { cm: centimetres(depthM), least: LEAST_DEPTH_M * 100, mostCm: MOST_DEPTH_M * 100 })
@@ -227,13 +227,7 @@ function SpreadDials({ shown, kitchen, house, spread }: LotPage & { spread: Spre
         unit={t('cooking.traysOf', { count: spread.trays, cm: centimetres(spread.depthM) })}
         onChange={spread.setTrays}
       />
-      {spread.mostM !== null && spread.depthM > spread.mostM + 5e-4 && (
-        <Notice kind="hazard" isSmall title={t('cooking.tooDeep', { cm: centimetres(spread.depthM) })}>
-          {spread.mostM > 0
-            ? t('cooking.tooDeepDetail', { most: centimetres(spread.mostM), trays: spread.traysWanted ?? 0 })
-            : t('tomorrow.noneDeep')}
-        </Notice>
-      )}
+      <TooDeep depthM={spread.depthM} mostM={spread.mostM} trays={spread.traysWanted} />
       <Dial
         {...dial(t('cooking.temp'))}
         value={spread.temp}

@@ -1,32 +1,12 @@
 import type { Ingredient } from '../../book/ingredient'
-import { densityKindOf, judgeTwoMeasures, type Repair } from '../../measure/plausible'
+import { densityKindOf, judgeTwoMeasures } from '../../measure/plausible'
 import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } from '../../measure/units'
 import { writeNumber } from '../../measure/writeNumber'
 import { densityForPrep, sizeOf } from './formAndSize'
+import { flag, type Flag } from './flags'
 import type { ParsedLine } from './parseLine'
 import type { Measure } from './readAmount'
-
-export const FLAG_CODES = [
-  'no-amount',
-  'unknown-ingredient',
-  'no-density',
-  'no-size',
-  'not-in-system',
-  'two-measures',
-  'wide-range',
-  'reversed-range',
-  'nothing',
-  'count-and-mass',
-  'heaped',
-  'which-size',
-] as const
-export type Flag = {
-  code: (typeof FLAG_CODES)[number]
-  message: string
-  /** What the message says, for an interface with words of its own. */
-  values: Readonly<Record<string, string | number>>
-  repairs: Repair[]
-}
+import { fillOf, mannerFlags, sizeFlags, SPOONS } from './spoonsAndSizes'
 
 /** A line with the mass it means [g], or null with the reason among its flags. `via` says how it was weighed. */
 export type WeighedLine = { massG: number | null; via: string; isUnderstood: boolean; flags: Flag[] }
@@ -136,38 +116,6 @@ function weigh(
   }
 }
 
-const SPOONS: readonly string[] = ['tsp', 'tbsp']
-const HEAPED = /\b(?:heaped|heaping|rounded)\b/
-const SCANT = /\bscant\b/
-/** What a spoon holds against a level one: common practice, an estimate that says so. */
-const fillOf = (prep: string | null) => (HEAPED.test(prep ?? '') ? 1.5 : SCANT.test(prep ?? '') ? 0.9 : 1)
-
-function mannerFlags({ prep, unit }: ParsedLine): Flag[] {
-  const factor = fillOf(prep)
-  if (factor === 1 || !SPOONS.includes(unit ?? '')) return []
-  const percent = Math.round(factor * 100)
-  return [flag('heaped', `taken as ${percent} % of a level spoon, an estimate: weigh one of yours once`, { percent })]
-}
-
-/** Sizes of one thing may differ by this factor before somebody is asked which is meant. */
-const SIZES_ALIKE = 1.6
-
-/** "12 prawns": of things that come in very different sizes, the size is asked for. */
-function sizeFlags({ unit, size, also, each, quantity }: ParsedLine, ingredient: Ingredient | null): Flag[] {
-  if (unit !== null || size !== null || each || also.length > 0 || quantity === null || !ingredient) return []
-  if (!ingredient.role.startsWith('protein')) return []
-  const masses = ingredient.countSizes.map((one) => one.massG)
-  if (masses.length < 2 || Math.max(...masses) <= Math.min(...masses) * SIZES_ALIKE) return []
-  const taken = sizeOf(ingredient, null, null)
-  const sizes = ingredient.countSizes.map((one) => `${one.size} ${one.massG} g`).join(', ')
-  return [
-    flag('which-size', `which size? ${taken?.size ?? 'one'} is taken until you say: ${sizes}`, {
-      size: taken?.size ?? '',
-      sizes,
-    }),
-  ]
-}
-
 function rangeFlags({ quantity, quantityMax }: ParsedLine): Flag[] {
   if (quantity === 0) return [flag('nothing', 'the amount is 0: give what goes in, or take the line out')]
   if (quantity === null || quantityMax === null) return []
@@ -269,12 +217,6 @@ function volumeOf(line: ParsedLine) {
   return null
 }
 
-const flag = (code: Flag['code'], message: string, values: Flag['values'] = {}): Flag => ({
-  code,
-  message,
-  values,
-  repairs: [],
-})
 const unweighed = (code: Flag['code'], message: string, values: Flag['values']): Unweighed => ({
   kind: 'unweighed',
   flag: flag(code, message, values),

@@ -24,7 +24,6 @@ const whyOf = (events: LotEvent[], id: string, nowMs = T0 + 9 * HOUR_MS) =>
 const HOT = say(T0 + 3 * HOUR_MS, read(30))
 /** Spread, 57 °C at 15:00, and 30 °C in the very second of the limit of 21 °C. */
 const BROKEN = [COLD[0]!, COLD[1]!, HOT]
-const SMELLS = say(T0 + 5 * HOUR_MS, { kind: 'refused', reason: 'smell' })
 const FROM_ELSEWHERE: [string, LotEvent[], LotEvent][] = [
   ['the log', BROKEN, HOT],
   ...(['cooling', 'unknownAge', 'smell', 'delivery'] as const).map((reason): [string, LotEvent[], LotEvent] => {
@@ -259,7 +258,7 @@ describe('a doubtful reading that would break the lot', () => {
 
 describe('limits in the unit they are read in', () => {
   const US = (...temps: [number, number][]) => [
-    say(T0, { ...spread(), tempC: 57.2, tempF: 135 } as Said),
+    say(T0, { ...spread(), tempC: 57.2, tempF: 135 }),
     ...temps.map(([hours, tempF]) => say(T0 + hours * HOUR_MS, readF(tempF))),
   ]
   test('135, 70 and 41 °F are the limits of a US kitchen that reads °F, to the second', () => {
@@ -268,13 +267,13 @@ describe('limits in the unit they are read in', () => {
     expect(at(US([2, 70], [6, 42]), T0 + 6 * HOUR_MS).verdict).toBe('broken')
   })
   test('the same figures in °C are above 21 and in time for 5 °C', () => {
-    const celsius = [say(T0, { ...spread(), tempC: 57 } as Said), say(T0 + 2 * HOUR_MS, read(21.1))]
+    const celsius = [say(T0, { ...spread(), tempC: 57 }), say(T0 + 2 * HOUR_MS, read(21.1))]
     expect(at(celsius, T0 + 2 * HOUR_MS).verdict).toBe('broken')
   })
   test('60 → 21 → 5 °C at exactly 2 h and 6 h keeps the Australian rule; the second step runs from where the first was reached', () => {
     const born = { ...LOAD, ruleSet: 'au' as const }
     const au = (first: number, second: number) => [
-      say(T0, { ...spread(), tempC: 60 } as Said),
+      say(T0, { ...spread(), tempC: 60 }),
       say(T0 + first * HOUR_MS, read(21)),
       say(T0 + second * HOUR_MS, read(5)),
     ]

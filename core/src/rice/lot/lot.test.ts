@@ -1,6 +1,5 @@
 import fc from 'fast-check'
 import { at, COLD, HOUR_MS, HOUSE, LOAD, MIN_MS, moved, read, say, spread, T0, type Said } from '../../test/lots'
-import type { LotEvent } from './lotEvent'
 import { lotFault } from './lotFault'
 
 describe('a lot', () => {
@@ -140,7 +139,7 @@ describe('what a lot refuses', () => {
   })
   test.each([0, 0.6])('a depth of %d m', (depthM) => {
     const born = at([], T0)
-    expect(lotFault(born, say(T0, { ...spread(), depthM } as Said), 'us', [])).toMatchObject({ code: 'lot-depth' })
+    expect(lotFault(born, say(T0, { ...spread(), depthM }), 'us', [])).toMatchObject({ code: 'lot-depth' })
   })
 })
 

@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one fold over the events of a lot: what is split apart here has differed before */
 import { inOrder } from '../../event/eventOrder'
 import { struckOut } from '../../event/struckOut'
 import { isAbove } from '../../measure/temperature'

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { component, DISH, TOOLS, US } from '../test/kitchen'
-import { batchScore } from '../line/batchScore'
-import { batchComponents, mixedParts, type BatchAsked } from './batchComponents'
-import type { Dish } from './dish'
+import { batchScore } from './batchScore'
+import { batchComponents, mixedParts, type BatchAsked } from '../book/batchComponents'
+import type { Dish } from '../book/dish'
 
 const rice = component({ id: 'rice', role: 'rice', food: 'rice', ratioG: 100 })
 const peanut = component({ id: 'peanut', role: 'garnish', food: 'nut', ratioG: 3, allergens: ['peanut'] })
