@@ -11,6 +11,7 @@ const untranspiled =
   '(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|react-native-.*|nativewind|uuid'
 
 module.exports = {
+  testTimeout: 30_000,
   projects: [
     node('core'),
     node('contract'),

@@ -40,7 +40,7 @@ test('bad input: exit 2, a line a fault with field and remedy, no stack', () => 
     ['measure.convert'],
     [
       { value: 'two', from: 'cup', to: 'mL' },
-      { value: 1, from: 'cup', to: 'g', ingredient: 'soy' },
+      { value: 1, from: 'cup', to: 'g', ingredient: 'odd soy' },
     ],
   )
   expect([status, stdout]).toEqual([2, ''])
@@ -49,7 +49,7 @@ test('bad input: exit 2, a line a fault with field and remedy, no stack', () => 
     .split('\n')
     .filter((line) => !line.startsWith('npm'))
   expect(lines[0]).toMatch(/^0\.value: .*number/)
-  expect(lines[1]).toMatch(/^1\.ingredient: unknown ingredient "soy": use one of .*soy/)
+  expect(lines[1]).toMatch(/^1\.ingredient: unknown ingredient "odd soy": use one of .*soy/)
   expect(stderr).not.toMatch(/\bat .*\.ts:\d+/)
   expect(core(['measure.convert'], '{').stderr).toMatch(/^input: not JSON/)
   expect(core(['no.such']).status).toBe(2)

@@ -1,4 +1,5 @@
 import { MeasureConvertInput, MeasureConvertOutput } from 'contract/measure'
+import { likeNames } from 'core/book/lookUp'
 import { findIngredient } from 'core/book/resolve'
 import { convert } from 'core/measure/convert'
 import { readIngredients } from '../server/src/book/ingredient/table.csv'
@@ -31,7 +32,7 @@ function measureConvert(raw: unknown): Answer {
   if (asked !== undefined && !ingredient) {
     return {
       kind: 'faults',
-      faults: [{ field: 'ingredient', message: `unknown ingredient "${asked}": use ${likeNames(asked)}` }],
+      faults: [{ field: 'ingredient', message: `unknown ingredient "${asked}": use ${likeWords(asked)}` }],
     }
   }
   const result = convert({
@@ -48,17 +49,8 @@ function measureConvert(raw: unknown): Answer {
   return { kind: 'output', output: MeasureConvertOutput.parse({ value: result.value, via: result.via }) }
 }
 
-const MOST_NAMES = 5
-
-function likeNames(asked: string): string {
-  const words = asked
-    .toLowerCase()
-    .split(/\W+/)
-    .filter((word) => word.length > 2)
-  const like = (table ?? []).filter((row) =>
-    words.some((word) => row.id.includes(word) || row.name.toLowerCase().includes(word)),
-  )
-  const ids = like.slice(0, MOST_NAMES).map((row) => row.id)
+function likeWords(asked: string): string {
+  const ids = likeNames(table ?? [], asked).map((row) => row.id)
   return ids.length > 0 ? `one of ${ids.join(', ')}` : 'an id or name of server/data/ingredients.csv'
 }
 

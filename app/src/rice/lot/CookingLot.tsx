@@ -27,13 +27,11 @@ import { useMostDepthM } from '../useRiceWork'
 import { LotHead } from './LotHead'
 import type { LotPage } from './lotPage'
 
-const LEAST_LIKELY = 0.5
-const MOST_LIKELY = 0.7
+const LIKELY = { least: 0.5, most: 0.7 } as const
 const AIM_DEPTH_M = 0.038
 /** What rice that leaves the heat usually reads, and what it can read [°C]. */
 const USUAL_START_C = 90
-const LEAST_TEMP_C = 20
-const MOST_TEMP_C = 101
+const TEMP_C = { least: 20, most: 101 } as const
 
 /** A load on the heat: the time to go, then its weight and where it is spread. */
 export function CookingLot(page: LotPage) {
@@ -131,7 +129,7 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   )
   const mostM = valueOf(worked)
   const waterFraction = load ? waterFractionOf(load.dryMassG, massG) : null
-  const isOdd = waterFraction !== null && (waterFraction < LEAST_LIKELY || waterFraction > MOST_LIKELY)
+  const isOdd = waterFraction !== null && (waterFraction < LIKELY.least || waterFraction > LIKELY.most)
   const isNoTray = depthM < LEAST_DEPTH_M || depthM > MOST_DEPTH_M
   return {
     massG,
@@ -232,8 +230,8 @@ function SpreadDials({ shown, kitchen, house, spread }: LotPage & { spread: Spre
         {...dial(t('cooking.temp'))}
         value={spread.temp}
         from={Math.round(degrees({ tempC: USUAL_START_C }, kitchen.readsIn))}
-        least={Math.round(degrees({ tempC: LEAST_TEMP_C }, kitchen.readsIn))}
-        most={Math.round(degrees({ tempC: MOST_TEMP_C }, kitchen.readsIn))}
+        least={Math.round(degrees({ tempC: TEMP_C.least }, kitchen.readsIn))}
+        most={Math.round(degrees({ tempC: TEMP_C.most }, kitchen.readsIn))}
         unit={t(`degrees.${kitchen.readsIn}`)}
         onChange={spread.setTemp}
       />

@@ -6,7 +6,7 @@ import { v7 as newId } from 'uuid'
 import { saveDish } from '../../book/dishes.sql'
 import { refreshDishes } from '../../book/shelf'
 import { savePrices } from '../../book/ingredient/ingredients.sql'
-import { readIngredients } from '../../book/ingredient/table.csv'
+import { shippedIngredients } from '../../book/ingredient/shipped'
 import { listRecipes, saveRecipe } from '../../book/recipe/recipes.sql'
 import { placeTickets, withIds } from '../../line/placeTickets'
 import { addTicketEvents } from '../../line/tickets.sql'
@@ -35,8 +35,9 @@ const BOATS_AN_EVENING = 9
  * the server was off are cancelled, a fresh wave waits, and fresh rice stands on the shelf.
  */
 export async function prepareDemo(pool: Pool, nowMs: number, evenings = 2): Promise<string> {
-  if (!(await hasKitchen(pool, DEMO_KITCHEN_ID)))
-    await inTransaction(pool, (connection) => create(connection, nowMs, evenings))
+  if (await hasKitchen(pool, DEMO_KITCHEN_ID))
+    await inTransaction(pool, (connection) => refreshDishes(connection, DEMO_KITCHEN_ID, nowMs))
+  else await inTransaction(pool, (connection) => create(connection, nowMs, evenings))
   await inTransaction(pool, (connection) => refresh(connection, nowMs))
   if (evenings > 0) await prepDemoMise(pool, DEMO_KITCHEN_ID, nowMs)
   return DEMO_KITCHEN_ID
@@ -47,7 +48,7 @@ async function create(connection: PoolConnection, nowMs: number, evenings: numbe
   await insertKitchen(connection, { ...DEMO_KITCHEN, timeZone }, DEMO_STATIONS, DEMO_STAFF)
   await fillBook(connection, nowMs - 30 * 24 * HOUR_MS)
   const dishes: Dish[] = []
-  for (const [index, draft] of demoDishes(readIngredients()).entries()) {
+  for (const [index, draft] of demoDishes(shippedIngredients()).entries()) {
     const parsed = DishDraft.parse(draft)
     dishes.push(await saveDish(connection, DEMO_KITCHEN_ID, parsed, nowMs - 30 * 24 * HOUR_MS + index))
   }
@@ -82,7 +83,6 @@ async function refresh(connection: PoolConnection, nowMs: number): Promise<void>
     await addTicketEvents(connection, DEMO_KITCHEN_ID, id, [event], nowMs)
   }
   if ((await listRecipes(connection, DEMO_KITCHEN_ID)).length === 0) await fillBook(connection, nowMs)
-  await refreshDishes(connection, DEMO_KITCHEN_ID, nowMs)
   const { kitchen, house } = await saved(connection)
   if (house.vessels.length === 0)
     await insertRiceHouse(connection, DEMO_KITCHEN_ID, null, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)
