@@ -75,6 +75,7 @@ export const editorWords = {
     'no-size': 'What one {{unit}} of {{name}} weighs is not known. Weigh ten of them once.',
     'not-in-system': 'The {{system}} system has no {{unit}}. Name the system of this recipe.',
     'two-measures': 'That would weigh {{is}} g/mL; {{name}} weighs {{wanted}}.',
+    'two-volumes': 'One measure is {{is}} g, the other {{not}} g. Which is meant?',
     'wide-range': '{{from}} to {{to}} is a wide range. Its middle is taken until you say.',
     'wide-range-likely': '{{from}} to {{to}} is a wide range. Is {{likely}} meant? Its middle is taken until you say.',
     'reversed-range': 'The range runs down, from {{from}} to {{to}}.',

@@ -7,6 +7,7 @@ export const FLAG_CODES = [
   'no-size',
   'not-in-system',
   'two-measures',
+  'two-volumes',
   'wide-range',
   'reversed-range',
   'nothing',

@@ -15,6 +15,8 @@ export type WeighedLine = { massG: number | null; via: string; isUnderstood: boo
 const WIDE_RANGE = 2.5
 /** Two measures by count and mass may differ by this factor before somebody is asked: sizes vary. */
 const COUNT_DOUBT = 1.6
+/** Two volumes of one line may differ by this factor: cups of different countries do. */
+const VOLUME_DOUBT = 1.3
 
 /**
  * What a parsed line weighs: by mass, by volume through the density of its form, by count through the size it names. Of
@@ -150,6 +152,18 @@ function doubts(
   system: MeasureSystem,
 ): Flag[] {
   const sure = weighed.filter((one) => one.kind === 'weighed')
+  const [volume, other] = sure.filter((one) => one.by === 'volume')
+  if (volume && other && Math.abs(Math.log(volume.massG / other.massG)) > Math.log(VOLUME_DOUBT))
+    return [
+      flag(
+        'two-volumes',
+        `one measure is ${round(volume.massG)} g, the other ${round(other.massG)} g: which is meant?`,
+        {
+          is: round(volume.massG),
+          not: round(other.massG),
+        },
+      ),
+    ]
   const mass = sure.find((one) => one.by === 'mass')
   const volumeMeasure = volumeOf(line)
   if (mass && volumeMeasure) {

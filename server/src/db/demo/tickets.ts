@@ -10,18 +10,18 @@ type DemoTicket = { place: string; kind?: 'dine' | 'take'; inMin: number; items:
 const WAVE: DemoTicket[] = [
   {
     place: 'stool 3',
-    inMin: 8,
+    inMin: 13,
     items: [
       { dishId: 'duck', portions: 2 },
       { dishId: 'plain', portions: 1 },
     ],
   },
-  { place: 'stool 9', inMin: 9, items: [{ dishId: 'kimchi', portions: 2 }] },
-  { place: 'stool 5', inMin: 11, items: [{ dishId: 'duck', portions: 1, allergies: ['egg'] }] },
-  { place: 'hatch', kind: 'take', inMin: 14, items: [{ dishId: 'crab', portions: 2 }] },
+  { place: 'stool 9', inMin: 14, items: [{ dishId: 'kimchi', portions: 2 }] },
+  { place: 'stool 5', inMin: 15, items: [{ dishId: 'duck', portions: 1, allergies: ['egg'] }] },
+  { place: 'hatch', kind: 'take', inMin: 16, items: [{ dishId: 'crab', portions: 2 }] },
   {
     place: 'stool 6',
-    inMin: 18,
+    inMin: 17,
     items: [
       { dishId: 'cauliflower', portions: 1, modifiers: ['no-peanut'] },
       { dishId: 'duck', portions: 1 },
@@ -30,13 +30,13 @@ const WAVE: DemoTicket[] = [
   {
     place: 'hatch',
     kind: 'take',
-    inMin: 27,
+    inMin: 26,
     items: [
       { dishId: 'chicken', portions: 3 },
       { dishId: 'plain', portions: 2 },
     ],
   },
-  { place: 'stool 12', inMin: 22, items: [{ dishId: 'mushroom', portions: 2, modifiers: ['no-scallion'] }] },
+  { place: 'stool 12', inMin: 21, items: [{ dishId: 'mushroom', portions: 2, modifiers: ['no-scallion'] }] },
 ]
 
 export function demoWave(nowMs: number): NewTicketBody[] {
