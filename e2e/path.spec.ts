@@ -24,7 +24,8 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
     })
   })
 
-  await test.step('the amounts of the proposed batch, then fire', async () => {
+  await test.step('the amounts of a proposed batch, then fire', async () => {
+    await page.getByRole('button', { name: /^Duck and pickled greens, 3 portions/ }).click()
     if ((page.viewportSize()?.width ?? 0) < 900) await page.getByRole('button', { name: 'Show amounts' }).click()
     await expect(page.getByText('660 g').last()).toBeVisible()
     if ((page.viewportSize()?.width ?? 0) < 900) await page.getByRole('button', { name: 'Close' }).click()
