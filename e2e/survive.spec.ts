@@ -109,9 +109,15 @@ for (const gapMs of [0, 60, 150, 300, 450, 600]) {
     const done = page.getByRole('button', { name: /^Done/ })
     await expect(done).toBeEnabled()
     const box = await done.boundingBox()
-    await page.mouse.click(box!.x + 40, box!.y + 40)
-    await page.waitForTimeout(gapMs)
-    await page.mouse.click(box!.x + 40, box!.y + 40)
+    await page.evaluate(
+      async ({ x, y, ms }) => {
+        const tap = () => (document.elementFromPoint(x, y) as HTMLElement | null)?.click()
+        tap()
+        await new Promise((resolve) => setTimeout(resolve, ms))
+        tap()
+      },
+      { x: box!.x + 40, y: box!.y + 40, ms: gapMs },
+    )
     await expect(step(page)).toHaveText('Oil in')
     await page.waitForTimeout(900)
     expect((await kitchen.run(runId)).events).toHaveLength(1)
