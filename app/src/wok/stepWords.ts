@@ -32,7 +32,7 @@ export function useStepWords(): (step: RunStep, isGriddle: boolean) => StepWords
       how: t(`how.${action}`, { names: names.join(', '), portions }),
       cue: t(`cues.${step.cue}`),
       reason: t(`reasons.${step.reason}`),
-      check: check ? t(`checks.${check.food}`, { coreC: check.limit.coreC }) + hold : null,
+      check: check ? t(`checks.${check.food}`, { coreC: check.limit.coreC }).replace(/\?$/, `${hold}?`) : null,
       cautions: step.cautions.map((caution) => t(`cautions.${caution}`)),
     }
   }
