@@ -1,56 +1,40 @@
 import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 import { Run, RunList } from 'contract/run'
 import { TicketList, type Ticket } from 'contract/ticket'
-import { spawn, type ChildProcess } from 'node:child_process'
-import { once } from 'node:events'
-import { randomUUID } from 'node:crypto'
+import { Host } from './host'
 
-/** A server process of its own on a database of its own, whose clock the test moves. */
+/** A kitchen of its own in a database of its own, whose clock the test moves. */
 export class Kitchen {
-  private process: ChildProcess | null = null
-  private readonly database = `e2e_${randomUUID().replaceAll('-', '')}`
-  private nowMs = Date.now()
+  private database = ''
+  private nowMs = 0
   private movedAtMs = Date.now()
   url = ''
   private port = 0
 
-  constructor(private readonly evenings: number) {}
+  constructor(private readonly host: Host) {}
 
+  /** Opens a copy of the sample kitchen, as it was when it was made. */
+  async begin(evenings: number): Promise<void> {
+    const sample = await this.host.sample(evenings)
+    this.database = sample.database
+    this.nowMs = sample.nowMs
+    this.movedAtMs = Date.now()
+    await this.start()
+  }
+
+  /** Starts the server again, where it was before. */
   async start(): Promise<void> {
-    const [, , socket = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
-    const child = spawn('node', ['--enable-source-maps', 'server/dist/main.mjs'], {
-      env: {
-        ...process.env,
-        OKAZU_PORT: String(this.port),
-        OKAZU_DB_SOCKET: socket,
-        OKAZU_DB_NAME: this.database,
-        OKAZU_TEST_CLOCK: '1',
-        OKAZU_DEMO_EVENINGS: String(this.evenings),
-        OKAZU_LOG: 'error',
-        TZ: 'UTC',
-      },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    })
-    this.process = child
-    const isFirst = this.port === 0
-    for await (const chunk of child.stdout) {
-      const found = /ready at http:\/\/127\.0\.0\.1:(\d+)/.exec(String(chunk))
-      if (!found) continue
-      this.port = Number(found[1])
-      this.url = `http://127.0.0.1:${this.port}`
-      break
-    }
-    if (!isFirst) await this.moveServer()
+    this.port = await this.host.order({ do: 'open', database: this.database, nowMs: this.now(), port: this.port })
+    this.url = `http://127.0.0.1:${this.port}`
+  }
+
+  async end(): Promise<void> {
+    await this.host.order({ do: 'close' })
   }
 
   /** Ends the server as a power cut would. */
   async kill(): Promise<void> {
-    const child = this.process
-    this.process = null
-    if (!child || child.exitCode !== null) return
-    const gone = once(child, 'exit')
-    child.kill('SIGKILL')
-    await gone
+    await this.host.kill()
   }
 
   now(): number {
@@ -91,16 +75,26 @@ export class Kitchen {
   }
 }
 
+type WorkerFixtures = { host: Host }
 type Fixtures = { evenings: number; kitchen: Kitchen; open: (path: string) => Promise<Page>; complaints: string[] }
 
 /** Each test has a kitchen of its own; what the browser complains of fails the test. */
-export const test = base.extend<Fixtures>({
+export const test = base.extend<Fixtures, WorkerFixtures>({
   evenings: [0, { option: true }],
-  kitchen: async ({ evenings }, use) => {
-    const kitchen = new Kitchen(evenings)
-    await kitchen.start()
+  host: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const host = new Host()
+      await use(host)
+      await host.kill()
+    },
+    { scope: 'worker' },
+  ],
+  kitchen: async ({ host, evenings }, use) => {
+    const kitchen = new Kitchen(host)
+    await kitchen.begin(evenings)
     await use(kitchen)
-    await kitchen.kill()
+    await kitchen.end()
   },
   // eslint-disable-next-line no-empty-pattern
   complaints: async ({}, use) => {
@@ -109,7 +103,7 @@ export const test = base.extend<Fixtures>({
     expect(complaints).toEqual([])
   },
   open: async ({ context, kitchen, complaints }, use) => {
-    await context.clock.install()
+    await context.clock.install({ time: kitchen.now() })
     await use(async (path) => {
       const page = await context.newPage()
       page.on('pageerror', (error) => complaints.push(error.message))

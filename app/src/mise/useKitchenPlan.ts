@@ -7,6 +7,7 @@ import type { KitchenAsked, KitchenPlan } from 'core/mise/doing/planKitchen'
 import type { ScheduledTask } from 'core/mise/doing/scheduleDay'
 import { useMemo } from 'react'
 import { useNowMs } from '../device/clock'
+import { NONE, valueOf, WORKING, type Worked } from '../device/worked'
 import { workedClient } from '../live/workedClient'
 import { useKitchen } from '../setup/useKitchen'
 import { useRiceHouse } from '../rice/useLots'
@@ -22,7 +23,8 @@ export type Mise = {
   plans: readonly MisePlan[]
   /** Of the services that were drawn, the next. */
   next: MisePlan | null
-  plan: KitchenPlan | null
+  /** None where no service was drawn; until the worker has answered nothing is said of times, people or what is late. */
+  plan: Worked<KitchenPlan>
   /** What was said, folded here at once; the plan over people follows from the worker. */
   states: ReadonlyMap<string, DayState>
   tasks: readonly MiseTask[]
@@ -62,7 +64,12 @@ export function useKitchenPlan() {
   const first = useWorked(asked && { ...asked, passes: 1 }, fullKey, ['first', ...key])
   const best = useWorked(first.data ? asked : null, fullKey, ['best', ...key])
   const worked = best.isPlaceholderData && !first.isPlaceholderData ? first.data : (best.data ?? first.data)
-  const plan = worked?.plan ?? null
+  const failed = first.isError || best.isError
+  const plan = useMemo(
+    (): Worked<KitchenPlan> =>
+      worked?.plan ? { kind: 'value', value: worked.plan } : plans.length === 0 || failed ? NONE : WORKING,
+    [worked, plans.length, failed],
+  )
   const planKey = worked?.key ?? ''
   const isBest = worked !== undefined && worked === best.data && !best.isPlaceholderData
   const states = useMemo(
@@ -71,7 +78,7 @@ export function useKitchenPlan() {
   )
   const mise = useMemo((): Mise | null => {
     if (!kitchen.data || !house.data || !query.data) return null
-    const at = new Map(plan?.schedule.tasks.map((one) => [one.id, one]))
+    const at = new Map(valueOf(plan)?.schedule.tasks.map((one) => [one.id, one]))
     const tasks = [...states].flatMap(([planId, state]) =>
       state.tasks.map((task) => ({ ...task, at: at.get(task.id) ?? null, planId })),
     )

@@ -1,5 +1,6 @@
 import { View } from 'react-native'
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg'
+import { valueOf } from '../../device/worked'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
@@ -48,7 +49,7 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
     middlePx: TOP_PX + lanes.heightPx / 2,
   })
   const ordered = [...lanes.tasks].sort((a, b) => a.fromMs - b.fromMs || a.top - b.top)
-  const chain = new Set(mise.plan?.schedule.chain ?? [])
+  const chain = new Set(valueOf(mise.plan)?.schedule.chain ?? [])
   const bottom = TOP_PX + lanes.heightPx
   const ticks = ticksOf(axis, serviceMs, kitchen.timeZone)
   const open = ordered.find((one) => one.task.id === openId)
@@ -64,7 +65,7 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
         {lanes.lanes.map((lane) => (
           <LaneGround key={lane.id} axis={axis} {...lane} serviceMs={serviceMs} />
         ))}
-        <Chain axis={axis} tasks={ordered} ids={mise.plan?.schedule.chain ?? []} />
+        <Chain axis={axis} tasks={ordered} ids={valueOf(mise.plan)?.schedule.chain ?? []} />
         {ordered.map((one) => (
           <Bar
             key={one.task.id}

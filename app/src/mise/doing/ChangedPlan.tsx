@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import type { PlanChange } from 'core/mise/doing/planChanges'
+import { valueOf } from '../../device/worked'
 import { Button } from '../../ui/Button'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
@@ -16,7 +17,7 @@ export function ChangedPlan({ mise }: { mise: Mise }) {
   const { plan, planKey, isBest, kitchen } = mise
   const words = useMiseWords(kitchen)
   const [isOpen, setIsOpen] = useState(false)
-  const schedule = isBest ? (plan?.schedule ?? null) : null
+  const schedule = isBest ? (valueOf(plan)?.schedule ?? null) : null
   const changes = usePlanChanges(planKey, schedule)
   const isQuiet = schedule !== null && changes.length === 0
   useEffect(() => {

@@ -1,5 +1,6 @@
 import type { Infeasible as Fault } from 'core/mise/plan/task'
 import { View } from 'react-native'
+import { valueOf } from '../../device/worked'
 import { Notice } from '../../ui/Notice'
 import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
@@ -10,7 +11,7 @@ import { toolName } from './NextTask'
 export function Infeasible({ mise }: { mise: Mise }) {
   const words = useMiseWords(mise.kitchen)
   const sentence = useFaultSentence(mise)
-  const faults = mise.plan?.schedule.infeasible ?? []
+  const faults = valueOf(mise.plan)?.schedule.infeasible ?? []
   if (faults.length === 0) return null
   return (
     <View className="gap-1 pt-1">

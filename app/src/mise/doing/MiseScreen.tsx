@@ -40,7 +40,7 @@ function Drawn({ mise }: { mise: Mise }) {
   const aside = (
     <>
       <ChangedPlan mise={mise} />
-      <NextTask mise={mise} task={task} personId={personId} />
+      <NextTask mise={mise} task={task ?? (mise.plan.kind === 'working' ? 'working' : null)} personId={personId} />
       {isWide && <View className="mt-2">{bar}</View>}
       <Waits mise={mise} onOpen={setOpenId} />
       <ThenList mise={mise} tasks={[...now, ...next].filter((one) => one !== task)} onOpen={setOpenId} />

@@ -13,7 +13,7 @@ import { useMiseWords } from '../miseWords'
 import type { Mise, MiseTask } from '../useKitchenPlan'
 import { dueMs } from './taskOrder'
 
-type Props = { mise: Mise; task: MiseTask | null; personId: string | null }
+type Props = { mise: Mise; task: MiseTask | 'working' | null; personId: string | null }
 
 /** My next task: whose, what, how much, how fine, by when, and what may hurt. */
 export function NextTask({ mise, task, personId }: Props) {
@@ -23,7 +23,7 @@ export function NextTask({ mise, task, personId }: Props) {
   return (
     <View className="gap-1 pt-1">
       <WhoAmI mise={mise} personId={personId} />
-      {task ? (
+      {task !== null && task !== 'working' ? (
         <>
           <Text role="heading" aria-level={2} size="amount" weight="bold" stretch="slim">
             {words.task(task)}
@@ -49,7 +49,7 @@ export function NextTask({ mise, task, personId }: Props) {
         </>
       ) : (
         <Text role="heading" aria-level={2} size="amount" weight="bold" stretch="slim">
-          {t('doing.rest')}
+          {t(task === 'working' ? 'doing.working' : 'doing.rest')}
         </Text>
       )}
     </View>

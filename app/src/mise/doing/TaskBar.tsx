@@ -19,6 +19,8 @@ const LATE_S = 60
 export function TaskBar({ mise, task, personId, onMore }: Props) {
   const t = useWords('mise')
   const router = useRouter()
+  if (!task && mise.plan.kind === 'working')
+    return <Button isTall label={t('doing.working')} isBusy onPress={() => undefined} />
   if (!task) {
     const left = mise.tasks.some((one) => one.status !== 'done' && one.planId === mise.next?.id)
     const time = mise.next ? formatTime(mise.next.fromMs, mise.kitchen.timeZone) : ''

@@ -1,4 +1,5 @@
 import { Pressable, View } from 'react-native'
+import { valueOf } from '../../device/worked'
 import { Text } from '../../ui/Text'
 import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
@@ -13,7 +14,7 @@ export function Tight({ mise, onOpen }: { mise: Mise; onOpen: (id: string) => vo
   const t = useWords('mise')
   const words = useMiseWords(mise.kitchen)
   const zone = mise.kitchen.timeZone
-  const chain = (mise.plan?.schedule.chain ?? [])
+  const chain = (valueOf(mise.plan)?.schedule.chain ?? [])
     .flatMap((id) => mise.byId.get(id) ?? [])
     .filter((task) => task.status === 'open')
     .slice(-SHOWN)

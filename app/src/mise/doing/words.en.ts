@@ -13,6 +13,7 @@ export const doingWords = {
     done: '{{name}} done',
     doneDetail: 'planned until {{time}}',
     overTime: 'was planned until {{time}}',
+    working: 'Working out who does what',
     rest: 'Nothing to do now',
     allDone: 'All done for {{time}}',
     allDoneDetail: 'See whether everything is ready.',

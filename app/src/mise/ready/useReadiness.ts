@@ -6,24 +6,26 @@ import { useMemo } from 'react'
 import { useDishes } from '../../book/useDishes'
 import { onHandOf, useLots } from '../../rice/useLots'
 import { useTonight } from '../../rice/useRicePlan'
+import { valueOf } from '../../device/worked'
 import { useShorts } from '../doing/useShorts'
 import type { Mise } from '../useKitchenPlan'
 import { useStock } from '../useMise'
 
 const MIN_MS = 60_000
 
-/** How far everything reaches over the boats of the next service. */
+/** How far everything reaches over the boats of the next service; null until everything that it is judged by is here. */
 export function useReadiness(mise: Mise): Readiness | null {
   const dishes = useDishes().data?.dishes
   const stock = useStock()
   const { lots, isReady } = useLots()
-  const tonight = useTonight().data
+  const { data: tonight, isLoading: isTonightAwaited } = useTonight()
   const { outlook } = useShorts(mise)
   const { next, plan, states, kitchen, house, tasks } = mise
   const handsHere = useHandsHere(mise)
+  const isWaiting = plan.kind === 'working' || !stock.data || isTonightAwaited
   return useMemo(() => {
     const day = next ? states.get(next.id) : undefined
-    if (!next?.drawn || !day || !dishes || !isReady) return null
+    if (!next?.drawn || !day || !dishes || !isReady || isWaiting) return null
     const gone = new Set(day.dropped)
     const usableG = lots.flatMap(onHandOf).reduce((sum, lot) => sum + lot.massG, 0)
     const coming = lots.filter(({ state }) => ['cooking', 'cooling', 'chilling'].includes(state.stage))
@@ -33,7 +35,7 @@ export function useReadiness(mise: Mise): Readiness | null {
       outlook,
       stockG: new Map(stock.rows.map((row) => [row.itemId, stockG(row)])),
       tasks,
-      schedule: plan?.schedule ?? null,
+      schedule: valueOf(plan)?.schedule ?? null,
       rice: {
         usableG,
         comingG,
@@ -47,7 +49,7 @@ export function useReadiness(mise: Mise): Readiness | null {
       serviceMs: next.fromMs,
       checks: house.policy.checks.map((check) => check.id),
     })
-  }, [next, plan, states, dishes, stock.rows, lots, isReady, tonight, outlook, kitchen, house, tasks, handsHere])
+  }, [next, plan, states, dishes, stock.rows, lots, isReady, isWaiting, tonight, outlook, kitchen, house, tasks, handsHere])
 }
 
 /** People of the kitchen who are not away when the service begins. */

@@ -1,0 +1,56 @@
+import { createInterface } from 'node:readline'
+import pino from 'pino'
+import type { Pool } from 'mysql2/promise'
+import { z } from 'zod'
+import { prepareDemo } from './db/demo/prepareDemo'
+import { migrate } from './db/migrate'
+import { openPool } from './db/pool'
+import { testClock } from './http/testClock'
+import { startServer, type RunningServer } from './server'
+import { SERVER_FOLDER } from './serverFolder'
+
+/**
+ * A process that opens one kitchen after the other for the browser tests: a line of JSON in, a line of JSON out. `make`
+ * prepares a sample kitchen in a database, `open` serves a database at a time of the test's choice, `close` ends that.
+ */
+const Command = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('make'), database: z.string().regex(/^\w+$/), nowMs: z.number(), evenings: z.number() }),
+  z.object({ do: z.literal('open'), database: z.string().regex(/^\w+$/), nowMs: z.number(), port: z.number() }),
+  z.object({ do: z.literal('close') }),
+])
+const { OKAZU_DB_SOCKET: socketPath } = z.object({ OKAZU_DB_SOCKET: z.string().min(1) }).parse(process.env)
+const log = pino({ level: 'error' }, pino.destination(2))
+const opened: { server: RunningServer; pool: Pool }[] = []
+
+async function prepare(database: string, nowMs: number, evenings: number) {
+  const address = { socketPath, user: 'root', database }
+  await migrate(address, new URL('src/db/migrations/', SERVER_FOLDER))
+  const pool = openPool(address)
+  return { pool, kitchenId: await prepareDemo(pool, nowMs, evenings) }
+}
+
+async function answer(command: z.infer<typeof Command>): Promise<{ port: number }> {
+  switch (command.do) {
+    case 'make':
+      await (await prepare(command.database, command.nowMs, command.evenings)).pool.end()
+      return { port: 0 }
+    case 'open': {
+      const clock = testClock()
+      clock.moveToMs(command.nowMs)
+      const { pool, kitchenId } = await prepare(command.database, command.nowMs, 0)
+      const server = await startServer({ pool, kitchenId, port: command.port, webFolder: 'app/dist', log, clock })
+      opened.push({ server, pool })
+      return { port: server.port }
+    }
+    case 'close':
+      for (const { server, pool } of opened.splice(0)) {
+        await server.stop()
+        await pool.end()
+      }
+      return { port: 0 }
+  }
+}
+
+for await (const line of createInterface({ input: process.stdin }))
+  console.log(JSON.stringify(await answer(Command.parse(JSON.parse(line)))))
+process.exit(0)
