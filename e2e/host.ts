@@ -20,10 +20,13 @@ export class Host {
   /** @returns the port of what was opened. */
   async order(order: Order): Promise<number> {
     const answers = this.start()
-    const line = once(answers, 'line') as Promise<[string]>
-    const gone = once(answers, 'close').then(() => Promise.reject(new Error('the server process ended')))
+    const heard = new AbortController()
+    const { signal } = heard
+    const line = once(answers, 'line', { signal }) as Promise<[string]>
+    const gone = once(answers, 'close', { signal }).then(() => Promise.reject(new Error('the server process ended')))
+    gone.catch(() => undefined)
     this.process!.stdin!.write(`${JSON.stringify(order)}\n`)
-    const [text] = await Promise.race([line, gone])
+    const [text] = await Promise.race([line, gone]).finally(() => heard.abort())
     return (JSON.parse(text) as { port: number }).port
   }
 
