@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { ReadingBar } from '../rice/lot/ReadingBar'
 import { useReadsIn } from '../setup/useKitchen'
+import { NONE } from '../device/worked'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
 import { Text } from '../ui/Text'
@@ -48,7 +49,7 @@ export function CheckProbe({ check, title, isOpen, onClose, onSay }: ProbeProps)
         <ReadingBar
           readsIn={readsIn}
           aroundC={limit.coreC}
-          expectedC={null}
+          expectedC={NONE}
           detail={t('checkCore')}
           onLog={(reading) => setRead(reading)}
         />

@@ -12,7 +12,7 @@ import { CoolingChart } from './CoolingChart'
 import { CoolingSide } from './CoolingSide'
 import { LotHead } from './LotHead'
 import type { LotPage, LotSheet } from './lotPage'
-import { valueOf } from '../../device/worked'
+import { NONE, valueOf } from '../../device/worked'
 import { ReadingBar } from './ReadingBar'
 import { useSayReading } from './useSayReading'
 
@@ -27,12 +27,13 @@ export function CoolingLot({ onOpen, ...page }: LotPage & { onOpen: (sheet: LotS
   const words = useLotWords(kitchen, house)
   const isWide = useIsWide()
   const [heightPx, setHeightPx] = useState(0)
-  const watched = valueOf(useWatchedLot(shown, house, nowMs))
+  const work = useWatchedLot(shown, house, nowMs)
+  const watched = valueOf(work)
   const { lot, state } = shown
   const last = state.readings.filter((one) => one.doubt === null).at(-1) ?? null
   const modelC = watched ? expectedC(watched.forecast, nowMs) : null
   const { log, ask } = useSayReading(page, modelC)
-  const decides = !watched || readingDecides(state, watched.forecast.steps, nowMs)
+  const isHinted = watched !== null && modelC !== null && !readingDecides(state, watched.forecast.steps, nowMs)
   const chartPx = isWide ? CHART_PX.wide : CHART_PX.phone
   return (
     <View role="main" className="min-h-0 flex-1 bg-ground">
@@ -70,7 +71,7 @@ export function CoolingLot({ onOpen, ...page }: LotPage & { onOpen: (sheet: LotS
           <ReadingBar
             readsIn={kitchen.readsIn}
             aroundC={last?.tempC ?? USUAL_START_C}
-            expectedC={decides ? null : modelC}
+            expectedC={work.kind === 'working' ? work : isHinted ? { kind: 'value', value: modelC } : NONE}
             detail={t('cool.logDetail', {
               time: formatTime(nowMs, kitchen.timeZone),
               n: state.readings.length + 1,

@@ -2,6 +2,7 @@ import type { TempUnit, Temperature } from 'core/measure/temperature'
 import { celsiusOf } from 'core/measure/temperature'
 import { useState } from 'react'
 import { Pressable, View } from 'react-native'
+import type { Worked } from '../../device/worked'
 import { openSound } from '../../device/signal'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
@@ -13,8 +14,8 @@ export type ReadingBarProps = {
   readsIn: TempUnit
   /** What the figures to begin with stand around: the last reading. */
   aroundC: number
-  /** What the model expects, as a mark beside the dial; null where the reading decides, and is measured without a hint. */
-  expectedC: number | null
+  /** What the model expects, as a mark beside the dial; none where the reading decides, and is measured without a hint. */
+  expectedC: Worked<number>
   detail: string
   onLog: (reading: Temperature) => void
 }
@@ -32,6 +33,7 @@ export function ReadingBar({ readsIn, aroundC, expectedC, detail, onLog }: Readi
   const t = useWords('rice')
   const [value, setValue] = useState<number | null>(null)
   const unit = t(`degrees.${readsIn}`)
+  const decides = expectedC.kind === 'none'
   const { least, most } = RANGE[readsIn]
   const step = value === null ? COARSE[readsIn] : 1
   const middle = value ?? Math.round(degrees({ tempC: aroundC }, readsIn) / step) * step
@@ -56,12 +58,12 @@ export function ReadingBar({ readsIn, aroundC, expectedC, detail, onLog }: Readi
   return (
     <View className="gap-2">
       <View className="flex-row justify-center gap-3">
-        <Text tone={expectedC === null ? 'rice' : 'ash'} weight={expectedC === null ? 'bold' : 'normal'}>
-          {t(expectedC === null ? 'cool.decides' : 'cool.where')}
+        <Text tone={decides ? 'rice' : 'ash'} weight={decides ? 'bold' : 'normal'}>
+          {t(decides ? 'cool.decides' : 'cool.where')}
         </Text>
-        {expectedC !== null && (
+        {expectedC.kind === 'value' && (
           <Text tone="ash" stretch="narrow">
-            {t('cool.model', { temp: formatTemp({ tempC: Math.round(expectedC) }, readsIn) })}
+            {t('cool.model', { temp: formatTemp({ tempC: Math.round(expectedC.value) }, readsIn) })}
           </Text>
         )}
       </View>

@@ -2,6 +2,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react'
 import { lotState } from 'core/rice/lot/lot'
 import type { LotEvent } from 'core/rice/lot/lotEvent'
 import { forecastLot, lotOnTray } from 'core/rice/lot/lotForecast'
+import { NONE, WORKING } from '../../device/worked'
 import { startWords } from '../../words/i18n'
 import { AskReading, type AskedReading } from './AskReading'
 import { CoolingChart } from './CoolingChart'
@@ -12,7 +13,13 @@ beforeAll(startWords)
 describe('a reading is measured, not agreed to', () => {
   const bar = (change: Partial<ReadingBarProps> = {}) => {
     const onLog = jest.fn()
-    const props: ReadingBarProps = { readsIn: 'C', aroundC: 46.4, expectedC: 41.2, detail: '18:20, reading 4', onLog }
+    const props: ReadingBarProps = {
+      readsIn: 'C',
+      aroundC: 46.4,
+      expectedC: { kind: 'value', value: 41.2 },
+      detail: '18:20, reading 4',
+      onLog,
+    }
     render(<ReadingBar {...props} {...change} />)
     const log = () => screen.getByRole('button', { name: /^Log/ })
     return { onLog, log, dial: screen.getByRole('spinbutton') }
@@ -28,8 +35,14 @@ describe('a reading is measured, not agreed to', () => {
   })
 
   test('where it decides, nothing hints at what is hoped for', () => {
-    bar({ expectedC: null })
+    bar({ expectedC: NONE })
     expect(screen.getByText('This reading decides: measure it')).toBeTruthy()
+    expect(screen.queryByText(/^model/)).toBeNull()
+  })
+
+  test('while the model is at work nothing is said of what the reading decides', () => {
+    bar({ expectedC: WORKING })
+    expect(screen.queryByText('This reading decides: measure it')).toBeNull()
     expect(screen.queryByText(/^model/)).toBeNull()
   })
 

@@ -1,4 +1,5 @@
 import { READING_NOW_MS } from 'core/rice/lot/lotHolding'
+import { NONE } from '../../../device/worked'
 import { Sheet } from '../../../ui/Sheet'
 import { Text } from '../../../ui/Text'
 import { formatTime } from '../../../words/format'
@@ -22,7 +23,7 @@ export function ReadSheet({ onClose, goesBack, ...page }: LotPage & { goesBack: 
         <ReadingBar
           readsIn={kitchen.readsIn}
           aroundC={state.lastTempC ?? 4}
-          expectedC={null}
+          expectedC={NONE}
           detail={t('cool.logDetail', { time: formatTime(nowMs, kitchen.timeZone), n: state.readings.length + 1 })}
           onLog={log}
         />
