@@ -42,14 +42,14 @@ function prepPlan(raw: unknown): Answer {
   return {
     kind: 'output',
     output: {
-      tasks: plan.tasks.map(({ id, startS, endS, who, slackS, critical, latestStartS, lateS }) => ({
+      tasks: plan.tasks.map(({ id, startS, endS, who, slackS, critical, latestStartS, lateS, isFixed }) => ({
         id,
         startAt: toAt(startS),
         endAt: toAt(endS),
         who,
         slackS,
         critical,
-        latestStartAt: Number.isFinite(latestStartS) ? toAt(latestStartS) : null,
+        latestStartAt: !isFixed && Number.isFinite(latestStartS) ? toAt(latestStartS) : null,
         lateS,
       })),
       firstStartAt: plan.firstStartS === null ? null : toAt(plan.firstStartS),

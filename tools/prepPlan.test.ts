@@ -27,9 +27,22 @@ test('mise.prepPlan works back from the service, lags, skills, hours and what is
     proven: true,
     infeasible: [],
     tasks: [
+      { id: 'thaw', startAt: '2026-11-26T05:00:00.000Z', endAt: '2026-11-26T06:00:00.000Z', latestStartAt: null },
       { id: 'pick', startAt: '2026-11-26T06:00:00.000Z', who: ['ifeoma'], slackS: 4500, critical: false },
       { id: 'rails', startAt: '2026-11-26T06:30:00.000Z', slackS: 900 * 5, lateS: 0 },
     ],
+  })
+})
+
+test('a person nobody knows is said, and the bound stays a number', () => {
+  const tasks = [{ id: 'cut', durationS: 60, personId: 'nobody' }]
+  expect(run({ tasks, people: [{ id: 'tam' }], serviceAt }).output).toEqual({
+    tasks: [],
+    firstStartAt: null,
+    lowerBoundS: 0,
+    proven: true,
+    infeasible: [{ taskId: 'cut', why: 'unknown-person', name: 'nobody' }],
+    chain: [],
   })
 })
 

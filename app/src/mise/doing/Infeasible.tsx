@@ -43,6 +43,8 @@ function useFaultSentence(mise: Mise) {
         return t(`doing.why.${fault.why}`)
       case 'unknown-equipment':
         return t('doing.why.unknown-equipment', { name: toolName(mise, fault.name) })
+      case 'unknown-person':
+        return t('doing.why.unknown-person', { name: words.person(fault.name) })
       case 'no-skill':
         return t('doing.why.no-skill', { name: fault.name })
       case 'too-few-hands':
@@ -55,6 +57,12 @@ function useFaultSentence(mise: Mise) {
         return t('doing.why.no-hours', { needed: words.span(fault.neededS), longest: words.span(fault.longestS) })
       case 'needs-infeasible':
         return t('doing.why.needs-infeasible', { name: named(fault.name) })
+      case 'due-max-lag':
+        return t('doing.why.due-max-lag', {
+          name: named(fault.name),
+          most: words.span(fault.maxLagS),
+          over: words.span(fault.overS),
+        })
       case 'max-lag':
         return t('doing.why.max-lag', {
           name: named(fault.name),

@@ -76,10 +76,13 @@ export const doingWords = {
       'unknown-need': 'waits for something that is not in the plan: draw the plan anew.',
       'unknown-equipment': 'needs “{{name}}”, which is not there: mend it, or add one under who and what.',
       'no-people': 'nobody is on shift: add one person under who and what.',
+      'unknown-person': 'is handed to {{name}}, who is not on this plan: hand it to somebody who is.',
       'no-skill': 'nobody here can “{{name}}”: call one in, or give one person the skill.',
       'too-few-hands': 'takes {{hands}} people, {{people}} are here: call in {{missing}}.',
       'no-hours': 'takes {{needed}}, the longest stretch is {{longest}}: make one shift longer, or split it.',
       'needs-infeasible': 'waits for {{name}}.',
+      'due-max-lag':
+        'must begin at most {{most}} after {{name}}, which is due {{over}} too early for that: let one of the two times go.',
       'max-lag':
         'would begin {{lag}} after {{name}}, at most {{most}} is safe: free hands sooner, or begin {{name}} later.',
     },

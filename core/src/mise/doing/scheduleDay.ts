@@ -64,40 +64,22 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
   const freed = withoutLate(tasks, day, whole)
   const plan = freed ? planOf(freed) : whole
   const lateAhead = lateAheadOf(day.tasks, plan)
-  const fixed = tasks.flatMap((task): ScheduledTask[] => {
-    if (!task.fixed) return []
-    const { startS, endS, who } = task.fixed
-    return [
-      {
-        id: task.id,
-        startMs: toMs(startS),
-        endMs: toMs(endS),
-        who: [...who],
-        latestStartMs: null,
-        slackS: 0,
-        critical: false,
-        lateS: 0,
-        lateAheadS: 0,
-        isFixed: true,
-      },
-    ]
-  })
-  const open = plan.tasks.map(({ id, startS, endS, who, latestStartS, slackS, critical, lateS }): ScheduledTask => ({
-    id,
-    startMs: toMs(startS),
-    endMs: toMs(endS),
-    who,
-    latestStartMs: Number.isFinite(latestStartS) ? toMs(latestStartS) : null,
-    slackS,
-    critical,
-    lateS,
-    lateAheadS: lateAhead.get(id) ?? lateS,
-    isFixed: false,
+  const scheduled = plan.tasks.map((task): ScheduledTask => ({
+    id: task.id,
+    startMs: toMs(task.startS),
+    endMs: toMs(task.endS),
+    who: task.who,
+    latestStartMs: task.isFixed || !Number.isFinite(task.latestStartS) ? null : toMs(task.latestStartS),
+    slackS: task.slackS,
+    critical: task.critical,
+    lateS: task.isFixed ? 0 : task.lateS,
+    lateAheadS: task.isFixed ? 0 : (lateAhead.get(task.id) ?? task.lateS),
+    isFixed: task.isFixed,
   }))
   return {
     serviceMs,
     nowMs,
-    tasks: [...fixed, ...open].sort((a, b) => a.startMs - b.startMs || (a.id < b.id ? -1 : 1)),
+    tasks: scheduled,
     firstStartMs: plan.firstStartS === null ? null : toMs(plan.firstStartS),
     lowerBoundS: plan.lowerBoundS,
     isProven: plan.isProven,
@@ -108,7 +90,7 @@ export function scheduleDay(asked: ScheduleAsked): Schedule {
 
 /** The rails do not wait for what cannot be in time: they are set without it. Null where nothing is to be freed. */
 function withoutLate(tasks: readonly PlanTask[], day: DayState, plan: Plan): PlanTask[] | null {
-  const late = new Set(plan.tasks.filter((task) => task.lateS > 0).map((task) => task.id))
+  const late = new Set(plan.tasks.filter((task) => task.lateS > 0 && !task.isFixed).map((task) => task.id))
   plan.infeasible.forEach((fault) => late.add(fault.taskId))
   const rails = new Set(day.tasks.filter((task) => task.kind === 'rails').map((task) => task.id))
   const isHeld = tasks.some(
@@ -122,8 +104,9 @@ function withoutLate(tasks: readonly PlanTask[], day: DayState, plan: Plan): Pla
 
 /** The worst lateness of a task and of all that is made of it. */
 function lateAheadOf(tasks: readonly TaskState[], plan: Plan): Map<string, number> {
-  const ahead = new Map(plan.tasks.map((task) => [task.id, task.lateS]))
-  const later = [...plan.tasks].sort((a, b) => b.startS - a.startS)
+  const open = plan.tasks.filter((task) => !task.isFixed)
+  const ahead = new Map(open.map((task) => [task.id, task.lateS]))
+  const later = [...open].sort((a, b) => b.startS - a.startS)
   const byId = new Map(tasks.map((task) => [task.id, task]))
   for (const { id } of later) {
     const task = byId.get(id)

@@ -37,8 +37,8 @@ export function endBoundS(instance: Instance): number {
   return boundS
 }
 
-/** Starts where everybody had the kitchen to himself. */
-function chainStarts(instance: Instance): number[] {
+/** Starts where everybody had the kitchen to himself [s]. */
+export function chainStarts(instance: Instance): number[] {
   const order = listByKeys(
     instance,
     instance.durationS.map(() => 0),

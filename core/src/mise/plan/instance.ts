@@ -1,7 +1,7 @@
 import { crewsOf, type Crew } from './crews'
 import { Profile } from './profile'
 import type { Infeasible, PlanAsked, PlanTask } from './task'
-import { sift } from './sift'
+import { ableTo, sift } from './sift'
 
 export type Link = { job: number; minLagS: number; maxLagS: number }
 
@@ -88,12 +88,8 @@ export function compile(asked: PlanAsked): Compiled {
 
 function crewsAble(task: PlanTask, crews: readonly Crew[], { people }: PlanAsked): number[] {
   if (task.hands === 0) return []
-  const skills = new Map(people.map((person) => [person.id, person.skills]))
-  return crews.flatMap((crew, no) => {
-    const [someone = ''] = crew.people
-    if (task.personId !== undefined && task.hands === 1) return someone === task.personId ? [no] : []
-    return task.skill === undefined || skills.get(someone)?.includes(task.skill) ? [no] : []
-  })
+  const able = new Set(ableTo(task, people).map(({ id }) => id))
+  return crews.flatMap((crew, no) => (able.has(crew.people[0] ?? '') ? [no] : []))
 }
 
 /** The same instance with time running the other way: what was to end by then may not begin before. */

@@ -55,6 +55,56 @@ test('a foundry’s filter takes 15 weeks by A C E G H: Render, Stair and Hanna,
   expect(slackOf(plan)).toMatchObject({ B: 1, D: 1, F: 6 })
 })
 
+const HOUR_S = 3600
+const tam = { id: 'tam', skills: [] }
+const byTam = (id: string, durationS: number, needs: string[] = [], rest: Partial<PlanTask> = {}) =>
+  task(id, durationS, needs, { hands: 1, ...rest })
+
+test('a chain that a due time decides is the chain, though other work is nearer to the service', () => {
+  const tasks = [
+    byTam('cut', 600),
+    byTam('cook', 600, ['cut'], { dueS: -3 * HOUR_S }),
+    byTam('rails', 300),
+    byTam('wipe', 100, [], { dueS: -2 * HOUR_S }),
+  ]
+  const plan = planPrep({ tasks, people: [tam], equipment: [] })
+  expect(plan.firstStartS).toBe(-3 * HOUR_S - 1200)
+  expect(plan.chain).toEqual(['cut', 'cook'])
+})
+
+test('what is under way stays in the plan, also when nothing else is left to place', () => {
+  const begun = byTam('thaw', 3600, [], { fixed: { startS: -4000, endS: 100, who: ['tam'] } })
+  const one = { people: [tam], equipment: [] }
+  const asItIs = { id: 'thaw', startS: -4000, endS: 100, who: ['tam'], lateS: 100, isFixed: true }
+  expect(planPrep({ tasks: [begun], ...one }).tasks).toEqual([expect.objectContaining(asItIs)])
+  const plan = planPrep({ tasks: [begun, byTam('cut', 600, ['thaw'])], ...one, nowS: -2000 })
+  expect(plan.tasks.map((each) => each.id)).toEqual(['thaw', 'cut'])
+})
+
+test('whoever a task is handed to must be there, and be there long enough', () => {
+  const handed = (personId: string) => [byTam('cut', 600, [], { personId })]
+  const short = { id: 'ann', skills: [], hours: [{ fromS: -900, toS: -600 }] }
+  const asked = { people: [tam, short], equipment: [] }
+  const unknown = planPrep({ tasks: [...handed('bo'), byTam('wash', 60)], ...asked })
+  expect(unknown.infeasible).toEqual([{ taskId: 'cut', why: 'unknown-person', name: 'bo' }])
+  expect(unknown.lowerBoundS).toBe(60)
+  expect(planPrep({ tasks: handed('ann'), ...asked }).infeasible).toEqual([
+    { taskId: 'cut', why: 'no-hours', neededS: 600, longestS: 300 },
+  ])
+})
+
+test('a due time and the longest wait after it that contradict each other are both named', () => {
+  const wait = (maxLagS: number) => [
+    byTam('boil', 600, [], { dueS: -5 * HOUR_S }),
+    byTam('dress', 600, [], { notBeforeS: -3 * HOUR_S, needs: [{ taskId: 'boil', maxLagS }] }),
+  ]
+  const asked = { people: [tam], equipment: [] }
+  expect(planPrep({ tasks: wait(HOUR_S), ...asked }).infeasible).toEqual([
+    { taskId: 'dress', why: 'due-max-lag', name: 'boil', maxLagS: HOUR_S, overS: HOUR_S },
+  ])
+  expect(planPrep({ tasks: wait(2 * HOUR_S), ...asked }).infeasible).toEqual([])
+})
+
 test('the 6 x 6 job shop of Fisher and Thompson (1963) ends at its known optimum, 55', () => {
   const jobs = [
     [2, 1, 0, 3, 1, 6, 3, 7, 5, 3, 4, 6],
@@ -174,8 +224,10 @@ test('what is under way or done never moves, and holds its people and tools', ()
       })
       const again = planPrep({ ...asked, tasks, nowS, passes: 8 })
       expect(faultsOf({ ...asked, tasks }, again)).toEqual([])
-      for (const one of again.tasks) expect(one.startS).toBeGreaterThanOrEqual(nowS)
-      expect(again.tasks.map(({ id }) => id).sort()).toEqual(tasks.flatMap((one) => (one.fixed ? [] : [one.id])).sort())
+      for (const one of again.tasks.filter(({ isFixed }) => !isFixed)) expect(one.startS).toBeGreaterThanOrEqual(nowS)
+      for (const { id, fixed } of tasks.filter((one) => one.fixed))
+        expect(again.tasks.find((one) => one.id === id)).toMatchObject({ startS: fixed!.startS, isFixed: true })
+      expect(again.tasks.map(({ id }) => id).sort()).toEqual(tasks.map(({ id }) => id).sort())
     }),
     { numRuns: 80, seed: 9 },
   )

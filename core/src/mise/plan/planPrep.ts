@@ -1,11 +1,11 @@
 import { assign } from './assign'
-import { endBoundS } from './bounds'
+import { chainStarts, endBoundS } from './bounds'
 import { compile, mirror, type Instance } from './instance'
 import { listByKeys } from './order'
 import { place, type Placed } from './place'
 import { searchPlacing, type Worth } from './search'
 import { slackOf } from './slack'
-import type { Infeasible, Plan, PlanAsked, PlannedTask } from './task'
+import type { Infeasible, Plan, PlanAsked, PlannedTask, PlanTask } from './task'
 
 const MOST_PASSES = 60
 const PASSED_TASKS = 4500
@@ -21,7 +21,9 @@ export const usualPasses = (tasks: number): number =>
  */
 export function planPrep(asked: PlanAsked): Plan {
   const { instance, tasks, crews, infeasible } = compile(asked)
-  if (tasks.length === 0) return { tasks: [], firstStartS: null, lowerBoundS: 0, isProven: true, infeasible, chain: [] }
+  const fixed = asked.tasks.flatMap(asItIs)
+  if (tasks.length === 0)
+    return { tasks: fixed.sort(byStart), firstStartS: null, lowerBoundS: 0, isProven: true, infeasible, chain: [] }
   const seed = asked.seed ?? 1
   const passes = asked.passes ?? usualPasses(tasks.length)
   const backward = mirror(instance)
@@ -70,20 +72,40 @@ export function planPrep(asked: PlanAsked): Plan {
     const endS = startS + task.durationS
     const lateS = Math.max(0, endS - instance.notAfterS[job]!)
     const critical = slackS[job]! < 1 || lateS > 0
+    const latestStartS = latestS[job]!
     return [
-      { id: task.id, startS, endS, who: who[job]!, latestStartS: latestS[job]!, slackS: slackS[job]!, critical, lateS },
+      {
+        id: task.id,
+        startS,
+        endS,
+        who: who[job]!,
+        latestStartS,
+        slackS: slackS[job]!,
+        critical,
+        lateS,
+        isFixed: false,
+      },
     ]
   })
-  shown.sort((a, b) => a.startS - b.startS || (a.id < b.id ? -1 : 1))
   return {
-    tasks: shown,
+    tasks: [...fixed, ...shown].sort(byStart),
     firstStartS: Number.isFinite(firstStartS) ? firstStartS : null,
-    lowerBoundS: boundS,
+    lowerBoundS: Number.isFinite(boundS) ? boundS : 0,
     isProven: lastEndS <= boundS + 1e-6,
-    infeasible: [...infeasible, ...unplaced],
+    infeasible: [...infeasible, ...unplaced, ...dueAgainstLag(instance, tasks, asked.nowS)],
     chain: chainOf(instance, late, latestS, slackS).map((job) => tasks[job]!.id),
   }
 }
+
+/** What is under way or done stands in the plan as it is. */
+function asItIs({ id, fixed, dueS = 0 }: PlanTask): PlannedTask[] {
+  if (!fixed) return []
+  const { startS, endS, who } = fixed
+  const lateS = Math.max(0, endS - dueS)
+  return [{ id, startS, endS, who: [...who], latestStartS: startS, slackS: 0, critical: false, lateS, isFixed: true }]
+}
+
+const byStart = (a: PlannedTask, b: PlannedTask) => a.startS - b.startS || (a.id < b.id ? -1 : 1)
 
 const worthOfEnds = (startS: readonly number[], durationS: readonly number[]): Worth => {
   let last = -Infinity
@@ -132,30 +154,50 @@ function orderOf(before: PlanAsked['before'], ids: readonly string[]): number[] 
 }
 
 /**
- * The chain that decides, first to last: from the task that ends nearest to the service, back to what ends as it must begin
- * (what it needs, or what has its people or tools until then), the one with the least slack each time.
+ * The chain that decides, first to last: from the task that must begin first, on to what begins as it ends (what needs it, or
+ * wants its people or tools then), the one with the least slack each time, until one that its own due time, the service or
+ * somebody's hours hold.
  */
 function chainOf(instance: Instance, late: Placed, latestS: readonly number[], slackS: readonly number[]): number[] {
-  const { durationS, equipmentFor, before } = instance
+  const { durationS, equipmentFor, after, notAfterS } = instance
   const endS = latestS.map((startS, job) => startS + durationS[job]!)
-  const placed = latestS.flatMap((startS, job) => (Number.isFinite(startS) && endS[job]! <= 0 ? [job] : []))
+  const placed = latestS.flatMap((startS, job) => (Number.isFinite(startS) ? [job] : []))
   const crewsOf = (job: number) => late.takes[job]!.map(({ crew }) => crew)
   const meets = <T>(a: readonly T[], b: readonly T[]) => a.some((one) => b.includes(one))
   const tighter = (a: number, b: number) => slackS[a]! - slackS[b]! || latestS[a]! - latestS[b]! || a - b
-  let here = placed.sort((a, b) => endS[b]! - endS[a]! || tighter(a, b))[0]
+  const isDue = (job: number) => Math.abs(endS[job]! - notAfterS[job]!) < 1
+  let here = [...placed].sort((a, b) => latestS[a]! - latestS[b]! || tighter(a, b))[0]
   const chain: number[] = []
   while (here !== undefined) {
     const job: number = here
-    chain.unshift(job)
-    const needed = before[job]!.filter((link) => endS[link.job]! + link.minLagS >= latestS[job]! - 1).map(
+    chain.push(job)
+    if (isDue(job)) break
+    const waiting = after[job]!.filter((link) => endS[job]! + link.minLagS >= latestS[link.job]! - 1).map(
       (link) => link.job,
     )
     const inTheWay = placed.filter(
       (other) =>
-        Math.abs(endS[other]! - latestS[job]!) < 1 &&
+        Math.abs(endS[job]! - latestS[other]!) < 1 &&
         (meets(crewsOf(other), crewsOf(job)) || meets(equipmentFor[other]!, equipmentFor[job]!)),
     )
-    here = [...needed, ...inTheWay].filter((other) => latestS[other]! < latestS[job]!).sort(tighter)[0]
+    here = [...waiting, ...inTheWay].filter((other) => latestS[other]! > latestS[job]!).sort(tighter)[0]
   }
   return chain
+}
+
+/** What is due so early that what needs it soon after cannot begin in time: the two contradict each other. */
+function dueAgainstLag(instance: Instance, tasks: readonly PlanTask[], nowS = -Infinity): Infeasible[] {
+  if (!instance.hasMaxLags) return []
+  const soonestS = chainStarts({
+    ...instance,
+    notBeforeS: instance.notBeforeS.map((atS) => Math.max(atS, nowS)),
+  })
+  return tasks.flatMap((task, job) =>
+    instance.before[job]!.flatMap(({ job: first, maxLagS }): Infeasible[] => {
+      const overS = soonestS[job]! - (tasks[first]!.dueS ?? Infinity) - maxLagS
+      return overS > 0 && overS < Infinity
+        ? [{ taskId: task.id, why: 'due-max-lag', name: tasks[first]!.id, maxLagS, overS }]
+        : []
+    }),
+  )
 }

@@ -4,7 +4,8 @@ import type { Infeasible, PlanAsked, PlanTask } from './task'
 
 /**
  * Tasks that can be planned at all, and those that cannot with the first reason found: a loop, a need or tool that is not
- * there, no people, no skill, fewer hands than it takes, no stretch of hours long enough; and whatever waits for one of those.
+ * there, nobody, somebody who is not there, no skill, fewer hands than it takes, no stretch of hours long enough; and
+ * whatever waits for one of those.
  */
 export function sift(asked: PlanAsked): { feasible: PlanTask[]; infeasible: Infeasible[] } {
   const byId = new Map(asked.tasks.map((task) => [task.id, task]))
@@ -37,35 +38,45 @@ function ownFault(
   task: PlanTask,
   byId: ReadonlyMap<string, PlanTask>,
   { people, equipment }: PlanAsked,
-  longestS: (skill: string | undefined, hands: number) => number,
+  longestS: (task: PlanTask) => number,
 ): Infeasible | null {
   const taskId = task.id
   const missing = task.needs.find((need) => !byId.has(need.taskId))
   if (missing) return { taskId, why: 'unknown-need', name: missing.taskId }
   const tool = task.equipment.find((id) => !equipment.some((one) => one.id === id && one.count > 0))
   if (tool !== undefined) return { taskId, why: 'unknown-equipment', name: tool }
+  if (task.personId !== undefined && !people.some(({ id }) => id === task.personId))
+    return { taskId, why: 'unknown-person', name: task.personId }
   if (task.hands === 0) return null
   if (people.length === 0) return { taskId, why: 'no-people' }
-  const able = people.filter(({ skills }) => task.skill === undefined || skills.includes(task.skill))
+  const able = ableTo(task, people)
   if (able.length === 0) return { taskId, why: 'no-skill', name: task.skill ?? '' }
   if (able.length < task.hands) return { taskId, why: 'too-few-hands', hands: task.hands, people: able.length }
-  const stretchS = longestS(task.skill, task.hands)
+  const stretchS = longestS(task)
   return stretchS < task.durationS ? { taskId, why: 'no-hours', neededS: task.durationS, longestS: stretchS } : null
 }
 
-/** The longest time that so many people of a skill are here together, each answer worked out once. */
+/** Who may do it: whom it is handed to, or all that have the skill. */
+export const ableTo = <P extends PlanAsked['people'][number]>(task: PlanTask, people: readonly P[]): P[] =>
+  people.filter(({ id, skills }) =>
+    task.personId !== undefined && task.hands === 1
+      ? id === task.personId
+      : task.skill === undefined || skills.includes(task.skill),
+  )
+
+/** The longest time that as many of those who may do it are here together, each answer worked out once. */
 function longestStretches({ people, tasks }: PlanAsked) {
   const known = new Map<string, number>()
-  return (skill: string | undefined, hands: number): number => {
-    const key = `${skill ?? ''} ${hands}`
+  return (task: PlanTask): number => {
+    const able = ableTo(task, people)
+    const key = `${able.map(({ id }) => id).join(' ')} ${task.hands}`
     const before = known.get(key)
     if (before !== undefined) return before
-    const able = people.filter(({ skills }) => skill === undefined || skills.includes(skill))
     const together = crewsOf(
       able,
-      tasks.filter((task) => !task.fixed),
+      tasks.filter((one) => !one.fixed),
     ).reduce((sum, crew) => sum.plus(crew.profile), Profile.constant(0))
-    const longestS = together.longestS(hands)
+    const longestS = together.longestS(task.hands)
     known.set(key, longestS)
     return longestS
   }

@@ -60,12 +60,15 @@ export type Infeasible =
   | { taskId: string; why: 'unknown-need'; name: string }
   | { taskId: string; why: 'unknown-equipment'; name: string }
   | { taskId: string; why: 'no-people' }
+  | { taskId: string; why: 'unknown-person'; name: string }
   | { taskId: string; why: 'no-skill'; name: string }
   | { taskId: string; why: 'too-few-hands'; hands: number; people: number }
   | { taskId: string; why: 'no-hours'; neededS: number; longestS: number }
   | { taskId: string; why: 'needs-infeasible'; name: string }
   /** It can be placed, but not within the time that it keeps after what it needs. */
   | { taskId: string; why: 'max-lag'; name: string; lagS: number; maxLagS: number }
+  /** What it needs is due so early that it cannot begin within the time that keeps: by so much too late. */
+  | { taskId: string; why: 'due-max-lag'; name: string; maxLagS: number; overS: number }
 
 export type PlannedTask = {
   id: string
@@ -79,6 +82,8 @@ export type PlannedTask = {
   critical: boolean
   /** How long after its due time it ends; 0 where it is in time. */
   lateS: number
+  /** Under way or done. */
+  isFixed: boolean
 }
 
 export type Plan = {
