@@ -13,6 +13,7 @@ module.exports = ts.config(
       '**/test-results/**',
       'app/nativewind-env.d.ts',
       'app/expo-env.d.ts',
+      'server/data/**',
     ],
   },
   js.configs.recommended,

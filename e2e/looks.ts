@@ -33,8 +33,12 @@ const inWords = (one: Finding) =>
 const ground = (page: Page, theme: 'steel' | 'paper') =>
   page.evaluate((to) => void (document.documentElement.dataset['theme'] = to), theme)
 
-export const ready = (page: Page) =>
-  expect(page.getByRole('heading', { level: 1 }).or(page.getByText('Nothing at this address')).first()).toBeVisible()
+/** A screen has its heading, and the browser's title names it. */
+export async function ready(page: Page): Promise<void> {
+  const heading = page.getByRole('heading', { level: 1 }).first()
+  await expect(heading.or(page.getByText('Nothing at this address')).first()).toBeVisible()
+  if (await heading.isVisible()) await expect(page).toHaveTitle(`${await heading.textContent()} · Okazu`)
+}
 
 /** What is data and not the interface's words: names of the kitchen's own, as the API gives them. */
 export async function dataWords(kitchen: Kitchen): Promise<Set<string>> {

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { Frame } from '../ui/Frame'
 import { PartsNav } from '../ui/PartsNav'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 
@@ -21,9 +22,9 @@ export function BookPage({ part, children, bar }: { part: BookPart | null; child
     <Frame stage="book" bar={bar}>
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
         <View className="w-full max-w-4xl self-center p-4">
-          <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
+          <PageHeading size="title" weight="bold" stretch="wide">
             {t('title')}
-          </Text>
+          </PageHeading>
           <View className="mb-2">
             <PartsNav label={t('title')} of={PARTS} here={part} words={(one) => t(`parts.${one}`)} />
           </View>

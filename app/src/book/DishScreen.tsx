@@ -12,6 +12,7 @@ import { Dial } from '../ui/Dial'
 import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
 import { Empty, Loading, Problem } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatMassG } from '../words/format'
@@ -152,9 +153,9 @@ function DishHead({ dish, style }: PageProps) {
   const t = useWords('book')
   return (
     <>
-      <Text role="heading" aria-level={1} size="lead" weight="bold" stretch="slim">
+      <PageHeading size="lead" weight="bold" stretch="slim">
         {dish.name}
-      </Text>
+      </PageHeading>
       <Text tone="ash">
         {[style.name, t('version', { n: dish.version }), t('portion', { mass: formatMassG(dish.portionRiceG) })].join(
           ' · ',

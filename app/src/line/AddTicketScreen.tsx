@@ -8,6 +8,7 @@ import { newId } from '../device/ids'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/Choice'
 import { Loading, Problem } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { toast, ToastPlace } from '../ui/Toast'
 import { formatTime } from '../words/format'
@@ -43,9 +44,7 @@ function AddTicket({ line }: { line: Line }) {
     <View role="main" className="min-h-0 flex-1 bg-ground">
       <View className="flex-row items-center justify-between border-b border-edge bg-plate px-4 py-2">
         <View>
-          <Text role="heading" aria-level={1} weight="bold">
-            {t('add.title')}
-          </Text>
+          <PageHeading weight="bold">{t('add.title')}</PageHeading>
           <Text size="small" tone="ash">
             {t('add.how')}
           </Text>

@@ -6,6 +6,7 @@ import { useNowMs } from '../device/clock'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
 import { Empty } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { formatMassG, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -49,9 +50,7 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
     <>
       <View className="flex-row items-center justify-between border-b border-edge bg-plate px-4 py-2">
         <View>
-          <Text role="heading" aria-level={1} weight="bold">
-            {`${t('title')}, ${t('waiting', { count: line.portionsWaiting })}`}
-          </Text>
+          <PageHeading weight="bold">{`${t('title')}, ${t('waiting', { count: line.portionsWaiting })}`}</PageHeading>
           <Text size="small" tone="ash">
             {t('nextBoat', { time: words.time(nextBoatMs(line.kitchen.boatEveryMin, nowMs)) })}
           </Text>

@@ -4,6 +4,7 @@ import { ScrollView, View } from 'react-native'
 import { useNowMs } from '../device/clock'
 import { Button } from '../ui/Button'
 import { Empty } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useOnHand } from '../rice/useLots'
 import { formatMassG, formatTimeS } from '../words/format'
@@ -34,9 +35,7 @@ export function WideLine(view: LineView) {
     <View className="min-h-0 flex-1 flex-row">
       <View className="w-[252px] border-r border-edge">
         <View className="flex-row items-baseline justify-between px-4 pb-2 pt-4">
-          <Text role="heading" aria-level={1} weight="bold">
-            {t('wideWaiting', { count: line.portionsWaiting })}
-          </Text>
+          <PageHeading weight="bold">{t('wideWaiting', { count: line.portionsWaiting })}</PageHeading>
         </View>
         <ScrollView tabIndex={0} className="min-h-0 flex-1 px-4">
           {shown.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}

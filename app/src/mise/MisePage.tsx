@@ -3,6 +3,7 @@ import type { ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { Frame } from '../ui/Frame'
 import { PartsNav } from '../ui/PartsNav'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 
@@ -64,9 +65,9 @@ export function Head({
   return (
     <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
       <View className="min-w-0 flex-1">
-        <Text role="heading" aria-level={1} size="step" weight="bold" stretch="slim">
+        <PageHeading size="step" weight="bold" stretch="slim">
           {title}
-        </Text>
+        </PageHeading>
         <Text tone="ash" stretch="slim">
           {detail}
         </Text>

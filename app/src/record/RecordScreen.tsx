@@ -6,6 +6,7 @@ import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Diamond, SlashDisc } from '../ui/icons'
 import { Empty, Loading, Problem } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { formatClock, formatDay, formatLate, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -31,9 +32,9 @@ export function RecordScreen() {
   return (
     <Frame stage="record" bar={csv}>
       <View className="flex-row items-center justify-between border-b border-edge bg-plate px-4 py-3">
-        <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
+        <PageHeading size="title" weight="bold" stretch="wide">
           {t('title')}
-        </Text>
+        </PageHeading>
         <View className="hidden w-56 md:flex">{csv}</View>
       </View>
       {record.isPending && <Loading what={t('loading')} />}

@@ -8,6 +8,7 @@ import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
 import { Loading, Problem } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { formatDay, formatLate, formatMassG, formatTemp, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -61,9 +62,9 @@ function RunPage({ run, csv }: { run: Run; csv: React.ReactNode }) {
     <>
       <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
         <View className="min-w-0 flex-1">
-          <Text role="heading" aria-level={1} weight="bold" numberOfLines={1}>
+          <PageHeading weight="bold" numberOfLines={1}>
             {`${run.dishName}, ${portions}, ${station}`}
-          </Text>
+          </PageHeading>
           <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
             {about.join(' · ')}
           </Text>

@@ -16,6 +16,7 @@ import { Dial } from '../ui/Dial'
 import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
 import { Loading } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { degrees, formatDay, formatTemp } from '../words/format'
@@ -110,9 +111,7 @@ function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
   return (
     <Frame stage="rice" bar={button}>
       <View className="border-b border-edge bg-plate px-4 py-2">
-        <Text role="heading" aria-level={1} weight="bold">
-          {t('add.title')}
-        </Text>
+        <PageHeading weight="bold">{t('add.title')}</PageHeading>
         <Text size="small" tone="ash" stretch="slim">
           {t('add.detail')}
         </Text>

@@ -11,6 +11,7 @@ import { Frame } from '../ui/Frame'
 import { Chevron } from '../ui/icons'
 import { Sheet } from '../ui/Sheet'
 import { Empty, Loading, Problem, useProblemSentence } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatDay, formatTime } from '../words/format'
@@ -50,9 +51,9 @@ export function PastRiceScreen() {
   return (
     <Frame stage="rice" bar={files}>
       <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
-        <Text role="heading" aria-level={1} size="step" weight="bold">
+        <PageHeading size="step" weight="bold">
           {t('past.title')}
-        </Text>
+        </PageHeading>
         <Button size="body" label={t('past.ticket')} onPress={() => setIsFinding(true)} />
       </View>
       <ScrollView tabIndex={0} className="min-h-0 flex-1">

@@ -9,6 +9,7 @@ import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
 import { Empty, Loading, Problem } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatDay, formatTime } from '../words/format'
@@ -76,9 +77,7 @@ function Head({ lots, kitchen, nowMs }: ShelfProps) {
   return (
     <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
       <View className="min-w-0 flex-1">
-        <Text role="heading" aria-level={1} weight="bold">
-          {t('title')}
-        </Text>
+        <PageHeading weight="bold">{t('title')}</PageHeading>
         <Text size="small" tone="ash" stretch="slim">
           {t('sum', { n: lots.length, kg: kilos(allG) })}
         </Text>

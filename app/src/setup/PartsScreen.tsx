@@ -12,6 +12,7 @@ import { Notice } from '../ui/Notice'
 import { Sheet } from '../ui/Sheet'
 import { Empty, Loading, Problem } from '../ui/states'
 import { NoAnswer } from '../device/http'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
@@ -24,9 +25,9 @@ export function PartsScreen() {
   return (
     <Frame stage="setup">
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide" className="p-4">
+        <PageHeading size="title" weight="bold" stretch="wide" className="p-4">
           {t('partsTitle')}
-        </Text>
+        </PageHeading>
         <View className={isWide ? 'flex-row' : ''}>
           <Parts theme="steel" />
           <Parts theme="paper" />

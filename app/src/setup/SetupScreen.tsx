@@ -8,6 +8,7 @@ import { Button } from '../ui/Button'
 import { Choice } from '../ui/Choice'
 import { Dial } from '../ui/Dial'
 import { Frame } from '../ui/Frame'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 import { ReadingsSection } from './ReadingsSection'
@@ -25,9 +26,9 @@ export function SetupScreen() {
     <Frame stage="setup">
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
         <View className="w-full max-w-4xl gap-2 self-center p-4">
-          <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
+          <PageHeading size="title" weight="bold" stretch="wide">
             {t('title')}
-          </Text>
+          </PageHeading>
           <Section title={t('device')}>
             <Row name={t('theme')}>
               {THEMES.map((theme) => (

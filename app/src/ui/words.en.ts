@@ -2,6 +2,7 @@ export const ui = {
   stages: { rice: 'Rice', mise: 'Mise', wok: 'Wok', line: 'Line', record: 'Record', book: 'Book', setup: 'Setup' },
   nav: 'Go to',
   brand: 'Okazu',
+  pageTitle: '{{page}} · Okazu',
   notFound: 'Nothing at this address',
   notFoundDetail: 'Go to the line, everything starts there.',
   close: 'Close',

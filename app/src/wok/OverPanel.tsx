@@ -4,6 +4,7 @@ import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { formatClock, formatLate } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -18,9 +19,9 @@ export function OverPanel({ run, state }: { run: Run; state: RunState }) {
     <View className="flex-1 justify-between gap-4 p-4">
       <View className="flex-1 items-center justify-center gap-2">
         <View aria-live="assertive">
-          <Text role="heading" aria-level={1} size="action" weight="bold" stretch="slim">
+          <PageHeading size="action" weight="bold" stretch="slim">
             {isStopped ? t('finished.stoppedTitle') : t('finished.title')}
-          </Text>
+          </PageHeading>
         </View>
         {!isStopped && (
           <Text size="clock" weight="bold" stretch="narrow">

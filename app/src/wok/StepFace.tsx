@@ -2,6 +2,7 @@ import type { Run } from 'contract/run'
 import { View } from 'react-native'
 import { useMeasureWords } from '../ui/measureWords'
 import { Notice } from '../ui/Notice'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -28,16 +29,9 @@ export function StepFace({ run, step, words, dueMs, isWaiting, isNotYet, lotName
       {run.allergies.length > 0 && <AllergyLine allergies={run.allergies} />}
       <HeatChip heat={step.heat} />
       <View aria-live="assertive">
-        <Text
-          role="heading"
-          aria-level={1}
-          size={titleSize(words.title, isWide)}
-          weight="bold"
-          stretch="narrow"
-          className="mt-2"
-        >
+        <PageHeading size={titleSize(words.title, isWide)} weight="bold" stretch="narrow" className="mt-2">
           {words.title}
-        </Text>
+        </PageHeading>
       </View>
       <Amounts step={step} lotName={lotName} />
       <Text size="step" className="mt-1" stretch="slim">

@@ -9,6 +9,7 @@ import { HoldButton } from '../ui/HoldButton'
 import { Choice } from '../ui/Choice'
 import { Chevron, Triangle } from '../ui/icons'
 import { Notice } from '../ui/Notice'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
 import { capital, formatClock, formatMassG } from '../words/format'
@@ -31,9 +32,9 @@ export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
   }
   return (
     <ScrollView tabIndex={0} className="min-w-0 flex-1 px-3 pt-1">
-      <Text role="heading" aria-level={1} tone="ash" className="py-1">
+      <PageHeading tone="ash" className="py-1">
         {t('troubles.title', { dish: run.dishName })}
-      </Text>
+      </PageHeading>
       {REMEDIES.map((trouble) => (
         <Pressable
           key={trouble}

@@ -6,6 +6,7 @@ import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Empty, Loading, Problem } from '../ui/states'
+import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -32,9 +33,9 @@ export function WokScreen() {
       bar={<Button isTall kind="main" label={t('finished.toLine')} onPress={() => router.push('/line')} />}
     >
       <View className="border-b border-edge bg-plate px-4 py-3">
-        <Text role="heading" aria-level={1} size="title" weight="bold" stretch="wide">
+        <PageHeading size="title" weight="bold" stretch="wide">
           {t('title')}
-        </Text>
+        </PageHeading>
       </View>
       {error && runs.length === 0 ? (
         <Problem error={error} onRetry={() => void refetch()} />

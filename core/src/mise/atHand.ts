@@ -1,4 +1,5 @@
 import type { Ingredient } from '../book/ingredient'
+import { acidByGram } from './balance/acid'
 import { SALT_PER_SODIUM } from './balance/balance'
 import type { AtHand } from './correct'
 
@@ -12,7 +13,7 @@ export function atHandOf(one: Ingredient): AtHand {
     sugarFraction: one.sugarsG / 100,
     fatFraction: one.fatG / 100,
     freeLiquidFraction: isRice ? 0 : one.freeLiquidFraction,
-    acid: one.acid,
+    acid: acidByGram(one.acid),
     umami: one.role === 'dry-seasoning:umami' ? 1 : 0,
     isRice,
   }

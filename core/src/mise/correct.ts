@@ -13,7 +13,7 @@ export type AtHand = {
   sugarFraction: number
   fatFraction: number
   freeLiquidFraction: number
-  /** 0–5 as in the ingredient table. */
+  /** By the gram, where lime juice brings 5. */
   acid: number
   /** 1 for glutamate and bouillon, 0 for others. */
   umami: number
@@ -114,7 +114,7 @@ export function correctTaste(asked: TasteAsked): Correction {
 }
 
 /** Dry rice wants water, stock or oil: acid wets it too, and tastes of something else. */
-const MOST_ACID_TO_MOISTEN = 0.5
+const MOST_ACID_TO_MOISTEN = 0.2
 const moistens = ({ acid }: AtHand) => acid <= MOST_ACID_TO_MOISTEN
 
 /** More of one thing than this share of the batch nobody would think of: it is not named as rejected. */

@@ -52,15 +52,12 @@ function shapeOf(cut: Cut | null, role: Component['role']) {
   const px = Math.min(MOST_MM, cut.sizeMm ?? 4) * SCALE
   const height = Math.min(px, HEIGHT - 8)
   switch (cut.shape) {
-    case 'dice':
     case 'whole':
+      if (role === 'egg') return <Egg />
+      return <Cubes height={height} />
+    case 'dice':
     case 'floret':
-      return (
-        <>
-          <Cube x={0} size={height} />
-          <Cube x={height * 1.45} size={height * 0.9} />
-        </>
-      )
+      return <Cubes height={height} />
     case 'mince':
       return [0, 1, 2, 3, 4].map((i) => <Cube key={i} x={i * px * 1.35} size={Math.min(px, 14)} />)
     case 'slice':
@@ -96,6 +93,26 @@ function shapeOf(cut: Cut | null, role: Component['role']) {
       return <Path d={`M0 ${FLOOR} q4 -18 20 -16 q12 -10 26 2 q16 0 18 14 z`} fill={LIGHT} />
   }
 }
+
+const Cubes = ({ height }: { height: number }) => (
+  <>
+    <Cube x={0} size={height} />
+    <Cube x={height * 1.45} size={height * 0.9} />
+  </>
+)
+
+/** A fried egg seen from above: the whole egg would not fit beside a grain at this scale. */
+const Egg = () => (
+  <>
+    <Path
+      d={`M2 ${FLOOR - 12} q2 -16 24 -15 q30 -4 36 10 q6 14 -20 16 q-36 5 -40 -11 z`}
+      fill="none"
+      stroke={LIGHT}
+      strokeWidth={2.5}
+    />
+    <Circle cx={32} cy={FLOOR - 14} r={9} fill={LIGHT} />
+  </>
+)
 
 function Cube({ x, size }: { x: number; size: number }) {
   const depth = size * 0.28

@@ -14,6 +14,7 @@ import type { Edit } from '../draft/history'
 import { LineFlags } from './LineFlags'
 import { MoveHandle } from './MoveHandle'
 import { roleOf, type ReadLine } from '../draft/readLines'
+import { cutHintFor } from './cutHint'
 import { useLine } from '../draft/useHistory'
 import { writeQuantity } from 'core/measure/writeNumber'
 
@@ -40,6 +41,7 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
   const line = useLine(store, seen)
   const read = props.read(line)
   const n = index + 1
+  const hint = cutHintFor(roleOf(line, read))
   const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes })
   const moveKeys = {
     onKeyDownCapture: (event: { key: string; altKey: boolean; preventDefault: () => void }) => {
@@ -75,7 +77,7 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
     <TextInput
       aria-label={t('editor.lineCut', { n })}
       value={line.cut}
-      placeholder={t('editor.cutHint')}
+      placeholder={hint ? t(`editor.cutHints.${hint}`) : t('editor.noCut')}
       maxLength={160}
       onChangeText={(text) => change({ cut: text })}
       className={`${INPUT} ${isWide ? 'w-[132px]' : 'min-w-0 flex-1'}`}

@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button'
 import { Frame } from '../../ui/Frame'
 import { Notice } from '../../ui/Notice'
 import { Loading, Problem, useProblemSentence } from '../../ui/states'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
@@ -184,9 +185,9 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
           <View className="w-full max-w-5xl gap-3 self-center p-4">
             <View className="flex-row flex-wrap items-center gap-3">
-              <Text role="heading" aria-level={1} size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
+              <PageHeading size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
                 {dish ? t('editor.title', { dish: dish.name }) : t('editor.newTitle')}
-              </Text>
+              </PageHeading>
               {isWide && <View className="w-[330px] flex-row">{bar}</View>}
             </View>
             {editor.isKept && (

@@ -9,6 +9,7 @@ import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
 import { Empty, Loading, Problem, useProblemSentence } from '../../ui/states'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
@@ -79,9 +80,9 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
   return (
     <ScrollView tabIndex={0} className="min-h-0 flex-1">
       <View className="w-full max-w-3xl gap-3 self-center p-4">
-        <Text role="heading" aria-level={1} size="lead" weight="bold" stretch="slim">
+        <PageHeading size="lead" weight="bold" stretch="slim">
           {row.name}
-        </Text>
+        </PageHeading>
         <Text tone="ash">
           {t('ingredient.source', { source: row.source, confidence: t(`confidence.${row.confidence}`) })}
         </Text>

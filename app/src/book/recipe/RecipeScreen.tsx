@@ -16,6 +16,7 @@ import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
 import { Loading, Problem, useProblemSentence } from '../../ui/states'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
@@ -132,9 +133,9 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
         <View className="w-full max-w-5xl gap-3 self-center p-4">
           <View className="flex-row flex-wrap items-center gap-3">
-            <Text role="heading" aria-level={1} size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
+            <PageHeading size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
               {recipe ? t('editor.recipe.title', { recipe: recipe.name }) : t('editor.recipe.newTitle')}
-            </Text>
+            </PageHeading>
             {isWide && <View className="w-[330px] flex-row">{bar}</View>}
           </View>
           {failure && <Notice kind="conflict" isSmall title={sentence} />}

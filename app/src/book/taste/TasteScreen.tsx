@@ -16,6 +16,7 @@ import { Choice } from '../../ui/Choice'
 import { Dial } from '../../ui/Dial'
 import { Frame } from '../../ui/Frame'
 import { Empty, Loading, Problem } from '../../ui/states'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { formatMassG, formatPercent } from '../../words/format'
@@ -114,9 +115,9 @@ function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; s
     <Frame stage="book" bar={bar}>
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
         <View className="w-full max-w-3xl gap-2 self-center p-4">
-          <Text role="heading" aria-level={1} size="title" weight="bold" stretch="slim">
+          <PageHeading size="title" weight="bold" stretch="slim">
             {`${t('taste.title')}: ${dish.shortName}`}
-          </Text>
+          </PageHeading>
           <Dial
             name={t('taste.batch')}
             value={portions}

@@ -76,6 +76,7 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
           />
         ))}
         {open && <SlackString axis={axis} one={open} serviceMs={serviceMs} label={words.span(open.task.at!.slackS)} />}
+        {nowMs < serviceMs && nowMs > axis.farMs && <NowLine {...{ axis, nowMs, bottom }} zone={kitchen.timeZone} />}
         {lanes.lanes.map((lane) => (
           <ChartText
             key={lane.id}
@@ -106,7 +107,6 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
         >
           {t('chart.first', { time: formatTime(serviceMs, kitchen.timeZone) })}
         </SvgText>
-        {nowMs < serviceMs && nowMs > axis.farMs && <NowLine {...{ axis, nowMs, bottom }} zone={kitchen.timeZone} />}
       </Svg>
       <Targets {...{ axis, ordered, mise, onOpen }} />
     </View>

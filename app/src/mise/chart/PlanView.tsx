@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { Frame } from '../../ui/Frame'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
@@ -25,9 +26,9 @@ export function PlanView({ mise, openId, onOpen, aside }: Props) {
           <View className="px-4 pb-4 pt-2" onLayout={(event) => setWidthPx(event.nativeEvent.layout.width - 32)}>
             <View className="flex-row flex-wrap items-start justify-between">
               <View>
-                <Text role="heading" aria-level={1} size="lead" weight="bold" stretch="wide">
+                <PageHeading size="lead" weight="bold" stretch="wide">
                   {next ? t('backFrom', { time: formatTime(next.fromMs, kitchen.timeZone) }) : t('title')}
-                </Text>
+                </PageHeading>
                 {next && (
                   <Text tone="ash">
                     {t('portions', { n: portions, day: formatDay(next.fromMs, kitchen.timeZone) })}

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Frame } from '../../ui/Frame'
 import { Loading, Problem } from '../../ui/states'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { capital, formatMassG } from '../../words/format'
@@ -62,9 +63,9 @@ export function CountScreen() {
   const head = (
     <>
       <Parts part="count" />
-      <Text role="heading" aria-level={1} size="step" weight="bold">
+      <PageHeading size="step" weight="bold">
         {t('count.how')}
-      </Text>
+      </PageHeading>
       <View className="flex-row flex-wrap items-center justify-between">
         <Text tone="ash">{t('count.progress', { done, all: rows.length })}</Text>
         <View role="radiogroup" aria-label={t('count.filter')} className="-ml-3 flex-row">

@@ -5,6 +5,7 @@ import { download } from '../../device/download'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { useProblemSentence } from '../../ui/states'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { formatDay, formatMassG, formatMoney, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
@@ -25,9 +26,9 @@ function Services({ mise }: { mise: Mise }) {
   const undrawn = mise.plans.find((plan) => plan.drawn === null)
   return (
     <MisePage part="services" bar={undrawn && <DrawNext mise={mise} plan={undrawn} />}>
-      <Text role="heading" aria-level={1} size="title" weight="bold" stretch="slim">
+      <PageHeading size="title" weight="bold" stretch="slim">
         {t('services.title')}
-      </Text>
+      </PageHeading>
       <Text tone="ash">{t('services.how')}</Text>
       <View role="list">
         {mise.plans.map((plan) => (

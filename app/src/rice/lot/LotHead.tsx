@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router'
 import { Pressable, View } from 'react-native'
 import { Chevron } from '../../ui/icons'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 
@@ -21,9 +22,9 @@ export function LotHead({ title, about, big, small }: { title: string; about: st
         </View>
       </Pressable>
       <View className="min-w-0 flex-1">
-        <Text role="heading" aria-level={1} weight="bold" numberOfLines={1}>
+        <PageHeading weight="bold" numberOfLines={1}>
           {title}
-        </Text>
+        </PageHeading>
         <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
           {about}
         </Text>

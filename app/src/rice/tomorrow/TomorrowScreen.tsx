@@ -15,6 +15,7 @@ import { Choice } from '../../ui/Choice'
 import { Frame } from '../../ui/Frame'
 import { Notice } from '../../ui/Notice'
 import { Loading, Problem, useProblemSentence } from '../../ui/states'
+import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { useIsWide } from '../../ui/useIsWide'
 import { formatDay, formatTime } from '../../words/format'
@@ -165,9 +166,9 @@ function Head({ kitchen, plan, nowMs, ahead, setAhead }: PageProps) {
   return (
     <View className="border-b border-edge bg-plate px-4 pt-2">
       <View className="flex-row items-center justify-between gap-3">
-        <Text role="heading" aria-level={1} size="step" weight="bold" className="flex-1">
+        <PageHeading size="step" weight="bold" className="flex-1">
           {t('tomorrow.title', { day: formatDay(noonMs, kitchen.timeZone) })}
-        </Text>
+        </PageHeading>
         <Text size="title" weight="bold" stretch="narrow">
           {formatTime(nowMs, kitchen.timeZone)}
         </Text>

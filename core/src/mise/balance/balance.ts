@@ -1,3 +1,4 @@
+import { acidByGram } from './acid'
 import type { Role } from '../../book/dish'
 import type { Allergen, Ingredient, Trait } from '../../book/ingredient'
 import type { Colour, Metric } from './style'
@@ -28,7 +29,7 @@ export type RiceMetric = 'freeLiquidFraction' | 'vegetableToRice' | 'proteinToRi
 export const SALT_PER_SODIUM = 2.5
 const MG_PER_G = 1000
 
-/** Acid 5 at an eighth of the dish is 5 of 5 on the house's scale; chilli the same. House judgement. */
+/** Lime juice at an eighth of the dish is 5 of 5 on the house's scale; chilli the same. House judgement. */
 export const SCALE_PER_SHARE = 8
 const SCALE_MOST = 5
 /** Darkening of the seasoning, per 100 g of rice, from which a dish is tan, brown, deep. House judgement. */
@@ -64,7 +65,7 @@ export function balanceOf(parts: readonly BalancePart[], evaporatedG = 0): Balan
     total.fibreG += ingredient.fibreG * share
     total.alcoholG += ingredient.alcoholG * share
     total.saltG += (ingredient.sodiumMg * SALT_PER_SODIUM * share) / MG_PER_G
-    acid += ingredient.acid * massG
+    acid += acidByGram(ingredient.acid) * massG
     chilli += ingredient.chilliHeat * massG
     if (COLOURING.includes(role)) colour += ingredient.colourLoad * massG
     if (role === 'rice') riceMassG += massG

