@@ -85,6 +85,11 @@ test.each<[string, unknown, RegExp]>([
     { components: [{ ingredient: 'egg', massG: 5 }], style: 'loud' },
     /style: unknown style "loud": use pale/,
   ],
+  [
+    'mise.balance',
+    { components: [{ ingredient: 'water', massG: 50 }], evaporatedG: 60 },
+    /evaporatedG: there are 50\.0 g of water in it, and 60 g cannot evaporate/,
+  ],
   ['mise.correct', { massG: 900, verdict: 'odd', available: [] }, /verdict: /],
   ['mise.parseLines', { lines: 7 }, /lines: /],
 ])('%s says what is wrong with the input, without a stack', (name, input, fault) => {

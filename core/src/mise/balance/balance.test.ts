@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { EGG, GREENS, OIL, PORK, RICE, SALT, SOY, SUGAR } from '../../test/ingredients'
+import { acidByGram } from './acid'
+import { EGG, GREENS, OIL, PORK, RICE, SALT, SOY, SUGAR, ingredient } from '../../test/ingredients'
 import { balanceOf, usualRole, type BalancePart } from './balance'
 import { costOf, marginFraction, priceOn } from './cost'
 import { causesOf, findingsOf } from './findings'
@@ -47,6 +48,19 @@ test('a list in another order balances the same, and twice of everything is the 
         expect(other.energyKJ / k).toBeCloseTo(one.energyKJ, 6)
       },
     ),
+  )
+})
+
+test('acid is counted by the gram, not by its mark: 35 g of kimchi are a squeeze of lime, and no more', () => {
+  const kimchi = ingredient({ id: 'kimchi', acid: 3 })
+  const lime = ingredient({ id: 'lime', role: 'liquid-seasoning:acid', acid: 5 })
+  const sourness = (one: typeof RICE, massG: number) =>
+    balanceOf([part(RICE, 1000 - massG), part(one, massG)]).metrics.acidScale
+  expect(sourness(kimchi, 35)).toBeCloseTo(sourness(lime, 7), 6)
+  fc.assert(
+    fc.property(fc.nat(500), fc.nat(500), (a, b) => {
+      expect(Math.sign(acidByGram(a / 100) - acidByGram(b / 100))).toBe(Math.sign(a - b))
+    }),
   )
 })
 
@@ -100,6 +114,18 @@ describe('repairs', () => {
       one.id === 'soy' ? { ...one, massG: change.toG + (64 - change.toG) * 0.15 } : one,
     )
     expect(findingsOf(balanceOf(halfway), halfway, soyBrown).some((one) => one.kind === 'outside')).toBe(true)
+  })
+
+  test('wet sprouts are not cut to a tenth: past a half of them no repair is offered, and the dish says to drain or sear', () => {
+    const sprouts = ingredient({ id: 'sprouts', role: 'vegetable', freeLiquidFraction: 0.25 })
+    const wet = (massG: number) => [part(RICE, 660), part(EGG, 105), part(OIL, 30), part(SOY, 26), part(sprouts, massG)]
+    const least = (massG: number) =>
+      repairOf(wet(massG), soyBrown)?.changes.find((change) => change.id === 'sprouts')?.toG ?? massG
+    for (const massG of [90, 150, 300, 500]) expect(least(massG)).toBeGreaterThanOrEqual(massG / 2)
+    expect(repairOf(wet(500), soyBrown)).toBeNull()
+    expect(findingsOf(balanceOf(wet(500)), wet(500), soyBrown)).toContainEqual(
+      expect.objectContaining({ metric: 'freeLiquidFraction', side: 'high' }),
+    )
   })
 
   test('a dish that is right needs none', () => {
