@@ -28,8 +28,9 @@ async function takeAll(by: Browser): Promise<void> {
   const cookPath = new URL(phone.url()).pathname
   const stepNow = () => phone.getByRole('heading', { level: 1 }).innerText()
   while ((await stepNow()) !== 'Rice in') {
-    await pass(phone, paper, 22)
-    if (/out$|\?$/.test(await stepNow())) await phone.keyboard.press('Space')
+    const yes = phone.getByRole('button', { name: /^Yes, it is/ })
+    if (await yes.isVisible()) await yes.click()
+    else await pass(phone, paper, 12)
     await phone.waitForTimeout(500)
   }
   await pass(phone, paper, 38)

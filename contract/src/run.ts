@@ -8,7 +8,7 @@ import { EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
 import { PracticalMeasure } from './measure'
 
 const CheckedFood = z.enum(CHECKED_FOODS)
-const HoldPair = { coreC: z.number(), holdS: z.number() }
+const HoldPair = { coreC: z.number(), coreF: z.number().optional(), holdS: z.number() }
 
 const Entry = z.strictObject({
   componentId: Slug,

@@ -1,3 +1,4 @@
+import { useReadsIn } from '../setup/useKitchen'
 import { View } from 'react-native'
 import { useStepWords } from '../wok/stepWords'
 import { Text } from '../ui/Text'
@@ -11,7 +12,7 @@ import type { Line } from './useLinePlan'
 export function HandsNext({ line, nowMs, isWide }: { line: Line; nowMs: number; isWide: boolean }) {
   const t = useWords('line')
   const words = useLineWords(line)
-  const stepWords = useStepWords()
+  const stepWords = useStepWords(useReadsIn())
   const next = nextForHands(line, nowMs)
   const sayNext = (): [string, string, number | null] => {
     if (!next)

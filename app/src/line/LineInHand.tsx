@@ -79,7 +79,7 @@ export function LineInHand({ line, dish, list, draft, onChange }: InHandProps) {
       <View className="flex-row items-center gap-2 border-t border-edge pt-2">
         <SlashDisc sizePx={20} color="rgb(var(--rice))" />
         <Text weight="bold">{t('add.allergy')}</Text>
-        <Text tone="ash" stretch="slim" className="min-w-0 flex-1" numberOfLines={1}>
+        <Text tone="ash" stretch="slim" className="min-w-0 flex-1">
           {t('add.allergyHow', { dish: dish.shortName })}
         </Text>
       </View>

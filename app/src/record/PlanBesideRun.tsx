@@ -1,3 +1,4 @@
+import { useReadsIn } from '../setup/useKitchen'
 import type { Run } from 'contract/run'
 import type { RunRecord } from 'core/record/runSummary'
 import { View } from 'react-native'
@@ -22,7 +23,7 @@ const LATE_SHOWN_S = 8
 /** Plan on the left, run on the right; a step's link slants by its lateness. */
 export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) {
   const t = useWords('record')
-  const words = useStepWords()
+  const words = useStepWords(useReadsIn())
   const reached = record.steps.filter((one) => one.actualStartS !== null)
   const endS = record.actualS ?? record.plannedS
   const spans = reached.map((one) => ({

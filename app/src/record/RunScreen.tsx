@@ -1,9 +1,10 @@
+import { coreOf } from 'core/safety/limits'
 import type { Run } from 'contract/run'
 import { runRecord } from 'core/record/runSummary'
 import { useRouter } from 'expo-router'
 import { ScrollView, View } from 'react-native'
 import { kitchenNowMs } from '../device/clock'
-import { useKitchen } from '../setup/useKitchen'
+import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
@@ -130,6 +131,7 @@ function Figure({ big, small }: { big: string; small: string }) {
 /** The checks and who answered them when, and what was noted. */
 function Said({ run, zone }: { run: Run; zone: string }) {
   const t = useWords('record')
+  const readsIn = useReadsIn()
   const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
   const checks = record.steps.filter(({ step }) => step.check !== null)
   const nameOf = (componentId: string | null) =>
@@ -140,7 +142,9 @@ function Said({ run, zone }: { run: Run; zone: string }) {
         {t('checks')}
       </Text>
       {checks.map(({ step, actualEndS, checks: answers }) => {
-        const what = step.check ? t(`checkFood.${step.check.food}`, { coreC: step.check.limit.coreC }) : ''
+        const what = step.check
+          ? t(`checkFood.${step.check.food}`, { core: formatTemp(coreOf(step.check.limit), readsIn) })
+          : ''
         if (answers.length === 0)
           return (
             <Text key={step.id}>

@@ -1,5 +1,5 @@
 import type { Temperature } from 'core/measure/temperature'
-import { holdAtS } from 'core/safety/limits'
+import { coreOf, holdAtS } from 'core/safety/limits'
 import type { SafetyCheck } from 'core/wok/score'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -41,7 +41,7 @@ export function CheckProbe({ check, title, isOpen, onClose, onSay }: ProbeProps)
     onSay(ok, read)
     close()
   }
-  const heldS = read && holdAtS(limit, read.tempC)
+  const heldS = read && holdAtS(limit, read)
   const temp = read ? formatTemp(read, readsIn) : ''
   return (
     <Sheet title={title} isOpen={isOpen} onClose={close}>
@@ -57,7 +57,7 @@ export function CheckProbe({ check, title, isOpen, onClose, onSay }: ProbeProps)
         <View className="gap-3">
           <Text size="step">
             {heldS === null
-              ? t('checkTooCool', { temp, coreC: limit.coreC })
+              ? t('checkTooCool', { temp, asked: formatTemp(coreOf(limit), readsIn) })
               : heldS === 0
                 ? t('checkReached', { temp })
                 : t('checkHoldAt', { temp, holdS: heldS })}

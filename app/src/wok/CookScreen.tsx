@@ -4,7 +4,7 @@ import { useEffect, useEffectEvent, useState } from 'react'
 import { useWindowDimensions, View } from 'react-native'
 import { useIsReachable } from '../device/network'
 import { useOutbox } from '../device/outbox'
-import { useKitchen } from '../setup/useKitchen'
+import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
 import { Loading, Problem } from '../ui/states'
@@ -43,7 +43,7 @@ function CookRun({ run }: { run: Run }) {
   const [isTrouble, setIsTrouble] = useState(false)
   const isWide = useIsWide()
   const { height } = useWindowDimensions()
-  const words = useStepWords()
+  const words = useStepWords(useReadsIn())
   const station = kitchen?.stations.find((one) => one.id === run.stationId)
   const wordsOf = (step: RunStep) => words(step, station?.kind === 'griddle')
   const lot = run.lots.map((one) => one.name).join(' + ')

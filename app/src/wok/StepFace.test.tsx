@@ -44,7 +44,7 @@ function Face({
   allergies?: Run['allergies']
   isWaiting?: boolean
 }) {
-  const words = useStepWords()
+  const words = useStepWords('C')
   const step = run.score.steps.find((one) => one.action === action)!
   return (
     <StepFace
@@ -96,7 +96,7 @@ test('an allergy run says so on every step', () => {
 })
 
 function Sentences() {
-  const words = useStepWords()
+  const words = useStepWords('C')
   return run.score.steps.map((step) => {
     const { title, how, cue, reason } = words(step, true)
     return (

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router'
 import { Pressable, ScrollView, View } from 'react-native'
 import { runState } from 'core/wok/run'
 import { useNowMs } from '../device/clock'
-import { useKitchen } from '../setup/useKitchen'
+import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Empty, Loading, Problem } from '../ui/states'
@@ -22,7 +22,7 @@ export function WokScreen() {
   const nowMs = useNowMs()
   const { runs, isPending, error, refetch } = useOpenRuns()
   const kitchen = useKitchen().data
-  const words = useStepWords()
+  const words = useStepWords(useReadsIn())
   const open = runs
     .map((run) => ({ run, state: runState(run, run.events, nowMs) }))
     .filter(({ state }) => state.endedMs === null)

@@ -1,5 +1,7 @@
+import type { TempUnit } from 'core/measure/temperature'
+import { coreOf } from 'core/safety/limits'
 import type { Step } from 'core/wok/score'
-import { capital } from '../words/format'
+import { capital, formatTemp } from '../words/format'
 import { useWords } from '../words/i18n'
 
 export type RunStep = Step
@@ -19,7 +21,7 @@ export type StepWords = {
 }
 
 /** Everything a cook is told of a step, from the codes of the engine. */
-export function useStepWords(): (step: RunStep, isGriddle: boolean) => StepWords {
+export function useStepWords(readsIn: TempUnit): (step: RunStep, isGriddle: boolean) => StepWords {
   const t = useWords('wok')
   return (step, isGriddle) => {
     const action = step.action === 'heatVessel' && isGriddle ? 'heatPlate' : step.action
@@ -32,7 +34,9 @@ export function useStepWords(): (step: RunStep, isGriddle: boolean) => StepWords
       how: t(`how.${action}`, { names: names.join(', '), portions }),
       cue: t(`cues.${step.cue}`),
       reason: t(`reasons.${step.reason}`),
-      check: check ? t(`checks.${check.food}`, { coreC: check.limit.coreC }).replace(/\?$/, `${hold}?`) : null,
+      check: check
+        ? t(`checks.${check.food}`, { core: formatTemp(coreOf(check.limit), readsIn) }).replace(/\?$/, `${hold}?`)
+        : null,
       cautions: step.cautions.map((caution) => t(`cautions.${caution}`)),
     }
   }

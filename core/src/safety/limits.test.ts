@@ -1,3 +1,4 @@
+import { celsiusOf } from '../measure/temperature'
 import { CHECKED_FOODS, cookLimit, holdAtS, RULE_SETS } from './limits'
 
 test('every rule set answers for every food, says where from, and asks for nothing that frying cannot give', () => {
@@ -28,8 +29,23 @@ test.each([
   [96, 6],
 ])('UK guidance (from memory): %d °C in the core asks for %s s', (coreC, holdS) => {
   for (const food of ['poultry', 'meat', 'mince', 'seafood', 'egg'] as const)
-    expect(holdAtS(cookLimit({ ruleSet: 'uk' }, food), coreC)).toBe(holdS)
+    expect(holdAtS(cookLimit({ ruleSet: 'uk' }, food), { tempC: coreC, tempF: null })).toBe(holdS)
 })
+
+test.each([
+  ['egg', 145, 15],
+  ['egg', 144.9, null],
+  ['poultry', 165, 0],
+  ['poultry', 164, null],
+  ['mince', 155, 17],
+  ['mince', 154.9, 60],
+  ['mince', 158, 0],
+] as const)(
+  'FDA Food Code 2022 §3-401.11 in its own °F (from memory): %s at %d °F is held %s s',
+  (food, tempF, holdS) => {
+    expect(holdAtS(cookLimit({ ruleSet: 'us' }, food), { tempC: celsiusOf(tempF), tempF })).toBe(holdS)
+  },
+)
 
 test('Scotland asks for 82 °C in reheated rice (from memory), and only there', () => {
   expect(cookLimit({ ruleSet: 'uk', isScottish: true }, 'rice').coreC).toBe(82)

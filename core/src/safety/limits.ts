@@ -1,3 +1,5 @@
+import type { Temperature } from '../measure/temperature'
+
 /** Rule sets a kitchen can choose. The local code and the local inspector decide: every screen that shows one says so. */
 export const RULE_SETS = ['us', 'uk', 'au'] as const
 export type RuleSet = (typeof RULE_SETS)[number]
@@ -5,8 +7,11 @@ export type RuleSet = (typeof RULE_SETS)[number]
 /** What a kitchen cooks by: its rule set, and whether rice is reheated as Scotland asks. */
 export type CookRules = { ruleSet: RuleSet; isScottish?: boolean | undefined }
 
-/** A core temperature [°C] and how long it is held [s]. */
-export type HoldPair = { coreC: number; holdS: number }
+/**
+ * A core temperature [°C] and how long it is held [s]; where the rule set is published in °F, that figure too: 165 °F is the
+ * limit of a thermometer that reads °F, not 74 °C in other figures.
+ */
+export type HoldPair = { coreC: number; coreF?: number | undefined; holdS: number }
 /**
  * What a check asks: a pair that frying can give. `equals` are the pairs that the rule set takes as the same, coolest first,
  * absent on scores from before they were kept.
@@ -30,12 +35,14 @@ const UK_PAIRS: readonly HoldPair[] = [
 ]
 /** Comminuted meat, FDA Food Code 2022 §3-401.11(A)(2), from memory. */
 const US_MINCE_PAIRS: readonly HoldPair[] = [
-  { coreC: 63, holdS: 180 },
-  { coreC: 66, holdS: 60 },
-  { coreC: 68, holdS: 17 },
-  { coreC: 70, holdS: 0 },
+  { coreC: 63, coreF: 145, holdS: 180 },
+  { coreC: 66, coreF: 150, holdS: 60 },
+  { coreC: 68, coreF: 155, holdS: 17 },
+  { coreC: 70, coreF: 158, holdS: 0 },
 ]
-const once = (coreC: number, holdS: number): readonly HoldPair[] => [{ coreC, holdS }]
+const once = (coreC: number, holdS: number, coreF?: number): readonly HoldPair[] => [
+  { coreC, ...(coreF !== undefined && { coreF }), holdS },
+]
 
 type Rule = { pairs: readonly HoldPair[]; source: string }
 /**
@@ -44,12 +51,12 @@ type Rule = { pairs: readonly HoldPair[]; source: string }
  */
 const RULES: Readonly<Record<RuleSet, Readonly<Record<CheckedFood, Rule>>>> = {
   us: {
-    poultry: { pairs: once(74, 0), source: 'FDA Food Code 2022 §3-401.11' },
-    meat: { pairs: once(63, 15), source: 'FDA Food Code 2022 §3-401.11' },
+    poultry: { pairs: once(74, 0, 165), source: 'FDA Food Code 2022 §3-401.11' },
+    meat: { pairs: once(63, 15, 145), source: 'FDA Food Code 2022 §3-401.11' },
     mince: { pairs: US_MINCE_PAIRS, source: 'FDA Food Code 2022 §3-401.11' },
-    seafood: { pairs: once(63, 15), source: 'FDA Food Code 2022 §3-401.11' },
-    egg: { pairs: once(63, 15), source: 'FDA Food Code 2022 §3-401.11' },
-    rice: { pairs: once(74, 0), source: 'house default, after FDA Food Code 2022 §3-403.11' },
+    seafood: { pairs: once(63, 15, 145), source: 'FDA Food Code 2022 §3-401.11' },
+    egg: { pairs: once(63, 15, 145), source: 'FDA Food Code 2022 §3-401.11' },
+    rice: { pairs: once(74, 0, 165), source: 'house default, after FDA Food Code 2022 §3-403.11' },
   },
   uk: {
     poultry: { pairs: UK_PAIRS, source: 'UK guidance: 70 °C 2 min or equivalent' },
@@ -78,8 +85,17 @@ export function cookLimit({ ruleSet, isScottish }: CookRules, food: CheckedFood)
   return { ...asked, source, ...(pairs.length > 1 && { equals: pairs }) }
 }
 
+/** The temperature of a pair, in both units where the rule set has both. */
+export const coreOf = ({ coreC, coreF = null }: { coreC: number; coreF?: number | null | undefined }): Temperature => ({
+  tempC: coreC,
+  tempF: coreF,
+})
+
+const isReached = (pair: HoldPair, read: Temperature) =>
+  read.tempF !== null && pair.coreF !== undefined ? read.tempF >= pair.coreF : read.tempC >= pair.coreC
+
 /** How long a core must be held at a temperature read in it [s]; null where no pair of the limit is that cool. */
-export function holdAtS(limit: CookLimit, coreC: number): number | null {
+export function holdAtS(limit: CookLimit, read: Temperature): number | null {
   const pairs = [...(limit.equals ?? [limit])].sort((a, b) => b.coreC - a.coreC)
-  return pairs.find((pair) => pair.coreC <= coreC)?.holdS ?? null
+  return pairs.find((pair) => isReached(pair, read))?.holdS ?? null
 }

@@ -1,3 +1,4 @@
+import { useReadsIn } from '../../setup/useKitchen'
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import { batchScore } from 'core/line/batchScore'
@@ -19,7 +20,7 @@ const THREAD_PX = 30
 /** The score of a batch with its steps beside it. */
 export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: number; kitchen: Kitchen }) {
   const t = useWords('book')
-  const stepWords = useStepWords()
+  const stepWords = useStepWords(useReadsIn())
   const batch = { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
   const result = batchScore(dish, batch, kitchen.tools, kitchen)
   if (result.kind !== 'score')

@@ -57,14 +57,12 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
     <View style={{ width: widthPx, height: heightPx }}>
       <Svg width={widthPx} height={heightPx} aria-hidden>
         {ticks.near.map((ms) => (
-          <Tick key={ms} {...{ axis, ms, nowMs, bottom }} words={formatTime(ms, kitchen.timeZone)} />
-        ))}
-        {ticks.days.map((ms) => (
-          <Tick key={ms} {...{ axis, ms, nowMs, bottom }} words={formatDay(ms, kitchen.timeZone).slice(0, 3)} />
+          <Tick key={ms} {...{ axis, ms, nowMs, serviceMs, bottom }} words={formatTime(ms, kitchen.timeZone)} />
         ))}
         {lanes.lanes.map((lane) => (
           <LaneGround key={lane.id} axis={axis} {...lane} serviceMs={serviceMs} />
         ))}
+        {nowMs < serviceMs && nowMs > axis.farMs && <NowLine {...{ axis, nowMs, bottom }} zone={kitchen.timeZone} />}
         <Chain axis={axis} tasks={ordered} ids={valueOf(mise.plan)?.schedule.chain ?? []} />
         {ordered.map((one) => (
           <Bar
@@ -76,7 +74,11 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
           />
         ))}
         {open && <SlackString axis={axis} one={open} serviceMs={serviceMs} label={words.span(open.task.at!.slackS)} />}
-        {nowMs < serviceMs && nowMs > axis.farMs && <NowLine {...{ axis, nowMs, bottom }} zone={kitchen.timeZone} />}
+        {ticks.days.map((ms) => (
+          <ChartText key={ms} x={axis.x(ms)} y={axis.y(ms, TOP_PX - 16)} sizePx={13} anchor="middle">
+            {formatDay(ms, kitchen.timeZone).slice(0, 3)}
+          </ChartText>
+        ))}
         {lanes.lanes.map((lane) => (
           <ChartText
             key={lane.id}
@@ -113,12 +115,13 @@ export function PlanChart({ mise, widthPx, openId, onOpen }: Props) {
   )
 }
 
-type TickProps = { axis: PlanAxis; ms: number; nowMs: number; bottom: number; words: string }
+type TickProps = { axis: PlanAxis; ms: number; nowMs: number; serviceMs: number; bottom: number; words: string }
 
-function Tick({ axis, ms, nowMs, bottom, words }: TickProps) {
+function Tick({ axis, ms, nowMs, serviceMs, bottom, words }: TickProps) {
   const x = axis.x(ms)
   const isHour = ms < axis.nearMs || new Date(ms).getUTCMinutes() === 0
-  const isHidden = Math.abs(x - axis.x(nowMs)) < 34 || (ms < axis.nearMs && axis.x(axis.nearMs) - x < NAME_PX)
+  const isHidden =
+    Math.abs(x - axis.x(nowMs)) < 34 || ms === serviceMs || (ms < axis.nearMs && axis.x(axis.nearMs) - x < NAME_PX)
   return (
     <>
       <Line

@@ -1,4 +1,5 @@
 import type { StationKind } from 'core/book/dish'
+import type { CookLimit } from 'core/safety/limits'
 import type { Action, Step } from 'core/wok/score'
 import { writeClock } from './writeClock'
 
@@ -34,8 +35,14 @@ export function stepText(step: Step, stationKind: StationKind): string {
     .filter((entry) => entry.motion !== 'out')
     .map((entry) => `${Math.round(entry.massG * 10) / 10} g ${entry.name}`)
     .join(', ')
-  const check = step.check ? ` Check: ${step.check.limit.coreC} °C in the core; the local code decides.` : ''
+  const check = step.check ? ` Check: ${limitText(step.check.limit)}; the local code decides.` : ''
   return `${writeClock(step.startS)} ${wordsOf(step, stationKind)}${names ? `: ${names}` : ''} (${step.heat} heat).${check}`
+}
+
+/** Paper does not know who reads it: both units where the rule set has both. */
+function limitText({ coreC, coreF, holdS }: CookLimit): string {
+  const inF = coreF === undefined ? '' : ` (${coreF} °F)`
+  return `${coreC} °C${inF} in the core${holdS > 0 ? `, held ${holdS} s` : ''}`
 }
 
 function wordsOf(step: Step, stationKind: StationKind): string {
