@@ -44,7 +44,9 @@ function isSaidIn(later: readonly string[], text: string): boolean {
 async function holdWorkers(page: Page): Promise<void> {
   await page.addInitScript(() => {
     const held: (() => void)[] = []
-    const post = Worker.prototype.postMessage
+    const { value: post } = Object.getOwnPropertyDescriptor(Worker.prototype, 'postMessage') as {
+      value: Worker['postMessage']
+    }
     const window = globalThis as unknown as { letGo: boolean; letWorkersGo: () => void }
     window.letGo = false
     window.letWorkersGo = () => {

@@ -49,7 +49,22 @@ export function useReadiness(mise: Mise): Readiness | null {
       serviceMs: next.fromMs,
       checks: house.policy.checks.map((check) => check.id),
     })
-  }, [next, plan, states, dishes, stock.rows, lots, isReady, isWaiting, tonight, outlook, kitchen, house, tasks, handsHere])
+  }, [
+    next,
+    plan,
+    states,
+    dishes,
+    stock.rows,
+    lots,
+    isReady,
+    isWaiting,
+    tonight,
+    outlook,
+    kitchen,
+    house,
+    tasks,
+    handsHere,
+  ])
 }
 
 /** People of the kitchen who are not away when the service begins. */
