@@ -37,7 +37,8 @@ const ground = (page: Page, theme: 'steel' | 'paper') =>
 export async function ready(page: Page): Promise<void> {
   const heading = page.getByRole('heading', { level: 1 }).first()
   await expect(heading.or(page.getByText('Nothing at this address')).first()).toBeVisible()
-  if (await heading.isVisible()) await expect(page).toHaveTitle(`${await heading.textContent()} · Okazu`)
+  const namesPage = async () => (await page.title()) === `${await heading.textContent()} · Okazu`
+  if (await heading.isVisible()) await expect.poll(namesPage, 'the title names the page').toBe(true)
 }
 
 /** What is data and not the interface's words: names of the kitchen's own, as the API gives them. */
