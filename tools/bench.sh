@@ -2,7 +2,7 @@
 # npm run bench [NAME ...]: the figures that the project aims at, measured on this machine.
 . "$(dirname "$0")/lib.sh"
 need_node
-need_packages mariadbd=mariadb-server chromium=chromium
+need_packages mariadbd=mariadb-server chromium-headless-shell=chromium-headless-shell
 need_modules
 need_web
 read -r FOLDER PID SOCKET < <(bash tools/test-db.sh start)

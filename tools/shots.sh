@@ -2,7 +2,7 @@
 # npm run shots: the pictures of docs/screenshots, made from the demo at 18:24 of an evening.
 . "$(dirname "$0")/lib.sh"
 need_node
-need_packages mariadbd=mariadb-server chromium=chromium
+need_packages mariadbd=mariadb-server chromium-headless-shell=chromium-headless-shell
 need_modules
 need_web
 read -r FOLDER PID SOCKET < <(bash tools/test-db.sh start)

@@ -2,7 +2,7 @@
 # npm test: everything. First the check (types, lint, imports, format, units and API on a real MariaDB), then the browser.
 . "$(dirname "$0")/lib.sh"
 need_node
-need_packages mariadbd=mariadb-server units=units chromium=chromium pdftotext=poppler-utils python:scipy=python3-scipy python:iapws=python3-iapws
+need_packages mariadbd=mariadb-server units=units chromium-headless-shell=chromium-headless-shell pdftotext=poppler-utils python:scipy=python3-scipy python:iapws=python3-iapws
 need_modules
 bash tools/check.sh || exit 1
 need_server

@@ -40,9 +40,12 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number 
       const { pool, kitchenId } = await prepare(command.database, command.nowMs, 0)
       const server = await startServer({ pool, kitchenId, port: command.port, webFolder: 'app/dist', log, clock })
       opened.push({ server, pool })
+      log.level = 'error'
       return { port: server.port }
     }
     case 'close':
+      // A page that is still open may ask after the database is closed: nobody reads that answer.
+      log.level = 'silent'
       for (const { server, pool } of opened.splice(0)) {
         await server.stop()
         await pool.end()
