@@ -36,7 +36,7 @@ module.exports = {
     ...serverStages.map((stage) => ({
       name: `server-${stage}-keeps-its-sql`,
       severity: 'error',
-      from: { path: '^server/src/', pathNot: `^server/src/(${stage}|db)/|\\.test\\.ts$` },
+      from: { path: '^server/src/', pathNot: `^server/src/(${stage}|db|demo)/|\\.test\\.ts$` },
       to: { path: `^server/src/${stage}/.*\\.sql\\.ts$` },
     })),
     { name: 'app-knows-no-server', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|e2e|tools)/' } },

@@ -4,9 +4,9 @@ import type { Component } from 'core/book/dish'
 import type { Allergen, Ingredient } from 'core/book/ingredient'
 import { indexIngredients, lookUp } from 'core/book/lookUp'
 import { refreshComponent } from 'core/book/resolve'
-import { parseLine } from 'core/mise/line/parseLine'
+import { parseLine } from 'core/book/ingredientLine/parseLine'
 import { readIngredients } from '../server/src/book/ingredient/table.csv'
-import { DEMO_KITCHEN } from '../server/src/db/demo/kitchen'
+import { DEMO_KITCHEN } from '../server/src/demo/kitchen'
 import type { Answer, Model } from './model'
 
 type Named = { name: string; row: Ingredient | null }

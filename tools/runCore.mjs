@@ -9,7 +9,7 @@ const SOURCES = [
   'tools',
   'server/src/book',
   'server/src/http',
-  'server/src/db/demo',
+  'server/src/demo',
   'server/src/serverFolder.ts',
   'package-lock.json',
 ]

@@ -1,6 +1,6 @@
 import type { Browser, Page } from '@playwright/test'
 import pino from 'pino'
-import { prepareDemo } from '../server/src/db/demo/prepareDemo'
+import { prepareDemo } from '../server/src/demo/prepareDemo'
 import { migrate } from '../server/src/db/migrate'
 import { openPool } from '../server/src/db/pool'
 import { testClock, type TestClock } from '../server/src/http/testClock'

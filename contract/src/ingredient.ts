@@ -1,5 +1,5 @@
 import { ALLERGENS, TRAITS, type Ingredient as CoreIngredient } from 'core/book/ingredient'
-import type { Price as CorePrice } from 'core/mise/balance/cost'
+import type { Price as CorePrice } from 'core/book/balance/cost'
 import { z } from 'zod'
 import { Name, Slug } from './ids'
 import { Day } from './riceModels'

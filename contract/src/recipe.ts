@@ -1,5 +1,5 @@
 import { FOODS, ROLES, STATES } from 'core/book/dish'
-import { KEEPS, RECIPE_KINDS, type Recipe as CoreRecipe } from 'core/book/recipe'
+import { KEEPS, RECIPE_KINDS, type Recipe as CoreRecipe } from 'core/book/recipe/recipe'
 import { z } from 'zod'
 import { Cut } from './cut'
 import { Name, Slug } from './ids'

@@ -1,6 +1,6 @@
 import pino from 'pino'
 import { z } from 'zod'
-import { prepareDemo } from './db/demo/prepareDemo'
+import { prepareDemo } from './demo/prepareDemo'
 import { migrate } from './db/migrate'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'

@@ -1,6 +1,6 @@
 import type { Pool } from 'mysql2/promise'
 import pino from 'pino'
-import { prepareDemo } from '../../server/src/db/demo/prepareDemo'
+import { prepareDemo } from '../../server/src/demo/prepareDemo'
 import { migrate } from '../../server/src/db/migrate'
 import { openPool } from '../../server/src/db/pool'
 import { startServer } from '../../server/src/server'

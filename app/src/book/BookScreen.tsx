@@ -1,6 +1,6 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
-import type { Style } from 'core/mise/balance/style'
+import type { Style } from 'core/book/balance/style'
 import { useRouter } from 'expo-router'
 import { memo, useMemo } from 'react'
 import { Pressable, View } from 'react-native'

@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import { largestCap } from 'core/line/planLine'
-import { repeatedVerdict, proposalFor } from 'core/mise/learn'
+import { repeatedVerdict, proposalFor } from 'core/book/taste/learn'
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
 import { ScrollView, View } from 'react-native'
@@ -30,7 +30,7 @@ import { Versions } from './dish/Versions'
 import { useDishes } from './useDishes'
 import { useShelf, useStyles, useTastings, type Shelf } from './useShelf'
 import { useToday } from './useToday'
-import type { Style } from 'core/mise/balance/style'
+import type { Style } from 'core/book/balance/style'
 
 export function DishScreen({ id }: { id: string }) {
   const t = useWords('book')

@@ -1,6 +1,6 @@
 import type { Dish } from 'contract/dish'
 import { allergensOnList, dishVerdict, type AllergenList } from 'core/book/allergens'
-import { staysIn } from 'core/book/vary'
+import { staysIn } from 'core/book/variation/vary'
 import type { Allergen } from 'core/book/ingredient'
 import { View } from 'react-native'
 import { newId } from '../device/ids'

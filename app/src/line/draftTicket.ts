@@ -2,7 +2,7 @@ import type { Dish } from 'contract/dish'
 import type { NewTicketBody } from 'contract/ticket'
 import { MAX_PORTIONS } from 'contract/ticket'
 import type { AllergenList } from 'core/book/allergens'
-import { varyDish, type AllergenFound } from 'core/book/vary'
+import { varyDish, type AllergenFound } from 'core/book/variation/vary'
 import type { Allergen } from 'core/book/ingredient'
 
 export type DraftLine = {

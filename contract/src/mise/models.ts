@@ -1,6 +1,6 @@
 import { ALLERGENS } from 'core/book/ingredient'
-import { VERDICTS } from 'core/mise/correct'
-import { FLAG_CODES } from 'core/mise/line/flags'
+import { VERDICTS } from 'core/book/taste/correct'
+import { FLAG_CODES } from 'core/book/ingredientLine/flags'
 import { z } from 'zod'
 import { MeasureSystem } from '../measure'
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { component, DISH, EVERYTHING } from '../test/kitchen'
 import { allergenSheet, allergensOnList, componentVerdict, dishVerdict, unknownPartsOf } from './allergens'
 import type { Component } from './dish'
-import { staysIn, varyDish } from './vary'
+import { staysIn, varyDish } from './variation/vary'
 
 const plain = component({ id: 'rice', role: 'rice', food: 'rice', ratioG: 100 })
 const { ingredientId: _row, ...mayonnaise } = component({

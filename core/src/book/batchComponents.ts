@@ -2,7 +2,7 @@ import type { AllergenList } from './allergens'
 import type { Component, Dish } from './dish'
 import type { Allergen } from './ingredient'
 import { componentMassG } from './scale'
-import { isLateModifier, varyDish, type AllergenFound, type VaryResult } from './vary'
+import { isLateModifier, varyDish, type AllergenFound, type VaryResult } from './variation/vary'
 
 export type BatchAsked = {
   /** Modifiers that change the cooking, shared by all parts. */

@@ -4,7 +4,7 @@ import { ingredient } from '../test/ingredients'
 import { findIngredient, readCut, resolveLines, slugOf } from './resolve'
 import { batchAmounts, componentMassG, totalMassG } from './scale'
 import { allergensOnList, dishVerdict } from './allergens'
-import { isLateModifier, varyDish } from './vary'
+import { isLateModifier, varyDish } from './variation/vary'
 
 describe('scaling', () => {
   test('scaled up and back down is the same amount', () => {

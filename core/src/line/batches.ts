@@ -1,4 +1,4 @@
-import { isLateModifier } from '../book/vary'
+import { isLateModifier } from '../book/variation/vary'
 import type { Dish } from '../book/dish'
 import type { Allergen } from '../book/ingredient'
 import { splitPortions } from './split'

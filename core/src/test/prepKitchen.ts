@@ -1,6 +1,6 @@
 import type { Dish } from '../book/dish'
-import type { Recipe } from '../book/recipe'
-import type { BookShelf } from '../mise/explode'
+import type { Recipe } from '../book/recipe/recipe'
+import type { BookShelf } from '../book/recipe/explode'
 import { netNeeds, type NeedsAsked } from '../mise/need/netNeeds'
 import { prepTasks } from '../mise/need/prepTasks'
 import type { DrawnDay } from '../mise/doing/foldDay'

@@ -1,5 +1,5 @@
 import { Style, type StyleList } from 'contract/book'
-import { STYLES } from 'core/mise/balance/style'
+import { STYLES } from 'core/book/balance/style'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import { z } from 'zod'

@@ -10,7 +10,7 @@ import { v7 as newId } from 'uuid'
 import { listOpenLots } from '../rice/lots.sql'
 import { traceLot } from '../rice/trace.sql'
 import { openTestKitchen, send, type TestKitchen } from './test/testKitchen'
-import { prepareDemo } from './demo/prepareDemo'
+import { prepareDemo } from '../demo/prepareDemo'
 import { migrate } from './migrate'
 import { inTransaction, openPool } from './pool'
 

@@ -58,7 +58,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
 
 export type ProblemParts = { detail: string; faults?: Fault[]; values?: Record<string, string | number> }
 
-/** A refusal with a stable code; only `http/app.ts` turns it into a response. */
+/** A refusal with a stable code; only `app.ts` turns it into a response. */
 export class Problem extends Error {
   constructor(
     readonly code: ProblemCode,

@@ -2,7 +2,7 @@ import type { Dish } from 'contract/dish'
 import type { NewTicket } from 'contract/ticket'
 import { leadIdsOf, type Kitchen } from 'contract/kitchen'
 import { allergenListOf } from 'core/book/allergens'
-import { varyDish } from 'core/book/vary'
+import { varyDish } from 'core/book/variation/vary'
 import { Problem } from '../http/problems'
 
 /** A promise this far gone [ms] is still taken: a feed may be slow, and clocks differ. */

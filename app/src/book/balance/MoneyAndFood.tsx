@@ -1,6 +1,6 @@
 import { valueOf } from '../../device/worked'
-import { marginFraction } from 'core/mise/balance/cost'
-import type { Style } from 'core/mise/balance/style'
+import { marginFraction } from 'core/book/balance/cost'
+import type { Style } from 'core/book/balance/style'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'

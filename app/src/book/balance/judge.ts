@@ -1,8 +1,8 @@
 import type { Component } from 'core/book/dish'
-import type { OIL_BAND_G, Style } from 'core/mise/balance/style'
-import { balanceOf, type Balance, type BalancePart } from 'core/mise/balance/balance'
-import { findingsOf, type Finding } from 'core/mise/balance/findings'
-import { partsOf } from 'core/mise/dishBalance'
+import type { OIL_BAND_G, Style } from 'core/book/balance/style'
+import { balanceOf, type Balance, type BalancePart } from 'core/book/balance/balance'
+import { findingsOf, type Finding } from 'core/book/balance/findings'
+import { partsOf } from 'core/book/balance/dishBalance'
 import type { Shelf } from '../useShelf'
 
 export type Judged = {

@@ -1,6 +1,6 @@
-import type { BalancePart } from 'core/mise/balance/balance'
-import { repairOf, type DishRepair } from 'core/mise/balance/repair'
-import type { Style } from 'core/mise/balance/style'
+import type { BalancePart } from 'core/book/balance/balance'
+import { repairOf, type DishRepair } from 'core/book/balance/repair'
+import type { Style } from 'core/book/balance/style'
 
 export type RepairWork = { parts: readonly BalancePart[]; style: Style }
 

@@ -1,4 +1,4 @@
-import type { DishRepair } from 'core/mise/balance/repair'
+import type { DishRepair } from 'core/book/balance/repair'
 import { workRepair, type RepairWork } from './repairWork'
 
 /** Off the web there is no worker of this form: the work is done in process. */

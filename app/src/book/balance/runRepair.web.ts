@@ -1,4 +1,4 @@
-import type { DishRepair } from 'core/mise/balance/repair'
+import type { DishRepair } from 'core/book/balance/repair'
 import { askWorker } from '../../device/askWorker'
 import type { RepairWork } from './repairWork'
 

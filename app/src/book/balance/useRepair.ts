@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import type { DishRepair } from 'core/mise/balance/repair'
-import type { Style } from 'core/mise/balance/style'
+import type { DishRepair } from 'core/book/balance/repair'
+import type { Style } from 'core/book/balance/style'
 import { workedOf, type Worked } from '../../device/worked'
 import { workedClient } from '../../live/workedClient'
 import type { Judged } from './judge'

@@ -1,5 +1,5 @@
 import type { Component, HouseStandard } from 'core/book/dish'
-import { deviationsFrom } from 'core/mise/standard'
+import { deviationsFrom } from 'core/book/variation/standard'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'

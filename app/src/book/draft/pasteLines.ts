@@ -1,4 +1,4 @@
-import { parseLine } from 'core/mise/line/parseLine'
+import { parseLine } from 'core/book/ingredientLine/parseLine'
 import { writeQuantity } from 'core/measure/writeNumber'
 import type { MeasureSystem } from 'core/measure/units'
 import { blankLine, type DraftLine } from './draft'

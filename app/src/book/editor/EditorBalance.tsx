@@ -1,5 +1,5 @@
 import type { Component } from 'core/book/dish'
-import type { Style } from 'core/mise/balance/style'
+import type { Style } from 'core/book/balance/style'
 import { memo, useMemo } from 'react'
 import { View } from 'react-native'
 import { BalancePanel } from '../balance/BalancePanel'

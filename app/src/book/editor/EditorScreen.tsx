@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Dish, type DishDraft } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
-import type { Style } from 'core/mise/balance/style'
+import type { Style } from 'core/book/balance/style'
 import { useRouter } from 'expo-router'
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react'
 import { ScrollView, View } from 'react-native'

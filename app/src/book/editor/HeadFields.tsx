@@ -1,4 +1,4 @@
-import type { Style } from 'core/mise/balance/style'
+import type { Style } from 'core/book/balance/style'
 import {
   EGG_SCHOOLS,
   GARLIC_SCHOOLS,

@@ -1,4 +1,4 @@
-import type { Flag } from 'core/mise/line/flags'
+import type { Flag } from 'core/book/ingredientLine/flags'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Diamond } from '../../ui/icons'

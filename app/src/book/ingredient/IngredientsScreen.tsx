@@ -1,6 +1,6 @@
 import type { KitchenIngredient } from 'contract/ingredient'
 import { likeNames } from 'core/book/lookUp'
-import { priceOn } from 'core/mise/balance/cost'
+import { priceOn } from 'core/book/balance/cost'
 import { useRouter } from 'expo-router'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Pressable, View } from 'react-native'

@@ -1,4 +1,4 @@
-import { recipeYieldG } from 'core/mise/explode'
+import { recipeYieldG } from 'core/book/recipe/explode'
 import type { Recipe } from 'contract/recipe'
 import { useRouter } from 'expo-router'
 import { Pressable, View } from 'react-native'

@@ -1,5 +1,5 @@
 import { ROLES } from 'core/book/dish'
-import { KEEPS, RECIPE_KINDS } from 'core/book/recipe'
+import { KEEPS, RECIPE_KINDS } from 'core/book/recipe/recipe'
 import { Choices } from '../../ui/Choices'
 import { Field } from '../../ui/Field'
 import { View } from 'react-native'

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { StyleList } from 'contract/book'
-import { COLOURS, METRICS, type Band, type Metric, type Style } from 'core/mise/balance/style'
+import { COLOURS, METRICS, type Band, type Metric, type Style } from 'core/book/balance/style'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { sendJson } from '../../device/http'

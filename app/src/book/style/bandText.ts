@@ -1,4 +1,4 @@
-import type { Band, Metric } from 'core/mise/balance/style'
+import type { Band, Metric } from 'core/book/balance/style'
 
 const SCALES: readonly Metric[] = ['acidScale', 'chilliScale']
 const factorOf = (metric: Metric) => (SCALES.includes(metric) ? 1 : 100)

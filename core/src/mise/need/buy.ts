@@ -1,4 +1,4 @@
-import type { BookShelf } from '../explode'
+import type { BookShelf } from '../../book/recipe/explode'
 import type { ItemNeed } from './netNeeds'
 
 export type Pack = { packName: string; packG: number; priceMinor: number }

@@ -1,5 +1,5 @@
 import type { Cut, Food } from '../../book/dish'
-import type { RecipeKind } from '../../book/recipe'
+import type { RecipeKind } from '../../book/recipe/recipe'
 import type { ItemNeed } from './netNeeds'
 
 export const STEP_KINDS = [

@@ -1,6 +1,6 @@
 import { slugOf } from '../../book/resolve'
 import type { Component, Cut } from '../../book/dish'
-import type { RecipeLine } from '../../book/recipe'
+import type { RecipeLine } from '../../book/recipe/recipe'
 
 /**
  * A thing of the mise, by id: a sub-recipe that is made, an ingredient in a cut, or an ingredient as it is bought. The id

@@ -1,9 +1,9 @@
 import { ROLES, STATES, type Component, type Cut, type Dish, type Food, type State } from '../../book/dish'
 import type { Ingredient } from '../../book/ingredient'
-import type { Recipe } from '../../book/recipe'
+import type { Recipe } from '../../book/recipe/recipe'
 import { foodOf } from '../../book/resolve'
 import { componentMassG } from '../../book/scale'
-import { recipeYieldG, type BookShelf } from '../explode'
+import { recipeYieldG, type BookShelf } from '../../book/recipe/explode'
 import { itemIdOf, itemOf, type ItemRef } from './item'
 
 export type OnHand = { itemId: string; massG: number; useByMs: number | null }

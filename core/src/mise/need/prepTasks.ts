@@ -1,6 +1,6 @@
 import type { Ingredient } from '../../book/ingredient'
-import type { Recipe } from '../../book/recipe'
-import type { BookShelf } from '../explode'
+import type { Recipe } from '../../book/recipe/recipe'
+import type { BookShelf } from '../../book/recipe/explode'
 import { cautionsOf } from './cautions'
 import { cutKeepsH, stepsOf, type PrepCard, type Step } from './cards'
 import type { ItemNeed, Needs } from './netNeeds'

@@ -1,5 +1,5 @@
 import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } from '../../measure/units'
-import { parseLine } from '../line/parseLine'
+import { parseLine } from '../../book/ingredientLine/parseLine'
 
 export type AmountOf = { gPerML: number | null; packG: number | null }
 export const AMOUNT_FAULTS = ['unread', 'negative', 'noDensity', 'noPack', 'tooMuch'] as const

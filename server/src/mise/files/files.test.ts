@@ -7,7 +7,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { prepDemoMise } from '../../db/demo/mise'
+import { prepDemoMise } from '../../demo/mise'
 import { openTestKitchen, type TestKitchen } from '../../db/test/testKitchen'
 
 /** Planning and drawing a whole sheet takes its time on a loaded machine. */

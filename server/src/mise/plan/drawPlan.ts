@@ -1,7 +1,7 @@
 import type { DrawnPlan } from 'contract/mise/plan'
 import type { RicePlanDay, ServiceForecast } from 'contract/riceHouse'
 import { instantOf, localDay, weekdayOf } from 'core/time/localTime'
-import { priceOn } from 'core/mise/balance/cost'
+import { priceOn } from 'core/book/balance/cost'
 import { buyList } from 'core/mise/need/buy'
 import { netNeeds, type OnHand } from 'core/mise/need/netNeeds'
 import type { PrepTask } from 'core/mise/need/prepTask'

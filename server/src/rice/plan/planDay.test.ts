@@ -1,6 +1,6 @@
 import type { Dish } from 'contract/dish'
 import type { RiceHouse, RicePlanDay } from 'contract/riceHouse'
-import { DEMO_VESSELS } from '../../db/demo/riceHouse'
+import { DEMO_VESSELS } from '../../demo/riceHouse'
 import { DEFAULT_POLICY } from '../defaultPolicy'
 import { demandOf } from './demandRecord'
 import { forecastServices, leadS, tonightDemands } from './planDay'

@@ -1,6 +1,6 @@
 import type { Allergen, Ingredient } from 'core/book/ingredient'
 import { foodOf, readCut } from 'core/book/resolve'
-import { substitutesFor } from 'core/mise/substitutes'
+import { substitutesFor } from 'core/book/variation/substitutes'
 import { View } from 'react-native'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Sheet'

@@ -1,0 +1,37 @@
+import type { Ingredient } from '../ingredient'
+import type { CountSize } from '../../measure/ingredient'
+
+/** The density of the form that the prep names (minced, diced, packed), else the first one known. */
+export function densityForPrep(ingredient: Ingredient, prep: string | null) {
+  const words = (prep ?? '').toLowerCase()
+  return (
+    ingredient.densities.find(({ form }) => words.includes(form)) ??
+    ingredient.densities.find(({ form }) => words.includes(form.slice(0, 4))) ??
+    ingredient.densities[0] ??
+    null
+  )
+}
+
+const PINCH: Readonly<Record<string, number>> = { pinch: 0.3, dash: 0.6, drop: 0.05 }
+
+/** What one of a thing weighs, by the unit or size that a line names; null where nothing says so. */
+export function sizeOf(ingredient: Ingredient, unit: string | null, size: string | null): CountSize | null {
+  const sizes = ingredient.countSizes
+  if (unit !== null) {
+    const named = sizes.find((one) => one.size === unit) ?? sizes.find((one) => one.size.startsWith(unit))
+    if (named) return named
+    const pinchG = PINCH[unit]
+    return pinchG === undefined ? null : { size: `${unit}, common practice`, massG: pinchG }
+  }
+  if (size !== null) {
+    const named = sizes.find((one) => one.size === size) ?? sizes.find((one) => one.size.endsWith(size))
+    return named ?? (size === 'medium' || size === 'large' ? (sizes[0] ?? null) : null)
+  }
+  return (
+    sizes.find((one) => one.size === 'each' || one.size === 'us-large') ??
+    sizes.find((one) => one.size === 'medium') ??
+    sizes.find((one) => one.size.endsWith('-large')) ??
+    sizes[0] ??
+    null
+  )
+}

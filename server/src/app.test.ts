@@ -1,0 +1,57 @@
+import { createApp } from './app'
+import type { Pool } from 'mysql2/promise'
+import { LiveFollower } from './live/follower'
+import { openTestKitchen, send, type TestKitchen } from './db/test/testKitchen'
+import pino from 'pino'
+
+let kitchen: TestKitchen
+beforeAll(async () => void (kitchen = await openTestKitchen()))
+afterAll(() => kitchen.close())
+
+test('health says that server and database answer', async () => {
+  expect((await send(kitchen.app, 'GET', '/health')).json).toMatchObject({ status: 'ok', database: 'ok' })
+})
+
+test('the OpenAPI document is generated and describes every route that the application serves', async () => {
+  const document = (await send(kitchen.app, 'GET', '/openapi.json')).json as {
+    openapi: string
+    paths: Record<string, Record<string, unknown>>
+  }
+  expect(document.openapi).toBe('3.1.0')
+  const described = Object.entries(document.paths).flatMap(([path, methods]) =>
+    Object.keys(methods).map((method) => `${method.toUpperCase()} ${path}`),
+  )
+  const served = kitchen.app.routes
+    .filter((route) => route.method !== 'ALL' && !['/api/openapi.json', '/api/live'].includes(route.path))
+    .map((route) => `${route.method} ${route.path.replace(/:(\w+)/g, '{$1}')}`)
+  expect([...new Set(served)].sort()).toEqual(described.sort())
+})
+
+test('headers keep strangers out: no inline script, no frame, no sniffing', async () => {
+  const { headers } = await send(kitchen.app, 'GET', '/health')
+  const csp = headers.get('content-security-policy') ?? ''
+  expect(csp).toContain("default-src 'none'")
+  expect(csp).toContain("script-src 'self'")
+  expect(csp).not.toContain('unsafe')
+  expect(headers.get('x-content-type-options')).toBe('nosniff')
+  expect(csp).toContain("frame-ancestors 'none'")
+  expect(Number(headers.get('x-okazu-now'))).toBeGreaterThan(0)
+})
+
+test('an address that is not there is a problem, not a page', async () => {
+  const answer = await send(kitchen.app, 'GET', '/nothing')
+  expect(answer.status).toBe(404)
+  expect(answer.json).toMatchObject({ code: 'not-found', type: 'urn:okazu:problem:not-found' })
+})
+
+test('without a database: 503 and what to do, on every address', async () => {
+  const gone = () => Promise.reject(Object.assign(new Error('connect ECONNREFUSED'), { code: 'ECONNREFUSED' }))
+  const pool = { execute: gone, query: gone, getConnection: gone } as unknown as Pool
+  const log = pino({ level: 'silent' })
+  const follower = new LiveFollower(pool, 'x', log)
+  const app = createApp({ pool, now: Date.now, kitchenId: 'x', changed: () => undefined }, follower, log)
+  for (const path of ['/health', '/tickets', '/runs', '/kitchen']) {
+    const answer = await send(app, 'GET', path)
+    expect([answer.status, (answer.json as { code: string }).code]).toEqual([503, 'database'])
+  }
+})

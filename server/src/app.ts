@@ -1,0 +1,132 @@
+import { OpenAPIHono } from '@hono/zod-openapi'
+import { ProblemDetails } from 'contract/problem'
+import { bodyLimit } from 'hono/body-limit'
+import { HTTPException } from 'hono/http-exception'
+import { secureHeaders } from 'hono/secure-headers'
+import type { Logger } from 'pino'
+import { dishRoutes } from './book/dishes.route'
+import { fileRoutes } from './book/files/files.route'
+import { ingredientRoutes } from './book/ingredient/ingredients.route'
+import { recipeRoutes } from './book/recipe/recipes.route'
+import { styleRoutes } from './book/styles.route'
+import { feedRoutes } from './device/feed.route'
+import { probeRoutes } from './device/probe.route'
+import { ticketRoutes } from './line/tickets.route'
+import type { LiveFollower } from './live/follower'
+import { liveRoutes } from './live/live.route'
+import { miseFileRoutes } from './mise/files/files.route'
+import { miseRoutes } from './mise/mise.route'
+import { recordRoutes } from './record/record.route'
+import { lotRoutes } from './rice/lots.route'
+import { planRoutes } from './rice/plan/plan.route'
+import { printRoutes } from './rice/print/print.route'
+import { healthRoutes } from './setup/health.route'
+import { kitchenRoutes } from './setup/kitchen.route'
+import { runRoutes } from './wok/runs.route'
+import { stationRoutes } from './wok/stations.route'
+import { codeOf } from './db/pool'
+import type { Services } from './http/context'
+import { Problem } from './http/problems'
+
+const MAX_BODY_BYTES = 4 * 1_048_576
+const DATABASE_GONE = [
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ENOENT',
+  'PROTOCOL_CONNECTION_LOST',
+  'ER_SERVER_SHUTDOWN',
+  'EPIPE',
+]
+
+/** SHA-256 of the empty text: the style element that the interface library fills through the object model. */
+const EMPTY_STYLE_SHA256 = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
+
+export function createApp(services: Services, follower: LiveFollower, log: Logger): OpenAPIHono {
+  const app = new OpenAPIHono()
+  app.use('*', async (c, next) => {
+    const startedMs = performance.now()
+    await next()
+    const ms = Math.round(performance.now() - startedMs)
+    log.info({ method: c.req.method, path: c.req.path, status: c.res.status, ms }, 'request')
+  })
+  app.use(
+    '*',
+    secureHeaders({
+      contentSecurityPolicy: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        styleSrc: ["'self'", EMPTY_STYLE_SHA256],
+        fontSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:'],
+        connectSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'none'"],
+        frameAncestors: ["'none'"],
+      },
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: false,
+      referrerPolicy: 'no-referrer',
+      permissionsPolicy: { camera: [], microphone: [], geolocation: [] },
+    }),
+  )
+  app.use('/api/*', bodyLimit({ maxSize: MAX_BODY_BYTES, onError: tooLarge }))
+  app.use('/api/*', async (c, next) => {
+    await next()
+    c.res.headers.set('x-okazu-now', String(services.now()))
+    if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store')
+  })
+  app.route('/api', healthRoutes(services))
+  app.route('/api', kitchenRoutes(services))
+  app.route('/api', fileRoutes(services))
+  app.route('/api', dishRoutes(services))
+  app.route('/api', ingredientRoutes(services))
+  app.route('/api', recipeRoutes(services))
+  app.route('/api', styleRoutes(services))
+  app.route('/api', printRoutes(services))
+  app.route('/api', lotRoutes(services))
+  app.route('/api', planRoutes(services))
+  app.route('/api', probeRoutes(services))
+  app.route('/api', miseRoutes(services))
+  app.route('/api', miseFileRoutes(services))
+  app.route('/api', ticketRoutes(services))
+  app.route('/api', runRoutes(services))
+  app.route('/api', stationRoutes(services))
+  app.route('/api', recordRoutes(services))
+  app.route('/api', feedRoutes(services))
+  app.route('/api', liveRoutes(services, follower))
+  app.openAPIRegistry.register('ProblemDetails', ProblemDetails)
+  app.doc31('/api/openapi.json', {
+    openapi: '3.1.0',
+    info: { title: 'Okazu', version: '0.1.0', description: 'Every refusal is application/problem+json (RFC 9457).' },
+  })
+  app.notFound(() => {
+    throw new Problem('not-found', {
+      detail: 'nothing is served at this address: the API is described at /api/openapi.json',
+    })
+  })
+  app.onError((error, c) => {
+    const problem = asProblem(error)
+    if (problem.status >= 500) log.error({ err: error, path: c.req.path }, 'failed')
+    return c.body(JSON.stringify(problem), problem.status, { 'content-type': 'application/problem+json' })
+  })
+  return app
+}
+
+function tooLarge(): never {
+  throw new Problem('too-large', { detail: `a body may hold ${MAX_BODY_BYTES / 1_048_576} MiB: send it in parts` })
+}
+
+function asProblem(error: Error): Problem {
+  if (error instanceof Problem) return error
+  if (error instanceof HTTPException && error.status === 400) {
+    return new Problem('bad-json', { detail: 'send the body as JSON (UTF-8), with content-type application/json' })
+  }
+  if (DATABASE_GONE.includes(codeOf(error))) {
+    return new Problem('database', { detail: 'what you sent was not saved: send it again in a moment' })
+  }
+  return new Problem('internal', {
+    detail: 'nothing was saved: send it again; if it stays, look in the log of the server',
+  })
+}

@@ -1,0 +1,152 @@
+import type { Dish } from 'contract/dish'
+import { EventId, RunId } from 'contract/ids'
+import type { Kitchen } from 'contract/kitchen'
+import type { Run, RunEvent } from 'contract/run'
+import { NewTicket, type Ticket } from 'contract/ticket'
+import { proposeBatches, type ProposedBatch } from 'core/line/batches'
+import { largestCap } from 'core/line/planLine'
+import { waitingItems } from 'core/line/waiting'
+import type { PoolConnection } from 'mysql2/promise'
+import { v7 as newId } from 'uuid'
+import { boatWave } from '../device/boatWave'
+import { placeTickets, withIds } from '../line/placeTickets'
+import { fireRun } from '../wok/fireRun'
+import { insertStationEvent } from '../wok/stations.sql'
+import { takeEvents } from '../wok/takeEvents'
+import { lcg } from './chance'
+import { DEMO_COOK_AT } from './kitchen'
+
+const MIN_MS = 60_000
+const AFTER_END_MS = 3_600_000
+
+/**
+ * Cooks past boats through the same functions as a live evening: a wave of tickets, its batches, runs with the words of
+ * cooks who are now and then late, and what they said when something went wrong.
+ */
+export async function cookPastBoats(
+  connection: PoolConnection,
+  kitchen: Kitchen,
+  dishes: readonly Dish[],
+  firstBoatAtMs: number,
+  boats: number,
+  seed: number,
+): Promise<void> {
+  const random = lcg(seed)
+  const byId = new Map(dishes.map((dish) => [dish.id, dish]))
+  const freeAtMs = new Map(kitchen.stations.map((station) => [station.id, 0]))
+  for (let boat = 0; boat < boats; boat += 1) {
+    const landsAtMs = firstBoatAtMs + boat * kitchen.boatEveryMin * MIN_MS
+    const wave = boatWave(seed + boat, 0, kitchen.boatEveryMin, landsAtMs, dishes).slice(0, 5)
+    const placed: Ticket[] = []
+    for (const { atMs, ticket } of wave) {
+      const ids = withIds(NewTicket.parse({ ...ticket, source: 'feed' }))
+      placed.push(...(await placeTickets(connection, kitchen.id, [ids], landsAtMs + atMs)))
+    }
+    const cap = (dish: Dish) => largestCap(kitchen.stations, dish.stationKind)
+    for (const batch of proposeBatches(waitingItems(placed), byId, (dish) => cap(dish as Dish))) {
+      await cookBatch(connection, kitchen, byId, batch, freeAtMs, random)
+    }
+  }
+}
+
+async function cookBatch(
+  connection: PoolConnection,
+  kitchen: Kitchen,
+  dishes: ReadonlyMap<string, Dish>,
+  batch: ProposedBatch,
+  freeAtMs: Map<string, number>,
+  random: () => number,
+): Promise<void> {
+  const dish = dishes.get(batch.dishId)
+  const station = kitchen.stations
+    .filter((one) => one.kind === dish?.stationKind && one.capPortions >= batch.portions)
+    .sort((a, b) => (freeAtMs.get(a.id) ?? 0) - (freeAtMs.get(b.id) ?? 0))[0]
+  if (!dish || !station) return
+  const placedAtMs = Math.max(batch.placedAtMs, freeAtMs.get(station.id) ?? 0)
+  const firedAtMs = Math.round(placedAtMs + (10 + 30 * random()) * 1000)
+  if (batch.allergies.length > 0)
+    await insertStationEvent(
+      connection,
+      kitchen.id,
+      {
+        id: EventId.parse(newId()),
+        stationId: station.id,
+        kind: 'washed',
+        atMs: firedAtMs - 4000,
+        staffId: null,
+        deviceId: 'demo',
+      },
+      firedAtMs - 4000,
+    )
+  const run = await fireRun(
+    connection,
+    kitchen,
+    {
+      id: RunId.parse(newId({ msecs: firedAtMs })),
+      dishId: dish.id,
+      dishVersion: dish.version,
+      stationId: station.id,
+      cookId: DEMO_COOK_AT[station.id] ?? null,
+      modifiers: [...batch.modifiers],
+      allergies: [...batch.allergies],
+      parts: batch.parts as unknown as Run['parts'],
+      firedAtMs,
+      promisedAtMs: Math.round(batch.promisedAtMs),
+      handsFree: true,
+      deviceId: 'demo',
+      isUnconfirmed: false,
+    },
+    firedAtMs,
+  )
+  const { events, endsAtMs } = cooksWords(run, random)
+  await takeEvents(connection, kitchen.id, run.id, events, endsAtMs + AFTER_END_MS)
+  freeAtMs.set(station.id, endsAtMs + 20_000)
+}
+
+/** What a cook says in a run: a word at every check, sometimes late, sometimes ten seconds more, seldom trouble. */
+function cooksWords(run: Run, random: () => number): { events: RunEvent[]; endsAtMs: number } {
+  const events: RunEvent[] = []
+  let nowMs = run.firedAtMs
+  const say = (
+    atMs: number,
+    word:
+      | { kind: 'done'; stepId: string }
+      | { kind: 'checked'; stepId: string; ok: boolean; tempC: number | null; tempF: number | null }
+      | { kind: 'later'; stepId: string; delayS: number }
+      | { kind: 'trouble'; trouble: 'sticking'; stepId: string },
+  ) =>
+    events.push({
+      id: EventId.parse(newId({ msecs: Math.round(atMs) })),
+      runId: run.id,
+      deviceId: 'demo',
+      atMs: Math.round(atMs),
+      counter: 0,
+      ...word,
+    })
+  for (const step of run.score.steps) {
+    let lastsMs = step.durationS * 1000
+    if (step.durationS >= 40 && random() < 0.14) {
+      say(nowMs + lastsMs - 4000, { kind: 'later', stepId: step.id, delayS: 10 })
+      lastsMs += 10_000
+    } else if (step.action === 'riceIn' && random() < 0.05) {
+      say(nowMs + lastsMs / 2, { kind: 'trouble', trouble: 'sticking', stepId: step.id })
+      lastsMs += 8000
+    } else if (step.durationS >= 20 && step.check === null && random() < 0.12) {
+      lastsMs -= 3000
+      say(nowMs + lastsMs, { kind: 'done', stepId: step.id })
+    }
+    if (step.check !== null) {
+      lastsMs += 1000 + 5000 * random() * random()
+      const coreF = Math.ceil((step.check.limit.coreC * 9) / 5 + 32 + 4 + 6 * random())
+      say(nowMs + lastsMs, {
+        kind: 'checked',
+        stepId: step.id,
+        ok: true,
+        tempC: Math.round(((coreF - 32) * 50) / 9) / 10,
+        tempF: coreF,
+      })
+    }
+    nowMs = Math.round(nowMs + lastsMs)
+  }
+  return { events, endsAtMs: nowMs }
+}
