@@ -11,7 +11,7 @@ import type { Model } from './model'
 const BORN_MS = Date.parse('2026-01-05T00:00:00Z')
 const USUAL_MASS_G = 1000
 const USUAL_DEPTH_M = 0.04
-const LEAST_REASON_LETTERS = 3
+const MIN_REASON_LETTERS = 3
 const ID = 'lot'
 
 const msOf = (atS: number) => BORN_MS + Math.round(atS * 1000)
@@ -138,7 +138,7 @@ function takeAll(events: readonly LotEvent[], born: BornLot, policy: HousePolicy
   const heard = [...events].sort((a, b) => (a.heardMs ?? 0) - (b.heardMs ?? 0) || a.atMs - b.atMs)
   for (const event of heard) {
     if ((event.heardMs ?? event.atMs) > nowMs || event.atMs > nowMs) refused.set(event.id, 'not said yet')
-    else if (event.kind === 'accepted' && event.reason.trim().length < LEAST_REASON_LETTERS)
+    else if (event.kind === 'accepted' && event.reason.trim().length < MIN_REASON_LETTERS)
       refused.set(event.id, 'without a reason')
     else {
       const fault = lotFault(lotState(born, taken, policy, event.atMs), event, born.ruleSet, policy.leadIds)

@@ -9,7 +9,7 @@ import {
 } from 'core/rice/lot/lotEvent'
 import { LOT_STAGES } from 'core/rice/lot/lotState'
 import { celsiusOf } from 'core/measure/temperature'
-import { LEAST_TARGET_WATER_FRACTION, MOST_TARGET_WATER_FRACTION } from 'core/rice/waterBalance'
+import { MIN_TARGET_WATER_FRACTION, MAX_TARGET_WATER_FRACTION } from 'core/rice/waterBalance'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
 import { EventId, InstantMs, Name, RunId, Slug } from './ids'
@@ -45,7 +45,7 @@ export const Load = z.strictObject({
   wash: z.enum(WASHES),
   dryMassG: massG.positive(),
   waterG: massG,
-  targetWaterFraction: z.number().min(LEAST_TARGET_WATER_FRACTION).max(MOST_TARGET_WATER_FRACTION),
+  targetWaterFraction: z.number().min(MIN_TARGET_WATER_FRACTION).max(MAX_TARGET_WATER_FRACTION),
 })
 export type Load = z.infer<typeof Load>
 

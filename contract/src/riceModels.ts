@@ -1,20 +1,20 @@
 import { COOLING_PLACES, STACKS, TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
-import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
-import { LEAST_TARGET_WATER_FRACTION, MOST_TARGET_WATER_FRACTION } from 'core/rice/waterBalance'
+import { MIN_DEPTH_M, MAX_DEPTH_M } from 'core/rice/cooling/coolTray'
+import { MIN_TARGET_WATER_FRACTION, MAX_TARGET_WATER_FRACTION } from 'core/rice/waterBalance'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
 
 /** A day of a kitchen's calendar: 2026-11-26. */
 export const Day = z.iso.date()
 
-const DRIER = `is drier than ${LEAST_TARGET_WATER_FRACTION}: grains would be raw in the middle; give the water of the cooked rice, 0.55 to 0.65`
-const WETTER = `is wetter than ${MOST_TARGET_WATER_FRACTION}: that is porridge; give the water of the cooked rice, 0.55 to 0.65`
+const DRIER = `is drier than ${MIN_TARGET_WATER_FRACTION}: grains would be raw in the middle; give the water of the cooked rice, 0.55 to 0.65`
+const WETTER = `is wetter than ${MAX_TARGET_WATER_FRACTION}: that is porridge; give the water of the cooked rice, 0.55 to 0.65`
 
 /** Input and output of the models `rice.water`, `rice.howMuch` and `rice.cool`; docs/core.md has an example of each. */
 export const RiceWaterInput = z
   .strictObject({
     dryMassG: z.number().positive().max(1_000_000),
-    targetWaterFraction: z.number().min(LEAST_TARGET_WATER_FRACTION, DRIER).max(MOST_TARGET_WATER_FRACTION, WETTER),
+    targetWaterFraction: z.number().min(MIN_TARGET_WATER_FRACTION, DRIER).max(MAX_TARGET_WATER_FRACTION, WETTER),
     evaporatedG: z.number().min(0).max(1_000_000),
     dryWaterFraction: z.number().min(0).lt(1).optional(),
   })
@@ -70,8 +70,8 @@ const AnalysisFace = z.strictObject({
 const coolBase = {
   depthM: z
     .number()
-    .min(LEAST_DEPTH_M, `a layer under ${LEAST_DEPTH_M * 100} cm is no tray: give metres, 0.04 for 4 cm`)
-    .max(MOST_DEPTH_M, `deeper than ${MOST_DEPTH_M * 100} cm is a pot, no tray: give metres, 0.04 for 4 cm`),
+    .min(MIN_DEPTH_M, `a layer under ${MIN_DEPTH_M * 100} cm is no tray: give metres, 0.04 for 4 cm`)
+    .max(MAX_DEPTH_M, `deeper than ${MAX_DEPTH_M * 100} cm is a pot, no tray: give metres, 0.04 for 4 cm`),
   startTempC: z.number().min(-10).max(100, 'hotter than boiling: give °C, 95 for rice from the steamer'),
   ruleSet: z.enum(RULE_SETS),
 }

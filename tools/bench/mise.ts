@@ -4,7 +4,7 @@ import { MiseHouse } from 'contract/mise/house'
 import { MiseStock } from 'contract/mise/stock'
 import { chance } from '../../core/src/mise/plan/chance'
 import { planPrep, usualPasses } from '../../core/src/mise/plan/planPrep'
-import type { PlanAsked, PlanTask } from '../../core/src/mise/plan/task'
+import type { PlanInput, PlanTask } from '../../core/src/mise/plan/task'
 import { LAUNCH } from '../../e2e/launch'
 import { readIngredients } from '../../server/src/book/ingredient/table.csv'
 import { medianMs } from './medianMs'
@@ -13,7 +13,7 @@ import { report } from './server'
 const TASKS = 300
 
 /** A long day: tasks in short chains over four people and six pieces of equipment. */
-function longDay(): PlanAsked {
+function longDay(): PlanInput {
   const random = chance(7)
   const tasks = Array.from({ length: TASKS }, (_, i): PlanTask => ({
     id: `t${i}`,

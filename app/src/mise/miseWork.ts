@@ -1,4 +1,4 @@
-import { planKitchen, type KitchenAsked, type KitchenPlan } from 'core/mise/doing/planKitchen'
+import { planKitchen, type KitchenInput, type KitchenPlan } from 'core/mise/doing/planKitchen'
 
 /** The plan of the kitchen, wherever it is worked out: in the worker on the web, in process elsewhere. */
-export const workMise = (asked: KitchenAsked): KitchenPlan => planKitchen(asked)
+export const workMise = (asked: KitchenInput): KitchenPlan => planKitchen(asked)

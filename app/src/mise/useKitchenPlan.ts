@@ -3,7 +3,7 @@ import type { Kitchen } from 'contract/kitchen'
 import type { MiseHouse } from 'contract/mise/house'
 import type { MisePlan } from 'contract/mise/plan'
 import { foldDay, type DayState, type TaskState } from 'core/mise/doing/foldDay'
-import type { KitchenAsked, KitchenPlan } from 'core/mise/doing/planKitchen'
+import type { KitchenInput, KitchenPlan } from 'core/mise/doing/planKitchen'
 import type { ScheduledTask } from 'core/mise/doing/scheduleDay'
 import { useMemo } from 'react'
 import { useNowMs } from '../device/clock'
@@ -47,7 +47,7 @@ export function useKitchenPlan() {
   const saidKey = plans
     .map((plan) => `${plan.id} ${plan.version} ${plan.events.length} ${plan.events.at(-1)?.id}`)
     .join()
-  const asked = useMemo((): KitchenAsked | null => {
+  const asked = useMemo((): KitchenInput | null => {
     if (!kitchen.data || !house.data || !rice.data || plans.length === 0) return null
     const { policy } = house.data
     return {
@@ -100,7 +100,7 @@ export function useKitchenPlan() {
   return { mise, error, refetch: query.refetch }
 }
 
-function useWorked(asked: KitchenAsked | null, said: string, key: unknown[]) {
+function useWorked(asked: KitchenInput | null, said: string, key: unknown[]) {
   return useQuery(
     {
       queryKey: ['mise', 'plan', ...key],

@@ -1,17 +1,17 @@
-import { adviseCooling, type Advice, type AdviceAsked } from 'core/rice/lot/coolingAdvice'
+import { adviseCooling, type Advice, type AdviceInput } from 'core/rice/lot/coolingAdvice'
 import { forecastLot, lotOnTray, stepAtRisk, type LotForecast } from 'core/rice/lot/lotForecast'
 import type { LotState } from 'core/rice/lot/lotState'
 import type { CoolStage } from 'core/rice/cooling/coolingPlace'
 import { mostDepthM } from 'core/rice/cooling/predictCooling'
-import { ricePlanFor, type DayRicePlan, type RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
+import { ricePlanFor, type DayRicePlan, type RicePlanForInput } from 'core/rice/plan/ricePlanFor'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import type { RuleSet } from 'core/safety/limits'
 
 /** What is heavy and must not stop the screen. */
 export type RiceWork =
-  | { kind: 'watch'; state: LotState; plan: CoolStage[]; places: AdviceAsked['places']; nowMs: number }
+  | { kind: 'watch'; state: LotState; plan: CoolStage[]; places: AdviceInput['places']; nowMs: number }
   | { kind: 'depth'; startTempC: number; stages: CoolStage[]; ruleSet: RuleSet }
-  | { kind: 'plan'; asked: RicePlanForAsked }
+  | { kind: 'plan'; asked: RicePlanForInput }
 
 export type WatchedLot = { ruleSet: RuleSet; forecast: LotForecast; advice: Advice | null }
 export type RiceWorked = { watch: WatchedLot | null; depth: number; plan: DayRicePlan | null }

@@ -1,7 +1,7 @@
 import { useQueries, useQuery } from '@tanstack/react-query'
 import type { RiceHouse } from 'contract/riceHouse'
 import { inTrays, type CoolingPlace, type CoolStage } from 'core/rice/cooling/coolingPlace'
-import type { DayRicePlan, RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
+import type { DayRicePlan, RicePlanForInput } from 'core/rice/plan/ricePlanFor'
 import type { RuleSet } from 'core/safety/limits'
 import { WORKING, workedOf, type Worked } from '../device/worked'
 import { runRice } from './runRice'
@@ -71,7 +71,7 @@ export function useMostDepthM(stages: CoolStage[], ruleSet: RuleSet, startTempC:
 }
 
 /** A day's rice, worked out again as the plan is edited. */
-export function useDayPlan(asked: RicePlanForAsked | null): Worked<DayRicePlan> {
+export function useDayPlan(asked: RicePlanForInput | null): Worked<DayRicePlan> {
   const key = ['worked', 'plan', asked && { ...asked, nowMs: 0 }, asked && Math.floor(asked.nowMs / MINUTE_MS)]
   const query = useQuery({
     ...once,

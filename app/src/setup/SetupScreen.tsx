@@ -114,7 +114,7 @@ function OnOff({ name, isOn, onChange }: { name: string; isOn: boolean; onChange
   )
 }
 
-const MOST_SEED = 999
+const MAX_SEED = 999
 
 function FeedSection() {
   const t = useWords('setup')
@@ -130,7 +130,7 @@ function FeedSection() {
           name={t('seed')}
           value={feed.seed}
           least={0}
-          most={MOST_SEED}
+          most={MAX_SEED}
           unit={t('seedUnit')}
           lessLabel={t('less')}
           moreLabel={t('more')}

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 
 const TYPING_MS = 1500
-const MOST_LETTERS = 7
+const MAX_LETTERS = 7
 
 /** Digits typed in a row make one number. Answers whether the key was one of them. */
 export function useTyped(set: (value: number) => void): (key: string) => boolean {
@@ -15,7 +15,7 @@ export function useTyped(set: (value: number) => void): (key: string) => boolean
   return (key) => {
     if (!/^[0-9.-]$/.test(key)) return false
     clear()
-    text.current = (text.current + key).slice(-MOST_LETTERS)
+    text.current = (text.current + key).slice(-MAX_LETTERS)
     timer.current = setTimeout(() => (text.current = ''), TYPING_MS)
     const value = Number(text.current)
     if (text.current !== '-' && Number.isFinite(value)) set(value)

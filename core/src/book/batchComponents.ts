@@ -4,7 +4,7 @@ import type { Allergen } from './ingredient'
 import { componentMassG } from './scale'
 import { isLateModifier, varyDish, type AllergenFound, type VaryResult } from './variation/vary'
 
-export type BatchAsked = {
+export type BatchInput = {
   /** Modifiers that change the cooking, shared by all parts. */
   modifiers: readonly string[]
   allergies: readonly Allergen[]
@@ -36,7 +36,7 @@ const keyOf = (one: Component) => `${one.id} ${one.ingredientId ?? one.recipeId 
  * Every component's mass in a batch, with what each part leaves out, adds, swaps or takes more or less of at the end. The
  * one place that says so: score, stock, shopping, record and label read it from here.
  */
-export function batchComponents(dish: Dish, asked: BatchAsked, list: AllergenList): BatchResult {
+export function batchComponents(dish: Dish, asked: BatchInput, list: AllergenList): BatchResult {
   const portions = asked.parts.reduce((sum, part) => sum + part.portions, 0)
   const riceMassG = portions * dish.portionRiceG
   const parts: { portions: number; ratios: Map<string, number> }[] = []
@@ -120,7 +120,7 @@ function groupsOf(
 }
 
 /** Parts whose own cooking differs from what the batch is cooked with: their indices. */
-export function mixedParts(dish: Dish, { modifiers, parts }: BatchAsked): number[] {
+export function mixedParts(dish: Dish, { modifiers, parts }: BatchInput): number[] {
   const key = (ids: readonly string[]) =>
     ids
       .filter((id) => !isLateModifier(dish, id))

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { component, DISH, TOOLS, US } from '../test/kitchen'
 import { batchScore } from './batchScore'
-import { batchComponents, mixedParts, type BatchAsked } from '../book/batchComponents'
+import { batchComponents, mixedParts, type BatchInput } from '../book/batchComponents'
 import type { Dish } from '../book/dish'
 
 const rice = component({ id: 'rice', role: 'rice', food: 'rice', ratioG: 100 })
@@ -20,7 +20,7 @@ const dish: Dish = {
     { id: 'no-egg', name: 'no egg', removes: ['egg'], scales: [] },
   ],
 }
-const batchOf = (parts: BatchAsked['parts'], modifiers: string[] = []) => {
+const batchOf = (parts: BatchInput['parts'], modifiers: string[] = []) => {
   const result = batchComponents(dish, { modifiers, allergies: [], parts }, 'eu')
   if (result.kind !== 'batch') throw new Error(result.kind)
   return result.batch

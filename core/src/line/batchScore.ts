@@ -1,5 +1,5 @@
 import { allergenListOf } from '../book/allergens'
-import { batchComponents, type Batch, type BatchAsked } from '../book/batchComponents'
+import { batchComponents, type Batch, type BatchInput } from '../book/batchComponents'
 import type { Dish } from '../book/dish'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
@@ -15,7 +15,7 @@ export type BatchScore =
     }
 
 /** The score of a batch: what all portions get alike, and at the end what only some of them get. */
-export function batchScore(dish: Dish, asked: BatchAsked, tools: MeasureTools, rules: CookRules): BatchScore {
+export function batchScore(dish: Dish, asked: BatchInput, tools: MeasureTools, rules: CookRules): BatchScore {
   const result = batchComponents(dish, asked, allergenListOf(rules.ruleSet))
   switch (result.kind) {
     case 'unknown-modifier':

@@ -12,7 +12,7 @@ export type BoundedSolution = { x: number[]; residual: number }
 
 const TOLERANCE = 1e-10
 const DEPENDENT = 1e-11
-const MOST_ROUNDS = 200
+const MAX_ROUNDS = 200
 
 /**
  * x with lower ≤ x ≤ upper that minimises |A x − b|², by active sets: a bound is let go where the gradient leads inside,
@@ -33,7 +33,7 @@ export function boundedLeastSquares({ rows, target, lower, upper }: BoundedProbl
   const scale = max(1e-300, ...columns.map(norm)) * max(1, norm(target))
   if (isFree.some(Boolean)) settle(columns, target, lower, upper, x, isFree)
   const barred = new Set<number>()
-  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+  for (let round = 0; round < MAX_ROUNDS; round += 1) {
     const left = residualOf(columns, target, x)
     const next = mostEager(columns, left, lower, upper, x, isFree, barred, TOLERANCE * scale)
     if (next < 0) break

@@ -39,7 +39,7 @@ export type LoadPlan = {
   restS: number
 }
 
-export type LoadsAsked = { cookedMassG: number; vessel: Vessel; blend: Blend; wash: Wash }
+export type LoadsInput = { cookedMassG: number; vessel: Vessel; blend: Blend; wash: Wash }
 
 /** Largest dry mass [g] whose cooked volume fits the vessel. */
 export function mostDryMassG(vessel: Vessel, blend: Blend): number {
@@ -52,7 +52,7 @@ export function mostDryMassG(vessel: Vessel, blend: Blend): number {
  * As few loads as the vessel allows, all alike, to a scale's ten grams and never less than asked for. Cooked masses are
  * of rice as it leaves the heat.
  */
-export function planLoads({ cookedMassG, vessel, blend, wash }: LoadsAsked): LoadPlan[] {
+export function planLoads({ cookedMassG, vessel, blend, wash }: LoadsInput): LoadPlan[] {
   if (cookedMassG <= 0) return []
   const targetWaterFraction = blendWaterFraction(blend)
   const dryMassG = (cookedMassG * (1 - targetWaterFraction)) / (1 - DRY_RICE_WATER_FRACTION)

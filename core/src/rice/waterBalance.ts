@@ -1,13 +1,13 @@
 /** Water by mass of raw milled rice as bought, common practice. */
 export const DRY_RICE_WATER_FRACTION = 0.125
 /** Outside this it is no cooked rice: drier is raw in the middle, wetter is porridge. A target there is refused. */
-export const LEAST_TARGET_WATER_FRACTION = 0.45
-export const MOST_TARGET_WATER_FRACTION = 0.78
+export const MIN_TARGET_WATER_FRACTION = 0.45
+export const MAX_TARGET_WATER_FRACTION = 0.78
 /** A mass balance outside this is asked about: drier is half raw or dried, wetter is porridge. */
-export const LEAST_LIKELY_WATER_FRACTION = 0.5
-export const MOST_LIKELY_WATER_FRACTION = 0.7
+export const MIN_LIKELY_WATER_FRACTION = 0.5
+export const MAX_LIKELY_WATER_FRACTION = 0.7
 
-export type WaterAsked = {
+export type WaterInput = {
   dryMassG: number
   targetWaterFraction: number
   evaporatedG: number
@@ -25,7 +25,7 @@ export function waterForTarget({
   targetWaterFraction,
   evaporatedG,
   dryWaterFraction = DRY_RICE_WATER_FRACTION,
-}: WaterAsked): WaterBalance {
+}: WaterInput): WaterBalance {
   if (!(targetWaterFraction > dryWaterFraction && targetWaterFraction < 1))
     throw new RangeError(`targetWaterFraction ${targetWaterFraction} is outside (${dryWaterFraction}, 1)`)
   const cookedMassG = (dryMassG * (1 - dryWaterFraction)) / (1 - targetWaterFraction)

@@ -23,7 +23,7 @@ export const CHECKED_FOODS = ['poultry', 'meat', 'mince', 'seafood', 'egg', 'ric
 export type CheckedFood = (typeof CHECKED_FOODS)[number]
 
 /** Longer than this nobody holds food at a temperature in a wok [s]: the equivalent pair above is asked for. */
-const MOST_HELD_S = 30
+const MAX_HELD_S = 30
 
 /** UK guidance, from memory of the Food Standards Agency: the same kill at each pair. */
 const UK_PAIRS: readonly HoldPair[] = [
@@ -80,7 +80,7 @@ const SCOTTISH_RICE: Rule = { pairs: once(82, 0), source: 'Scotland: reheat to 8
 /** What a check asks of a food under a kitchen's rules: the coolest pair that a wok can hold. */
 export function cookLimit({ ruleSet, isScottish }: CookRules, food: CheckedFood): CookLimit {
   const { pairs, source } = food === 'rice' && ruleSet === 'uk' && isScottish ? SCOTTISH_RICE : RULES[ruleSet][food]
-  const asked = pairs.find((pair) => pair.holdS <= MOST_HELD_S) ?? pairs[pairs.length - 1]
+  const asked = pairs.find((pair) => pair.holdS <= MAX_HELD_S) ?? pairs[pairs.length - 1]
   if (!asked) throw new RangeError(`no limit for ${food} under ${ruleSet}`)
   return { ...asked, source, ...(pairs.length > 1 && { equals: pairs }) }
 }

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
-import type { PlanAsked, PlanTask } from '../mise/plan/task'
+import type { PlanInput, PlanTask } from '../mise/plan/task'
 
 /** Small prep plans: tasks that need earlier ones, hands, tools and lags. */
-export const prepInstance = ({ least = 1, most = 9, withHours = true } = {}): fc.Arbitrary<PlanAsked> =>
+export const prepInstance = ({ least = 1, most = 9, withHours = true } = {}): fc.Arbitrary<PlanInput> =>
   fc
     .record({
       tasks: fc.array(

@@ -1,7 +1,7 @@
 import type { Dish } from '../book/dish'
 import type { Recipe } from '../book/recipe/recipe'
 import type { BookShelf } from '../book/recipe/explode'
-import { netNeeds, type NeedsAsked } from '../mise/need/netNeeds'
+import { netNeeds, type NeedsInput } from '../mise/need/netNeeds'
 import { prepTasks } from '../mise/need/prepTasks'
 import type { DrawnDay } from '../mise/doing/foldDay'
 import { ingredient } from './ingredients'
@@ -96,7 +96,7 @@ export const DISHES: Dish[] = [
   ]),
 ]
 
-export const asked = (part: Partial<NeedsAsked> = {}): NeedsAsked => ({
+export const asked = (part: Partial<NeedsInput> = {}): NeedsInput => ({
   dishes: DISHES,
   shelf: SHELF,
   portions: new Map([
@@ -111,7 +111,7 @@ export const asked = (part: Partial<NeedsAsked> = {}): NeedsAsked => ({
 })
 
 /** The day as it would be drawn for these needs. */
-export function drawn(part: Partial<NeedsAsked> = {}): DrawnDay {
+export function drawn(part: Partial<NeedsInput> = {}): DrawnDay {
   const needs = netNeeds(asked(part))
   const { tasks } = prepTasks({
     needs,

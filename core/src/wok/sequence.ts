@@ -29,7 +29,7 @@ export type SequenceResult =
   | { kind: 'no-egg-school'; names: string[] }
 
 /** The most rice [g] that any station of this trade holds: above it, a slipped digit is likelier than an order. */
-const MOST_RICE_G = 20_000
+const MAX_RICE_G = 20_000
 
 /**
  * The order, heat and seconds in which a batch is cooked, by rule: heat · egg out · raw proteins, each alone and out ·
@@ -40,7 +40,7 @@ const MOST_RICE_G = 20_000
 export function sequence(input: SequenceInput): SequenceResult {
   const { components, dish, groups = [], riceMassG, tools, rules } = input
   if (!components.some((one) => one.role === 'rice') || !(riceMassG > 0)) return { kind: 'no-rice' }
-  if (riceMassG > MOST_RICE_G) return { kind: 'too-much', riceMassG }
+  if (riceMassG > MAX_RICE_G) return { kind: 'too-much', riceMassG }
   const kitchen: Kitchen = {
     massG: (component) => componentMassG(component, riceMassG, dish.portionRiceG),
     amount: (component, share, motion) => ({

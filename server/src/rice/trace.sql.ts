@@ -3,7 +3,7 @@ import { Trace } from 'contract/rice'
 import type { RowDataPacket } from 'mysql2'
 import type { Db } from '../db/pool'
 
-const MOST_RUNS = 500
+const MAX_RUNS = 500
 
 /** Every run that drew on a lot, with the tickets that got of it. */
 export async function traceLot(db: Db, kitchenId: string, lotId: string): Promise<Trace> {
@@ -41,7 +41,7 @@ async function trace(db: Db, kitchenId: string, lotIds: readonly string[]): Prom
             run.fired_at_ms AS firedAtMs
        FROM run_lot JOIN run ON run.kitchen_id = run_lot.kitchen_id AND run.id = run_lot.run_id
       WHERE run_lot.kitchen_id = ? AND run_lot.lot_id IN (?)
-      ORDER BY run.fired_at_ms, run.id LIMIT ${MOST_RUNS}`,
+      ORDER BY run.fired_at_ms, run.id LIMIT ${MAX_RUNS}`,
     [kitchenId, lotIds],
   )
   if (runs.length === 0) return Trace.parse({ lots, runs: [] })

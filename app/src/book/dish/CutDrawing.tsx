@@ -8,7 +8,7 @@ const GRAIN = { length: 7, width: 2.2 } as const
 const HEIGHT = 34
 const WIDTH = 150
 const FLOOR = HEIGHT - 3
-const MOST_MM = 24
+const MAX_MM = 24
 const LIGHT = 'rgb(var(--line))'
 const SIDE = 'rgb(var(--edge))'
 const DOT = 'rgb(var(--rice))'
@@ -49,7 +49,7 @@ function Grain({ x, lift = 0 }: { x: number; lift?: number }) {
 function shapeOf(cut: Cut | null, role: Component['role']) {
   if (role === 'liquidSeasoning' || role === 'fat') return <Drop />
   if (!cut) return role === 'drySeasoning' ? <Powder /> : null
-  const px = Math.min(MOST_MM, cut.sizeMm ?? 4) * SCALE
+  const px = Math.min(MAX_MM, cut.sizeMm ?? 4) * SCALE
   const height = Math.min(px, HEIGHT - 8)
   switch (cut.shape) {
     case 'whole':

@@ -19,7 +19,7 @@ export type Edit =
   | { kind: 'redo' }
 
 const ONE_STEP_MS = 1000
-const MOST_STEPS = 200
+const MAX_STEPS = 200
 
 export const historyOf = (draft: Draft): History => ({ past: [], present: draft, future: [], last: null })
 
@@ -43,7 +43,7 @@ export function edited(history: History, edit: Edit, atMs: number): History {
     history.last?.field === last.field &&
     last.atMs - history.last.atMs < ONE_STEP_MS &&
     past.length > 0
-  return { past: isOneStep ? past : [...past, present].slice(-MOST_STEPS), present: draft, future: [], last }
+  return { past: isOneStep ? past : [...past, present].slice(-MAX_STEPS), present: draft, future: [], last }
 }
 
 function applied(draft: Draft, edit: Exclude<Edit, { kind: 'undo' | 'redo' }>): Draft {

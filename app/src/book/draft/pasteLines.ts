@@ -5,7 +5,7 @@ import { blankLine, type DraftLine } from './draft'
 
 /** More lines than any dish has: the paste is something else. */
 export const MOST_LINES = 60
-export const MOST_CHARACTERS = 100_000
+export const MAX_CHARACTERS = 100_000
 
 export type Pasted =
   { kind: 'lines'; lines: DraftLine[]; headings: string[] } | { kind: 'too-much'; lines: number } | { kind: 'nothing' }
@@ -15,7 +15,7 @@ export type Pasted =
  * Measures of another system are weighed by it and stand as grams.
  */
 export function pastedLines(text: string, system: MeasureSystem, newKey: () => string): Pasted {
-  if (text.length > MOST_CHARACTERS) {
+  if (text.length > MAX_CHARACTERS) {
     return { kind: 'too-much', lines: text.split('\n').length }
   }
   const parsed = text.split(/\r\n|[\r\n]/).map((line) => parseLine(line, system))

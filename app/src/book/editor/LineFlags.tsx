@@ -7,7 +7,7 @@ import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { DraftLine } from '../draft/draft'
 
-const MOST_REPAIRS = 4
+const MAX_REPAIRS = 4
 
 const NOTHING = { n: '', g: '', unit: '', not: '', system: '' }
 const UNSAID = {
@@ -54,7 +54,7 @@ export function LineFlags(props: { line: DraftLine; flags: readonly Flag[]; onRe
           </View>
           {flag.repairs.length > 0 && (
             <View className="flex-row flex-wrap gap-2">
-              {flag.repairs.slice(0, MOST_REPAIRS).map((repair) => (
+              {flag.repairs.slice(0, MAX_REPAIRS).map((repair) => (
                 <Button
                   key={repair.kind + repair.message}
                   size="body"

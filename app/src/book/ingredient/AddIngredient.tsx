@@ -14,7 +14,7 @@ import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 import { bodyOf, useSaveIngredient } from './useSaveIngredient'
 
-const MOST_LIKE = 8
+const MAX_LIKE = 8
 
 /** A new row, its figures copied from one that is like it and marked weak until the label is read. */
 export function AddIngredient(props: { rows: readonly KitchenIngredient[]; name: string; onClose: () => void }) {
@@ -26,7 +26,7 @@ export function AddIngredient(props: { rows: readonly KitchenIngredient[]; name:
   const [fromId, setFromId] = useState<string | null>(null)
   const { save } = useSaveIngredient()
   const sentence = useProblemSentence(save.error)
-  const like = likeNames(rows, asked, MOST_LIKE)
+  const like = likeNames(rows, asked, MAX_LIKE)
   const from = rows.find((row) => row.id === fromId)
   const add = () => {
     if (!from || name.trim() === '') return

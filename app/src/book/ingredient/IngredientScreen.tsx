@@ -140,8 +140,8 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
   )
 }
 
-const MOST_SOURCE = 200
-const sourceWith = (source: string, what: string) => `${source}; weighed here: ${what}`.slice(0, MOST_SOURCE)
+const MAX_SOURCE = 200
+const sourceWith = (source: string, what: string) => `${source}; weighed here: ${what}`.slice(0, MAX_SOURCE)
 
 /** The figures of the label, editable together with where they come from. */
 function Figures(props: {
@@ -179,7 +179,7 @@ function Figures(props: {
           />
         ))}
       </View>
-      <Field label={t('ingredient.sourceField')} value={source} maxLength={MOST_SOURCE} onChange={setSource} />
+      <Field label={t('ingredient.sourceField')} value={source} maxLength={MAX_SOURCE} onChange={setSource} />
       {isChanged && <Button kind="main" label={t('ingredient.save')} isBusy={isBusy} onPress={save} />}
     </View>
   )

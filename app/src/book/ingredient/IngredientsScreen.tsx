@@ -16,7 +16,7 @@ import { useIngredients } from '../useShelf'
 import { useToday } from '../useToday'
 import { AddIngredient } from './AddIngredient'
 
-const MOST_SHOWN = 60
+const MAX_SHOWN = 60
 
 /** The ingredient table: looked through by name, every row with where its figures come from. */
 export function IngredientsScreen() {
@@ -28,7 +28,7 @@ export function IngredientsScreen() {
   const rows = table.data?.ingredients
   const shown = useMemo(() => {
     if (!rows) return []
-    return wanted.trim() === '' ? rows : (likeNames(rows, wanted, MOST_SHOWN) as KitchenIngredient[])
+    return wanted.trim() === '' ? rows : (likeNames(rows, wanted, MAX_SHOWN) as KitchenIngredient[])
   }, [rows, wanted])
   const add = <Button label={t('ingredient.add')} className="flex-1" onPress={() => setIsAdding(true)} />
   return (
@@ -44,7 +44,7 @@ export function IngredientsScreen() {
         {t('ingredient.count', { count: shown.length })}
       </Text>
       <View role="list">
-        {shown.slice(0, MOST_SHOWN).map((row) => (
+        {shown.slice(0, MAX_SHOWN).map((row) => (
           <IngredientRow key={row.id} row={row} />
         ))}
       </View>

@@ -54,7 +54,7 @@ export function TasteScreen({ id }: { id: string }) {
 /** What stands at every station, whatever the dish: salt, sugar, acid, plain rice, water, glutamate. Common practice. */
 const ALWAYS = ['salt-fine', 'sugar-white', 'rice-long-chilled-dry', 'lime-juice', 'water', 'glutamate']
 const SEASONS = ['liquidSeasoning', 'drySeasoning', 'paste']
-const MOST_AT_HAND = 10
+const MAX_AT_HAND = 10
 
 function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style }) {
   const t = useWords('book')
@@ -189,7 +189,7 @@ function itemsAtHand(dish: Dish, shelf: Shelf) {
     return row ? [{ ...atHandOf(row), name: row.aliases[0] ?? row.name }] : []
   })
   const known = new Set<string>()
-  return [...own, ...always].filter((one) => !known.has(one.id) && known.add(one.id)).slice(0, MOST_AT_HAND)
+  return [...own, ...always].filter((one) => !known.has(one.id) && known.add(one.id)).slice(0, MAX_AT_HAND)
 }
 
 function Group({ label, children }: { label: string; children: React.ReactNode }) {

@@ -6,7 +6,7 @@ import type { Mise } from '../useKitchenPlan'
 import type { PlanAxis } from './planAxis'
 import type { LaneTask } from './planLanes'
 
-const LEAST_TARGET_PX = 24
+const MIN_TARGET_PX = 24
 
 /** A target on every task; the arrow keys go along in time or to another lane. */
 export function Targets({
@@ -44,9 +44,9 @@ export function Targets({
     >
       {ordered.map((one) => {
         const left = axis.x(one.fromMs)
-        const wide = Math.max(LEAST_TARGET_PX, axis.x(one.toMs) - left)
+        const wide = Math.max(MIN_TARGET_PX, axis.x(one.toMs) - left)
         const top = axis.y(one.fromMs, one.top)
-        const tall = Math.max(LEAST_TARGET_PX, axis.y(one.toMs, one.bottom) - axis.y(one.toMs, one.top))
+        const tall = Math.max(MIN_TARGET_PX, axis.y(one.toMs, one.bottom) - axis.y(one.toMs, one.top))
         return (
           <Pressable
             key={one.task.id}
@@ -89,6 +89,6 @@ function across(all: readonly HTMLElement[], from: HTMLElement, isDown: boolean)
   }
   return all
     .map(away)
-    .filter(({ down }) => down > LEAST_TARGET_PX)
+    .filter(({ down }) => down > MIN_TARGET_PX)
     .sort((a, b) => a.down + a.side * 2 - (b.down + b.side * 2))[0]?.one
 }

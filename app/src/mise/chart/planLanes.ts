@@ -5,7 +5,7 @@ export type Lane = { id: string; kind: 'waits' | 'person'; top: number; bottom: 
 export type PlanLanes = { lanes: Lane[]; tasks: LaneTask[]; heightPx: number }
 
 const WAIT_ROW_PX = 22
-const MOST_WAIT_ROWS = 4
+const MAX_WAIT_ROWS = 4
 const LANE_PX = 78
 const BAR_PX = 54
 const GAP_PX = 10
@@ -14,7 +14,7 @@ const GAP_PX = 10
 export function planLanes(tasks: readonly MiseTask[], people: readonly string[], topPx: number): PlanLanes {
   const placed = tasks.filter((task) => task.at !== null)
   const waits = packed(placed.filter((task) => task.hands === 0))
-  const rows = Math.min(MOST_WAIT_ROWS, Math.max(1, ...waits.map((one) => one.row + 1)))
+  const rows = Math.min(MAX_WAIT_ROWS, Math.max(1, ...waits.map((one) => one.row + 1)))
   const waitBottom = topPx + rows * WAIT_ROW_PX + GAP_PX
   const lanes: Lane[] = [
     { id: 'waits', kind: 'waits', top: topPx, bottom: waitBottom },
@@ -26,7 +26,7 @@ export function planLanes(tasks: readonly MiseTask[], people: readonly string[],
     })),
   ]
   const shown: LaneTask[] = waits.map(({ task, row }) => {
-    const top = topPx + (row % MOST_WAIT_ROWS) * WAIT_ROW_PX
+    const top = topPx + (row % MAX_WAIT_ROWS) * WAIT_ROW_PX
     return { ...spanOf(task), top, bottom: top + WAIT_ROW_PX - 4 }
   })
   for (const task of placed.filter((one) => one.hands > 0)) {

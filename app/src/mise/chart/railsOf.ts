@@ -5,7 +5,7 @@ import type { MiseTask } from '../useKitchenPlan'
 export type StandingPan = RailPan & { name: string; state: 'ready' | 'coming' | 'short' }
 export type StationRails = { station: string; name: string; rails: RailSpot<StandingPan>[][] }
 
-export type RailsAsked = {
+export type RailsInput = {
   stations: readonly { id: string; name: string; kind: StationKind }[]
   kindOf: ReadonlyMap<string, StationKind>
   items: readonly {
@@ -20,7 +20,7 @@ export type RailsAsked = {
 }
 
 /** What stands in the rails of each kind of station: everything cut or made that its dishes take, in pans that hold it. */
-export function railsOf({ stations, kindOf, items, tasks, shortIds }: RailsAsked): StationRails[] {
+export function railsOf({ stations, kindOf, items, tasks, shortIds }: RailsInput): StationRails[] {
   const kinds = [...new Set(stations.map((station) => station.kind))]
   return kinds.map((kind) => {
     const own = stations.filter((station) => station.kind === kind)

@@ -99,7 +99,7 @@ function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
 
 const ROUNDS = [1, 5, 10, 50, 100, 500] as const
 const STEPS = 60
-const MOST_G = 1_000_000
+const MAX_G = 1_000_000
 
 function Found({ row, kitchen, onCount, onClose }: Props) {
   const t = useWords('mise')
@@ -122,7 +122,7 @@ function Found({ row, kitchen, onCount, onClose }: Props) {
         name={t('count.sheet', { name: row.name })}
         value={massG}
         least={0}
-        most={MOST_G}
+        most={MAX_G}
         step={step}
         unit={t('count.grams')}
         lessLabel={`−${step} ${t('count.grams')}`}

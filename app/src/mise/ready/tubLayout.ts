@@ -6,7 +6,7 @@ export type TubGroup = { kind: StaveKind; x: number; width: number }
 const GROUP_GAP = 8
 const STAVE_GAP = 1.5
 /** Room for the name of a kind under its staves. */
-const LEAST_GROUP_PX = 38
+const MIN_GROUP_PX = 38
 
 /**
  * Staves of a tub from left to right by kind: height is how far each reaches between the first boat at the bottom and the
@@ -32,7 +32,7 @@ export function tubLayout(
   }))
   const groups = drawn.filter(({ own }) => own.length > 0)
   const count = groups.reduce((sum, { own }) => sum + own.length, 0)
-  const roomPx = widthPx - GROUP_GAP * (groups.length - 1) - LEAST_GROUP_PX * groups.length
+  const roomPx = widthPx - GROUP_GAP * (groups.length - 1) - MIN_GROUP_PX * groups.length
   const y = (ms: number | null) =>
     ms === null ? topPx : bottomPx - (bottomPx - topPx) * Math.min(1, Math.max(0, (ms - fromMs) / (toMs - fromMs)))
   let x = 0
@@ -40,7 +40,7 @@ export function tubLayout(
   const spans: TubGroup[] = []
   for (const { kind, own } of groups) {
     const startX = x
-    const stavePx = (LEAST_GROUP_PX + (roomPx * own.length) / Math.max(1, count)) / own.length
+    const stavePx = (MIN_GROUP_PX + (roomPx * own.length) / Math.max(1, count)) / own.length
     for (const stave of own) {
       placed.push({ stave, x, width: stavePx - STAVE_GAP, nowY: y(stave.nowMs), untilY: y(stave.untilMs) })
       x += stavePx

@@ -1,7 +1,7 @@
 import { TooDeep } from './TooDeep'
 import { useRouter } from 'expo-router'
 import { COOKED_BULK_KG_PER_L } from 'core/rice/cookMethod'
-import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
+import { MIN_DEPTH_M, MAX_DEPTH_M } from 'core/rice/cooling/coolTray'
 import { loadToComeG } from 'core/rice/plan/planDay'
 import { celsiusOf, type Temperature } from 'core/measure/temperature'
 import { inTrays, type CoolStage } from 'core/rice/cooling/coolingPlace'
@@ -130,7 +130,7 @@ function useSpread({ shown, kitchen, house }: LotPage) {
   const mostM = valueOf(worked)
   const waterFraction = load ? waterFractionOf(load.dryMassG, massG) : null
   const isOdd = waterFraction !== null && (waterFraction < LIKELY.least || waterFraction > LIKELY.most)
-  const isNoTray = depthM < LEAST_DEPTH_M || depthM > MOST_DEPTH_M
+  const isNoTray = depthM < MIN_DEPTH_M || depthM > MAX_DEPTH_M
   return {
     massG,
     setMassG,
@@ -150,7 +150,7 @@ function useSpread({ shown, kitchen, house }: LotPage) {
     traysWanted: mostM ? Math.ceil(volumeM3 / trayM2 / mostM - 1e-9) : null,
     detail: t('cooking.spreadDetail', { count: trays, cm: centimetres(depthM), place: place?.name ?? '' }),
     refusal: isNoTray
-      ? t('cooking.notTray', { cm: centimetres(depthM), least: LEAST_DEPTH_M * 100, mostCm: MOST_DEPTH_M * 100 })
+      ? t('cooking.notTray', { cm: centimetres(depthM), least: MIN_DEPTH_M * 100, mostCm: MAX_DEPTH_M * 100 })
       : read === null
         ? t('cooking.measure')
         : undefined,

@@ -8,7 +8,7 @@ import { useWords } from '../../words/i18n'
 import { sayOfLot } from '../useLots'
 import type { LotPage } from './lotPage'
 
-const LEAST_LETTERS = 3
+const MIN_LETTERS = 3
 
 /** Cold, but the log does not prove that it was in time: the lead accepts it with a reason, or it is refused. */
 export function UnprovenLot({ shown, kitchen }: LotPage) {
@@ -37,7 +37,7 @@ export function UnprovenLot({ shown, kitchen }: LotPage) {
           size="body"
           className="flex-1"
           disabledBecause={
-            !lead ? t('cool.notLead') : why.trim().length < LEAST_LETTERS ? t('cool.acceptWhy') : undefined
+            !lead ? t('cool.notLead') : why.trim().length < MIN_LETTERS ? t('cool.acceptWhy') : undefined
           }
           onPress={() => lead && sayOfLot(lot.id, { kind: 'accepted', reason: why.trim(), staffId: lead.id })}
         />

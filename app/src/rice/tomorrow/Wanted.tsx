@@ -1,6 +1,6 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
-import { MOST_FRIDGE_DEPTH_M } from 'core/rice/cooling/predictCooling'
+import { MAX_FRIDGE_DEPTH_M } from 'core/rice/cooling/predictCooling'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
@@ -77,7 +77,7 @@ export function Wanted({
           {plan.largestPassingDepthM > 0
             ? t('tomorrow.largest', {
                 cm: centimetres(plan.largestPassingDepthM),
-                fridge: centimetres(MOST_FRIDGE_DEPTH_M),
+                fridge: centimetres(MAX_FRIDGE_DEPTH_M),
               })
             : t('tomorrow.noneDeep')}
         </Text>

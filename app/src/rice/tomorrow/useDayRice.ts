@@ -1,6 +1,6 @@
 import type { RicePlanDay, Tonight } from 'contract/riceHouse'
 import { lotForDay } from 'core/rice/plan/planDay'
-import type { DayRicePlan, RicePlanForAsked } from 'core/rice/plan/ricePlanFor'
+import type { DayRicePlan, RicePlanForInput } from 'core/rice/plan/ricePlanFor'
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
 import { useMemo } from 'react'
@@ -10,7 +10,7 @@ import { useDayPlan } from '../useRiceWork'
 
 const MINUTE_MS = 60_000
 
-export type DayRiceAsked = {
+export type DayRiceInput = {
   plan: RicePlanDay | undefined
   tonight: Tonight | undefined
   /** Null until they are here: no lots yet is not no lots. */
@@ -21,9 +21,9 @@ export type DayRiceAsked = {
 }
 
 /** The rice of a day, worked out in the worker once everything it rests on is here. */
-export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRiceAsked): Worked<DayRicePlan> {
+export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRiceInput): Worked<DayRicePlan> {
   const minuteMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS
-  const asked = useMemo((): RicePlanForAsked | null => {
+  const asked = useMemo((): RicePlanForInput | null => {
     if (!plan || !tonight || !lots) return null
     return {
       day: plan.day,

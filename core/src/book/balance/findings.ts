@@ -27,7 +27,7 @@ export const CONTENT: Readonly<Record<Metric, (part: BalancePart) => number>> = 
 const ROUNDING = 1e-9
 const isInside = (value: number, { least, most }: Band) => value >= least - ROUNDING && value <= most + ROUNDING
 
-const MOST_CAUSES = 3
+const MAX_CAUSES = 3
 
 /** Who brings a metric, the largest share first. */
 export function causesOf(metric: Metric, parts: readonly BalancePart[]): Cause[] {
@@ -39,7 +39,7 @@ export function causesOf(metric: Metric, parts: readonly BalancePart[]): Cause[]
     .map(({ id, name, g }) => ({ id, name, share: g / sum }))
     .filter((cause) => cause.share > 0)
     .sort((a, b) => b.share - a.share)
-    .slice(0, MOST_CAUSES)
+    .slice(0, MAX_CAUSES)
 }
 
 /** Everything about a balance that its style does not want. */

@@ -22,10 +22,10 @@ const RELUCTANCE: Readonly<Record<Role, number>> = {
   garnish: 2,
 }
 /** A component may shrink to nothing or grow to this many times its mass. */
-const MOST_GROWTH = 3
+const MAX_GROWTH = 3
 /** What a dish is about is not cut below this share: wet sprouts are drained or seared, not left out. */
-const LEAST_SHARE: Readonly<Partial<Record<Role, number>>> = { egg: 0.5, protein: 0.5, vegetable: 0.5, aromatic: 0.5 }
-const MOST_CHANGES = 3
+const MIN_SHARE: Readonly<Partial<Record<Role, number>>> = { egg: 0.5, protein: 0.5, vegetable: 0.5, aromatic: 0.5 }
+const MAX_CHANGES = 3
 /** Aim this far inside the band, so that rounding does not lead out again. */
 const INSIDE = 0.02
 /** A kept band weighs this much against a small change. */
@@ -45,7 +45,7 @@ export function repairOf(parts: readonly BalancePart[], style: Style): DishRepai
   if (wrong.length === 0) return null
   const wrongLines = wrong.map(({ metric, side }) => bandLine(parts, style, metric, side))
   const movable = parts.flatMap((part, i) => (RELUCTANCE[part.role] < Infinity && part.massG > 0 ? [i] : []))
-  for (let size = 1; size <= MOST_CHANGES; size += 1) {
+  for (let size = 1; size <= MAX_CHANGES; size += 1) {
     let best: { cost: number; masses: number[]; chosen: number[] } | null = null
     for (const { chosen, lines } of choices(movable, wrong.length, size)) {
       const masses = solve(
@@ -113,8 +113,8 @@ function solve(parts: readonly BalancePart[], chosen: readonly number[], lines: 
   const { x } = boundedLeastSquares({
     rows,
     target,
-    lower: chosen.map((i) => LEAST_SHARE[parts[i]!.role] ?? 0),
-    upper: chosen.map(() => MOST_GROWTH),
+    lower: chosen.map((i) => MIN_SHARE[parts[i]!.role] ?? 0),
+    upper: chosen.map(() => MAX_GROWTH),
   })
   return parts.map((part, i) => {
     const k = chosen.indexOf(i)

@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import { OIL, RICE, SALT, SOY, SUGAR, ingredient } from '../../test/ingredients'
 import { atHandOf } from './atHand'
 import { STYLES } from '../balance/style'
-import { correctTaste, VERDICTS, type TasteAsked } from './correct'
+import { correctTaste, VERDICTS, type TasteInput } from './correct'
 
 const { bands } = STYLES.find((one) => one.id === 'soy-brown')!
 const LIME = ingredient({ id: 'lime', role: 'liquid-seasoning:acid', acid: 5, freeLiquidFraction: 0.9 })
 const WATER = ingredient({ id: 'water', role: 'liquid', freeLiquidFraction: 1 })
 const EVERYTHING = [SOY, SALT, SUGAR, RICE, LIME, WATER, OIL].map(atHandOf)
-const asked = (more: Partial<TasteAsked>): TasteAsked => ({
+const asked = (more: Partial<TasteInput>): TasteInput => ({
   massG: 900,
   saltFraction: 0.008,
   sugarFraction: 0.006,
@@ -19,7 +19,7 @@ const asked = (more: Partial<TasteAsked>): TasteAsked => ({
   bands,
   ...more,
 })
-const added = (more: Partial<TasteAsked>) => {
+const added = (more: Partial<TasteInput>) => {
   const correction = correctTaste(asked(more))
   return correction.kind === 'add' ? correction.additions.map((one) => one.id) : correction.why
 }

@@ -20,7 +20,7 @@ export type AtHand = {
   isRice: boolean
 }
 
-export type TasteAsked = {
+export type TasteInput = {
   massG: number
   /** Rice in the batch [g]; common practice where it is not known: six tenths of it. */
   riceMassG?: number
@@ -73,12 +73,12 @@ const NOTICED: Readonly<Record<Axis, number>> = {
   umami: 0.0004,
 }
 const AXES = Object.keys(NOTICED) as Axis[]
-const MOST_ITEMS = 3
-const MOST_SHARE = 0.35
+const MAX_ITEMS = 3
+const MAX_SHARE = 0.35
 const SMALLNESS = 0.02
 const COST_PER_ITEM = 0.3
 const MENDED = 0.5
-const LEAST_G = 0.05
+const MIN_G = 0.05
 
 /**
  * The smallest additions that answer a verdict: at most three of what is at hand, each ≥ 0, the liquid under its cap and
@@ -86,7 +86,7 @@ const LEAST_G = 0.05
  * mended by dilution. Fractions are of the mass, free liquid of the rice. What would have answered but for its water, its
  * salt or its bulk is named with the reason.
  */
-export function correctTaste(asked: TasteAsked): Correction {
+export function correctTaste(asked: TasteInput): Correction {
   const now: Tasted = {
     massG: asked.massG,
     saltFraction: asked.saltFraction,
@@ -114,11 +114,11 @@ export function correctTaste(asked: TasteAsked): Correction {
 }
 
 /** Dry rice wants water, stock or oil: acid wets it too, and tastes of something else. */
-const MOST_ACID_TO_MOISTEN = 0.2
-const moistens = ({ acid }: AtHand) => acid <= MOST_ACID_TO_MOISTEN
+const MAX_ACID_TO_MOISTEN = 0.2
+const moistens = ({ acid }: AtHand) => acid <= MAX_ACID_TO_MOISTEN
 
 /** More of one thing than this share of the batch nobody would think of: it is not named as rejected. */
-const MOST_REJECTED_SHARE = 0.05
+const MAX_REJECTED_SHARE = 0.05
 
 type Attempt = {
   additions: Addition[]
@@ -129,7 +129,7 @@ type Attempt = {
   faults: Rejected['why'][]
 }
 
-function attempt(asked: TasteAsked, items: readonly AtHand[], roomG: number): Attempt {
+function attempt(asked: TasteInput, items: readonly AtHand[], roomG: number): Attempt {
   const state = stateOf(asked)
   const wanted = targetOf(asked, state)
   const rows: number[][] = []
@@ -147,12 +147,12 @@ function attempt(asked: TasteAsked, items: readonly AtHand[], roomG: number): At
     rows.push(items.map((__, m) => (m === k ? 1 / (SMALLNESS * asked.massG) / 20 : 0)))
     target.push(0)
   })
-  const upper = items.map(() => Math.min(roomG / items.length, asked.massG * MOST_SHARE))
+  const upper = items.map(() => Math.min(roomG / items.length, asked.massG * MAX_SHARE))
   const { x } = boundedLeastSquares({ rows, target, lower: items.map(() => 0), upper })
   const additions = items.flatMap((item, i) =>
-    x[i]! >= LEAST_G ? [{ id: item.id, name: item.name, massG: roundG(x[i]!) }] : [],
+    x[i]! >= MIN_G ? [{ id: item.id, name: item.name, massG: roundG(x[i]!) }] : [],
   )
-  const added = items.flatMap((item, i) => (x[i]! >= LEAST_G ? [{ item, massG: roundG(x[i]!) }] : []))
+  const added = items.flatMap((item, i) => (x[i]! >= MIN_G ? [{ item, massG: roundG(x[i]!) }] : []))
   const after = tastedAfter(asked, state, added)
   const left = unanswered(asked, state, wanted, added)
   const totalG = added.reduce((sum, one) => sum + one.massG, 0)
@@ -167,7 +167,7 @@ function attempt(asked: TasteAsked, items: readonly AtHand[], roomG: number): At
 
 type State = Record<Axis, number> & { riceMassG: number }
 
-function stateOf(asked: TasteAsked): State {
+function stateOf(asked: TasteInput): State {
   return {
     riceMassG: asked.riceMassG ?? asked.massG * RICE_SHARE,
     saltFraction: asked.saltFraction,
@@ -180,7 +180,7 @@ function stateOf(asked: TasteAsked): State {
 }
 
 /** Where each taste should go: the verdict's step, held inside the style's band. */
-function targetOf(asked: TasteAsked, state: State): Record<Axis, number> {
+function targetOf(asked: TasteInput, state: State): Record<Axis, number> {
   const steps = STEP[asked.verdict]
   const moved = Object.fromEntries(
     AXES.map((axis) => [axis, Math.max(0, state[axis] + (steps[axis]?.[asked.strength === 'weak' ? 0 : 1] ?? 0))]),
@@ -194,7 +194,7 @@ function targetOf(asked: TasteAsked, state: State): Record<Axis, number> {
 /** How far an item dilutes an axis: liquid is counted against the rice, everything else against the mass. */
 const diluting = (axis: Axis, item: AtHand) => (axis === 'freeLiquidFraction' ? (item.isRice ? 1 : 0) : 1)
 
-function tastedAfter(asked: TasteAsked, state: State, added: readonly { item: AtHand; massG: number }[]): Tasted {
+function tastedAfter(asked: TasteInput, state: State, added: readonly { item: AtHand; massG: number }[]): Tasted {
   const mixed = (axis: Axis, baseG: number) => {
     const sum = added.reduce((total, { item, massG }) => total + item[axis] * massG, state[axis] * baseG)
     return sum / (baseG + added.reduce((total, { item, massG }) => total + massG * diluting(axis, item), 0))
@@ -209,7 +209,7 @@ function tastedAfter(asked: TasteAsked, state: State, added: readonly { item: At
 
 /** The largest share of the verdict's steps that is still missing; of a pair, one answered is enough. */
 function unanswered(
-  asked: TasteAsked,
+  asked: TasteInput,
   state: State,
   wanted: Record<Axis, number>,
   added: readonly { item: AtHand; massG: number }[],
@@ -224,7 +224,7 @@ function unanswered(
   return Math.min(...missing)
 }
 
-function faultsOf(asked: TasteAsked, after: Tasted, totalG: number, roomG: number): Rejected['why'][] {
+function faultsOf(asked: TasteInput, after: Tasted, totalG: number, roomG: number): Rejected['why'][] {
   const { saltFraction, sugarFraction, freeLiquidFraction } = asked.bands
   const crosses = (value: number, before: number, most: number) => value > Math.max(most, before) + 1e-9
   return [
@@ -243,7 +243,7 @@ function rejectedOf(tries: readonly Attempt[], best: Attempt, massG: number): Re
   for (const { additions, faults, left } of tries) {
     const [addition] = additions
     const why = faults[0]
-    if (!addition || additions.length > 1 || !why || left > MENDED || addition.massG > massG * MOST_REJECTED_SHARE)
+    if (!addition || additions.length > 1 || !why || left > MENDED || addition.massG > massG * MAX_REJECTED_SHARE)
       continue
     if (!best.additions.some((one) => one.id === addition.id)) found.set(addition.id, { addition, why })
   }
@@ -254,7 +254,7 @@ function itemSets(items: readonly AtHand[]): AtHand[][] {
   const sets: AtHand[][] = []
   const grow = (from: number, chosen: AtHand[]) => {
     if (chosen.length > 0) sets.push(chosen)
-    if (chosen.length === MOST_ITEMS) return
+    if (chosen.length === MAX_ITEMS) return
     items.slice(from).forEach((item, i) => grow(from + i + 1, [...chosen, item]))
   }
   grow(0, [])

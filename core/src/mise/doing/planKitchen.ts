@@ -6,7 +6,7 @@ import { scheduleDay, type Schedule, type Tool, type Worker } from './scheduleDa
 export type Shift = { weekdays: readonly number[]; fromMin: number; toMin: number }
 export type ShiftPerson = { staffId: string; skills: readonly string[]; shifts: readonly Shift[] }
 export type SittingPlan = { id: string; fromMs: number; drawn: DrawnDay | null; events: readonly MiseEvent[] }
-export type KitchenAsked = {
+export type KitchenInput = {
   plans: readonly SittingPlan[]
   people: readonly ShiftPerson[]
   equipment: readonly Tool[]
@@ -43,7 +43,7 @@ export function workersOf(people: readonly ShiftPerson[], timeZone: string, nowM
 }
 
 /** All plans that were drawn as one: people and tools are the same, so tonight and tomorrow are placed together. */
-export function planKitchen(asked: KitchenAsked): KitchenPlan {
+export function planKitchen(asked: KitchenInput): KitchenPlan {
   const { plans, people, equipment, timeZone, nowMs, aheadS, passes, before } = asked
   const states = new Map(
     plans.flatMap((plan) => (plan.drawn ? [[plan.id, foldDay(plan.drawn, plan.events)] as const] : [])),

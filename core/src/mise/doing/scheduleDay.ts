@@ -1,10 +1,10 @@
 import { planPrep } from '../plan/planPrep'
-import type { Infeasible, Plan, PlanAsked, PlanPerson, PlanTask, Span } from '../plan/task'
+import type { Infeasible, Plan, PlanInput, PlanPerson, PlanTask, Span } from '../plan/task'
 import type { DayState, TaskState } from './foldDay'
 
 export type Worker = { id: string; skills: readonly string[]; hours: readonly { fromMs: number; toMs: number }[] }
 export type Tool = { id: string; count: number }
-export type ScheduleAsked = {
+export type ScheduleInput = {
   day: DayState
   people: readonly Worker[]
   equipment: readonly Tool[]
@@ -43,7 +43,7 @@ export type Schedule = {
 const OVER_S = 60
 
 /** The day's tasks over the people and tools there are, back from the service; what is under way or done stays. */
-export function scheduleDay(asked: ScheduleAsked): Schedule {
+export function scheduleDay(asked: ScheduleInput): Schedule {
   const { day, serviceMs, nowMs } = asked
   const toS = (ms: number) => Math.round((ms - serviceMs) / 1000)
   const toMs = (atS: number) => serviceMs + atS * 1000
@@ -151,13 +151,13 @@ function withHandsHere(task: TaskState, people: readonly PlanPerson[], toS: (ms:
   return { ...task, hands: Math.max(1, Math.min(task.hands, here.length)) }
 }
 
-const LEAST_SHARE = 0.2
+const MIN_SHARE = 0.2
 
 /** Less to do takes less time; setting up stays. */
 const lengthS = (task: TaskState) =>
-  Math.round(task.hands > 0 ? task.durationS * Math.max(LEAST_SHARE, task.share) : task.durationS)
+  Math.round(task.hands > 0 ? task.durationS * Math.max(MIN_SHARE, task.share) : task.durationS)
 
-function peopleOf({ people, day }: ScheduleAsked, toS: (ms: number) => number): PlanPerson[] {
+function peopleOf({ people, day }: ScheduleInput, toS: (ms: number) => number): PlanPerson[] {
   return people.map(({ id, skills, hours }) => {
     const away = day.away.filter((one) => one.staffId === id)
     const here = hours.flatMap((span) => without(span, away))
@@ -181,7 +181,7 @@ export function without(span: SpanMs, cuts: readonly SpanMs[]): SpanMs[] {
   )
 }
 
-function equipmentOf({ equipment, day }: ScheduleAsked, toS: (ms: number) => number): PlanAsked['equipment'] {
+function equipmentOf({ equipment, day }: ScheduleInput, toS: (ms: number) => number): PlanInput['equipment'] {
   return equipment.map(({ id, count }) => ({
     id,
     count,

@@ -7,7 +7,7 @@ import { recipeYieldG, type BookShelf } from '../../book/recipe/explode'
 import { itemIdOf, itemOf, type ItemRef } from './item'
 
 export type OnHand = { itemId: string; massG: number; useByMs: number | null }
-export type NeedsAsked = {
+export type NeedsInput = {
   dishes: readonly Dish[]
   shelf: BookShelf
   /** Portions to be ready for, by dish. */
@@ -53,7 +53,7 @@ export type Needs = {
  * Forecast times dishes times sub-recipes to what must be made and bought, what is on hand taken off at every step: a sauce
  * that is there needs no soy to be made of. Rice has a plan of its own. Whole numbers of portions are the caller's.
  */
-export function netNeeds(asked: NeedsAsked): Needs {
+export function netNeeds(asked: NeedsInput): Needs {
   const found = new Map<string, ItemNeed>()
   const faults: Needs['faults'] = []
   for (const dish of asked.dishes) {
@@ -98,7 +98,7 @@ function foodOfRow(row: Ingredient): Food {
 
 type Like = { name: string; cut: Cut | null; food?: Food; state?: State }
 
-function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: NeedsAsked): ItemNeed {
+function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: NeedsInput): ItemNeed {
   const itemId = itemIdOf(ref)
   const known = found.get(itemId)
   if (known) return known
@@ -126,7 +126,7 @@ function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: N
 }
 
 /** A par of something that no dish asks for today still stands. */
-function addPar(found: Map<string, ItemNeed>, itemId: string, asked: NeedsAsked): void {
+function addPar(found: Map<string, ItemNeed>, itemId: string, asked: NeedsInput): void {
   if (found.has(itemId)) return
   const [kind, id = ''] = itemId.split(':')
   if (kind === 'recipe' && asked.shelf.recipes.has(id))
@@ -158,7 +158,7 @@ function boughtPerG(line: Recipe['lines'][number], shelf: BookShelf): number {
 }
 
 /** Items so that whatever takes another stands before it; what goes round is left out and named. */
-function dependencyOrder(found: Map<string, ItemNeed>, asked: NeedsAsked, faults: Needs['faults']): string[] {
+function dependencyOrder(found: Map<string, ItemNeed>, asked: NeedsInput, faults: Needs['faults']): string[] {
   const done = new Set<string>()
   const open = new Set<string>()
   const order: string[] = []

@@ -7,7 +7,7 @@ import type { ItemNeed, Needs } from './netNeeds'
 import type { PrepTask, TaskNeed } from './prepTask'
 import { LOOSE_G_PER_ML, pansFor } from './vessels'
 
-export type TasksAsked = {
+export type TasksInput = {
   needs: Needs
   shelf: BookShelf
   cards: readonly PrepCard[]
@@ -32,7 +32,7 @@ const STAND_S = 900
  * wait for it; the rails last, with all hands. What keeps shorter than until the end of the service is held back to as late
  * as it can be, and where that is after the service began, it is named.
  */
-export function prepTasks(asked: TasksAsked): { tasks: PrepTask[]; keepFaults: KeepFault[] } {
+export function prepTasks(asked: TasksInput): { tasks: PrepTask[]; keepFaults: KeepFault[] } {
   const { needs, serviceFromMs, serviceToMs, railsS, railHands } = asked
   const lastOf = new Map<string, string>()
   const tasks: PrepTask[] = []
@@ -81,7 +81,7 @@ const BLANK = {
   pans: null,
 } satisfies Partial<PrepTask>
 
-function tasksOfItem(need: ItemNeed, asked: TasksAsked, lastOf: ReadonlyMap<string, string>): PrepTask[] {
+function tasksOfItem(need: ItemNeed, asked: TasksInput, lastOf: ReadonlyMap<string, string>): PrepTask[] {
   const recipe = need.ref.kind === 'recipe' ? asked.shelf.recipes.get(need.ref.recipeId) : undefined
   const steps = stepsOf(need, asked.cards, recipe?.kind ?? null)
   if (steps.length === 0) return []
@@ -104,7 +104,7 @@ function tasksOfItem(need: ItemNeed, asked: TasksAsked, lastOf: ReadonlyMap<stri
   return tasks
 }
 
-function tasksOfStep(step: Step, no: number, need: ItemNeed, asked: TasksAsked): PrepTask[] {
+function tasksOfStep(step: Step, no: number, need: ItemNeed, asked: TasksInput): PrepTask[] {
   const kg = need.netG / 1000
   const handsOnS = roundS(step.handsOnS + step.handsOnSPerKg * kg)
   const rows = rowsIn(need, asked.shelf)

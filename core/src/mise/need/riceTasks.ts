@@ -1,7 +1,7 @@
 import type { LoadPlan } from '../../rice/loads'
 import type { PrepTask } from './prepTask'
 
-export type RiceTasksAsked = {
+export type RiceTasksInput = {
   loads: readonly LoadPlan[]
   vesselId: string
   coolS: number | null
@@ -17,7 +17,7 @@ const HOLD_S = 1200
 const LOG_S = 60
 
 /** Rice loads as tasks among the others: washed, cooked in their vessel, spread, cooled, all cold before the kitchen closes. */
-export function riceTasks({ loads, vesselId, coolS, coldByMs, portions }: RiceTasksAsked): PrepTask[] {
+export function riceTasks({ loads, vesselId, coolS, coldByMs, portions }: RiceTasksInput): PrepTask[] {
   return loads.flatMap((load, i) => {
     const name = `rice ${i + 1}`
     const id = (step: string) => `rice:${i + 1}/${step}`

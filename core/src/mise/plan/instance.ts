@@ -1,6 +1,6 @@
 import { crewsOf, type Crew } from './crews'
 import { Profile } from './profile'
-import type { Infeasible, PlanAsked, PlanTask } from './task'
+import type { Infeasible, PlanInput, PlanTask } from './task'
 import { ableTo, sift } from './sift'
 
 export type Link = { job: number; minLagS: number; maxLagS: number }
@@ -26,7 +26,7 @@ export type Instance = {
 export type Compiled = { instance: Instance; tasks: PlanTask[]; crews: Crew[]; infeasible: Infeasible[] }
 
 /** Sifts out what cannot be planned, with the reason, and numbers the rest; what is fixed only takes its people and tools. */
-export function compile(asked: PlanAsked): Compiled {
+export function compile(asked: PlanInput): Compiled {
   const { feasible, infeasible } = sift(asked)
   const crews = crewsOf(asked.people, asked.tasks)
   const tasks = feasible.filter((task) => !task.fixed)
@@ -86,7 +86,7 @@ export function compile(asked: PlanAsked): Compiled {
   return { instance, tasks, crews, infeasible }
 }
 
-function crewsAble(task: PlanTask, crews: readonly Crew[], { people }: PlanAsked): number[] {
+function crewsAble(task: PlanTask, crews: readonly Crew[], { people }: PlanInput): number[] {
   if (task.hands === 0) return []
   const able = new Set(ableTo(task, people).map(({ id }) => id))
   return crews.flatMap((crew, no) => (able.has(crew.people[0] ?? '') ? [no] : []))

@@ -10,7 +10,7 @@ export type Placed = {
 }
 
 /** A max lag is mended by holding back what came first, at most so often. */
-const MOST_REPAIRS = 40
+const MAX_REPAIRS = 40
 
 /**
  * Serial schedule generation: each job of the list, in order, at the earliest moment at which what it needs has ended, and
@@ -23,7 +23,7 @@ export function place(instance: Instance, order: readonly number[]): Placed {
   for (let repairs = 0; ; repairs += 1) {
     const placed = placeOnce(instance, order, notBeforeS)
     const broken = placed.broken
-    if (!broken || repairs === MOST_REPAIRS) return placed
+    if (!broken || repairs === MAX_REPAIRS) return placed
     const { job, first, maxLagS } = broken
     const heldS = placed.startS[job]! - maxLagS - instance.durationS[first]!
     if (!(heldS > notBeforeS[first]!) || heldS === Infinity) return placed

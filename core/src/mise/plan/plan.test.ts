@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { prepInstance } from '../../test/prepInstances'
 import { planPrep } from './planPrep'
-import type { Plan, PlanAsked, PlanTask } from './task'
+import type { Plan, PlanInput, PlanTask } from './task'
 
 const task = (id: string, durationS: number, needs: string[] = [], rest: Partial<PlanTask> = {}): PlanTask => ({
   id,
@@ -128,7 +128,7 @@ test('the 6 x 6 job shop of Fisher and Thompson (1963) ends at its known optimum
 })
 
 /** Walks every second and every need by the words of the law, without the planner's own structures. */
-function faultsOf(asked: PlanAsked, plan: Plan): string[] {
+function faultsOf(asked: PlanInput, plan: Plan): string[] {
   const at = new Map(plan.tasks.map((one) => [one.id, one]))
   const placed = asked.tasks.flatMap((one) => {
     const found = at.get(one.id)

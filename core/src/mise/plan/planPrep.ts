@@ -5,13 +5,13 @@ import { listByKeys } from './order'
 import { place, type Placed } from './place'
 import { searchPlacing, type Worth } from './search'
 import { slackOf } from './slack'
-import type { Infeasible, Plan, PlanAsked, PlannedTask, PlanTask } from './task'
+import type { Infeasible, Plan, PlanInput, PlannedTask, PlanTask } from './task'
 
-const MOST_PASSES = 60
+const MAX_PASSES = 60
 const PASSED_TASKS = 4500
 /** Passes that a plan gets unless told otherwise: fewer for more tasks, by their number alone, never by the clock. */
 export const usualPasses = (tasks: number): number =>
-  Math.max(8, Math.min(MOST_PASSES, Math.round(PASSED_TASKS / Math.max(1, tasks))))
+  Math.max(8, Math.min(MAX_PASSES, Math.round(PASSED_TASKS / Math.max(1, tasks))))
 
 /**
  * The prep plan. First back from the service: every task as late as it can be, so that the first begins as late as possible;
@@ -19,7 +19,7 @@ export const usualPasses = (tasks: number): number =>
  * latest start as hands come free, which is the slack. Where the latest start has passed, forward from now with the least
  * weight late. What is under way or done stays where it is.
  */
-export function planPrep(asked: PlanAsked): Plan {
+export function planPrep(asked: PlanInput): Plan {
   const { instance, tasks, crews, infeasible } = compile(asked)
   const fixed = asked.tasks.flatMap(asItIs)
   if (tasks.length === 0)
@@ -120,7 +120,7 @@ const worthOfEnds = (startS: readonly number[], durationS: readonly number[]): W
 
 type Forward = { firstStartS: number; passes: number; seed: number; earlier: number[] | null }
 
-function planForward(instance: Instance, latestS: readonly number[], asked: PlanAsked, from: Forward): Placed {
+function planForward(instance: Instance, latestS: readonly number[], asked: PlanInput, from: Forward): Placed {
   const { nowS, aheadS = Infinity } = asked
   const leastS =
     nowS ?? (Number.isFinite(from.firstStartS) ? from.firstStartS : Math.min(...latestS.filter(Number.isFinite)))
@@ -148,7 +148,7 @@ function planForward(instance: Instance, latestS: readonly number[], asked: Plan
 }
 
 /** Starts of an earlier plan as keys; null where it knows none of the tasks. */
-function orderOf(before: PlanAsked['before'], ids: readonly string[]): number[] | null {
+function orderOf(before: PlanInput['before'], ids: readonly string[]): number[] | null {
   if (!before || !ids.some((id) => before.has(id))) return null
   return ids.map((id) => before.get(id) ?? 0)
 }

@@ -81,7 +81,7 @@ function justify(instance: Instance, mirrored: Instance, placed: Placed): Placed
   return keys.some((key) => !Number.isFinite(key)) ? null : place(instance, listByKeys(instance, keys))
 }
 
-const MOST_NOISE = 0.3
+const MAX_NOISE = 0.3
 
 /** A list near a placing: its starts shaken a little, or one job moved to the time of another. */
 function near(instance: Instance, { startS }: Placed, random: () => number): number[] {
@@ -97,7 +97,7 @@ function near(instance: Instance, { startS }: Placed, random: () => number): num
   }
   const finite = startS.filter(Number.isFinite)
   const spanS = Math.max(...finite) - Math.min(...finite)
-  const noise = spanS * MOST_NOISE * random()
+  const noise = spanS * MAX_NOISE * random()
   return listByKeys(
     instance,
     keys.map((key) => key + noise * (random() - 0.5)),

@@ -1,13 +1,13 @@
 import { crewsOf } from './crews'
 import { Profile } from './profile'
-import type { Infeasible, PlanAsked, PlanTask } from './task'
+import type { Infeasible, PlanInput, PlanTask } from './task'
 
 /**
  * Tasks that can be planned at all, and those that cannot with the first reason found: a loop, a need or tool that is not
  * there, nobody, somebody who is not there, no skill, fewer hands than it takes, no stretch of hours long enough; and
  * whatever waits for one of those.
  */
-export function sift(asked: PlanAsked): { feasible: PlanTask[]; infeasible: Infeasible[] } {
+export function sift(asked: PlanInput): { feasible: PlanTask[]; infeasible: Infeasible[] } {
   const byId = new Map(asked.tasks.map((task) => [task.id, task]))
   const faults = new Map<string, Infeasible>()
   const loops = loopsIn(asked.tasks, byId)
@@ -37,7 +37,7 @@ export function sift(asked: PlanAsked): { feasible: PlanTask[]; infeasible: Infe
 function ownFault(
   task: PlanTask,
   byId: ReadonlyMap<string, PlanTask>,
-  { people, equipment }: PlanAsked,
+  { people, equipment }: PlanInput,
   longestS: (task: PlanTask) => number,
 ): Infeasible | null {
   const taskId = task.id
@@ -57,7 +57,7 @@ function ownFault(
 }
 
 /** Who may do it: whom it is handed to, or all that have the skill. */
-export const ableTo = <P extends PlanAsked['people'][number]>(task: PlanTask, people: readonly P[]): P[] =>
+export const ableTo = <P extends PlanInput['people'][number]>(task: PlanTask, people: readonly P[]): P[] =>
   people.filter(({ id, skills }) =>
     task.personId !== undefined && task.hands === 1
       ? id === task.personId
@@ -65,7 +65,7 @@ export const ableTo = <P extends PlanAsked['people'][number]>(task: PlanTask, pe
   )
 
 /** The longest time that as many of those who may do it are here together, each answer worked out once. */
-function longestStretches({ people, tasks }: PlanAsked) {
+function longestStretches({ people, tasks }: PlanInput) {
   const known = new Map<string, number>()
   return (task: PlanTask): number => {
     const able = ableTo(task, people)

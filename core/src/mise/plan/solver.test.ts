@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import loadHighs from 'highs'
 import { prepInstance } from '../../test/prepInstances'
 import { planPrep } from './planPrep'
-import type { PlanAsked } from './task'
+import type { PlanInput } from './task'
 
 /**
  * The same plan as a time-indexed integer programme in the LP format: x_i_t is 1 where task i starts t before its mirror
  * image's zero, so that the last end is the earliest start. Everybody can do everything.
  */
-function asLp({ tasks, people, equipment }: PlanAsked, horizon: number): string {
+function asLp({ tasks, people, equipment }: PlanInput, horizon: number): string {
   const starts = Array.from({ length: horizon }, (_, t) => t)
   const name = (i: number, t: number) => `x_${i}_${t}`
   const rows: string[] = []

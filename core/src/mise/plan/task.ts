@@ -39,7 +39,7 @@ export type PlanEquipment = {
   down?: readonly (Span & { count: number })[]
 }
 
-export type PlanAsked = {
+export type PlanInput = {
   tasks: readonly PlanTask[]
   people: readonly PlanPerson[]
   equipment: readonly PlanEquipment[]

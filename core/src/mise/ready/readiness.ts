@@ -34,7 +34,7 @@ export type Stave = {
   fix: Fix | null
 }
 
-export type ReadyAsked = {
+export type ReadyInput = {
   boats: readonly BoatDemand[]
   outlook: readonly ItemOutlook[]
   /** What stands ready to be used now [g], by item. */
@@ -71,7 +71,7 @@ const SAUCY = /^recipe:/
 const MIN_MS = 60_000
 
 /** Ready for service? A tub holds as much as its shortest stave: every stave with how far it reaches over the boats. */
-export function readinessOf(asked: ReadyAsked): Readiness {
+export function readinessOf(asked: ReadyInput): Readiness {
   const { boats } = asked
   const all = portionsBefore(boats, null)
   const staves = [
@@ -107,7 +107,7 @@ export function readinessOf(asked: ReadyAsked): Readiness {
 const stateOf = (nowMs: number | null, untilMs: number | null): Stave['state'] =>
   nowMs === null ? 'ready' : untilMs === null ? 'coming' : 'short'
 
-function riceStave({ boats, rice, serviceMs }: ReadyAsked): Stave {
+function riceStave({ boats, rice, serviceMs }: ReadyInput): Stave {
   const uses = [...rice.gPerPortion].map(([dishId, gPerPortion]) => ({ dishId, gPerPortion }))
   const now = reachOf(rice.usableG, uses, boats)
   const then = reachOf(rice.usableG + rice.comingG, uses, boats)
@@ -130,7 +130,7 @@ function riceStave({ boats, rice, serviceMs }: ReadyAsked): Stave {
   }
 }
 
-function itemStaves(asked: ReadyAsked): Stave[] {
+function itemStaves(asked: ReadyInput): Stave[] {
   const { boats, outlook, stockG } = asked
   return outlook.flatMap((item) => {
     if (item.uses.length === 0) return []
@@ -155,7 +155,7 @@ function itemStaves(asked: ReadyAsked): Stave[] {
   })
 }
 
-function itemFix({ id, missingG, untilMs }: Stave, { tasks, schedule, serviceMs }: ReadyAsked, isShort: boolean): Fix {
+function itemFix({ id, missingG, untilMs }: Stave, { tasks, schedule, serviceMs }: ReadyInput, isShort: boolean): Fix {
   const mine = tasks.filter((task) => task.itemId === id && task.status !== 'done')
   const planned = (schedule?.tasks ?? []).filter((one) => mine.some((task) => task.id === one.id))
   const next = planned.find((one) => !one.isFixed) ?? planned[0]
@@ -166,7 +166,7 @@ function itemFix({ id, missingG, untilMs }: Stave, { tasks, schedule, serviceMs 
 }
 
 /** A station that is not lit loses the boats of its kind unless another of the kind is. */
-function stationStaves({ stations, boats, stationKindOf, checked, serviceMs }: ReadyAsked): Stave[] {
+function stationStaves({ stations, boats, stationKindOf, checked, serviceMs }: ReadyInput): Stave[] {
   return stations.map((station) => {
     const isLit = checked.has(`station:${station.id}`)
     const others = stations.filter((one) => one.kind === station.kind && one.id !== station.id)
@@ -202,7 +202,7 @@ function stationStaves({ stations, boats, stationKindOf, checked, serviceMs }: R
 /** One pair of hands runs two stations; fewer hands than that and the last stations stand still. */
 const STATIONS_A_PAIR = 2
 
-function handStaves({ stations, boats, handsHere, serviceMs }: ReadyAsked): Stave[] {
+function handStaves({ stations, boats, handsHere, serviceMs }: ReadyInput): Stave[] {
   const wanted = Math.ceil(stations.length / STATIONS_A_PAIR)
   return Array.from({ length: wanted }, (_, i): Stave => {
     const isHere = i < handsHere
@@ -227,7 +227,7 @@ function handStaves({ stations, boats, handsHere, serviceMs }: ReadyAsked): Stav
   })
 }
 
-function checkStaves({ checks, checked, boats, serviceMs }: ReadyAsked): Stave[] {
+function checkStaves({ checks, checked, boats, serviceMs }: ReadyInput): Stave[] {
   const all = portionsBefore(boats, null)
   return checks.map((checkId): Stave => {
     const isDone = checked.has(checkId)

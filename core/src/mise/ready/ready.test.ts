@@ -1,4 +1,4 @@
-import { readinessOf, type ReadyAsked } from './readiness'
+import { readinessOf, type ReadyInput } from './readiness'
 import { portionsBefore, reachOf } from './stave'
 
 const boats = [10, 20, 30].flatMap((atMs) => [
@@ -20,7 +20,7 @@ const picked = {
   uses: [{ dishId: 'crab', componentId: 'c', gPerPortion: 30, portions: 3 }],
 }
 
-const asked = (part: Partial<ReadyAsked> = {}): ReadyAsked => ({
+const asked = (part: Partial<ReadyInput> = {}): ReadyInput => ({
   boats,
   outlook: [
     { ...sauce, willHaveG: 60 },

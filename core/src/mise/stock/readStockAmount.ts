@@ -6,7 +6,7 @@ export const AMOUNT_FAULTS = ['unread', 'negative', 'noDensity', 'noPack', 'tooM
 export type AmountFault = (typeof AMOUNT_FAULTS)[number]
 export type ReadAmount = { kind: 'grams'; massG: number } | { kind: AmountFault }
 
-const MOST_G = 1_000_000
+const MAX_G = 1_000_000
 
 /**
  * An amount of one item as a cook writes it, "2.4 kg", "3 cups", "4 packs", in grams; or why it cannot be read. A bare number
@@ -28,4 +28,4 @@ export function readStockAmount(text: string, { gPerML, packG }: AmountOf, syste
 }
 
 const grams = (massG: number): ReadAmount =>
-  !Number.isFinite(massG) ? { kind: 'unread' } : massG > MOST_G ? { kind: 'tooMuch' } : { kind: 'grams', massG }
+  !Number.isFinite(massG) ? { kind: 'unread' } : massG > MAX_G ? { kind: 'tooMuch' } : { kind: 'grams', massG }

@@ -11,8 +11,8 @@ import { solveTridiagonal } from './tridiagonal'
 const { abs, max, min } = Math
 
 /** Depths that the model is asked for [m]: thinner is a film, thicker is a pot. */
-export const LEAST_DEPTH_M = 0.005
-export const MOST_DEPTH_M = 0.2
+export const MIN_DEPTH_M = 0.005
+export const MAX_DEPTH_M = 0.2
 /** Water by mass of rice as it leaves the heat, where nothing was weighed. */
 export const USUAL_WATER_FRACTION = 0.62
 
@@ -44,11 +44,11 @@ export type TrayCooling = {
 const GROWTH = 1.12
 const SHRINKING = 0.5
 /** Where rice freezes, its heat content bends: passes until the temperatures stand still. */
-const MOST_PASSES = 40
+const MAX_PASSES = 40
 const SETTLED_K = 1e-8
 const NEAR_FREEZING_K = 0.5
 /** Change of the water activity at the surface in a step, above which the next is shorter: drying bends fast. */
-const MOST_DRYING = 0.02
+const MAX_DRYING = 0.02
 /** A step in two implicit stages of second order that damp what is stiff (SDIRK2, L-stable). */
 const GAMMA = 1 - Math.SQRT1_2
 
@@ -59,8 +59,8 @@ const GAMMA = 1 - Math.SQRT1_2
  * @throws {RangeError} for a depth, temperature or stage that no tray has
  */
 export function coolTray(tray: Tray, stages: readonly TrayStage[], grid = usualGrid(tray.depthM)): TrayCooling {
-  if (!(tray.depthM >= LEAST_DEPTH_M && tray.depthM <= MOST_DEPTH_M))
-    throw new RangeError(`depthM ${tray.depthM} is outside ${LEAST_DEPTH_M}–${MOST_DEPTH_M}`)
+  if (!(tray.depthM >= MIN_DEPTH_M && tray.depthM <= MAX_DEPTH_M))
+    throw new RangeError(`depthM ${tray.depthM} is outside ${MIN_DEPTH_M}–${MAX_DEPTH_M}`)
   if (!(tray.startTempC >= -10 && tray.startTempC <= 100))
     throw new RangeError(`startTempC ${tray.startTempC} is outside −10–100`)
   return new Simulation(tray, grid).through(stages)
@@ -146,7 +146,7 @@ class Simulation {
         this.grow(takenS)
         timesS.push(this.timeS)
         coreC.push(this.coreC(stage.surroundings))
-        const drying = abs(this.activity.at(-1)! - activity) / MOST_DRYING
+        const drying = abs(this.activity.at(-1)! - activity) / MAX_DRYING
         stepS = min(stepS * min(GROWTH, max(SHRINKING, 1 / drying)), this.grid.mostStepS)
       }
     }
@@ -183,7 +183,7 @@ class Simulation {
     const n = widthsM.length
     const last = n - 1
     const { heatJPerM3, capacityJPerM3K, startsC } = this.heat
-    for (let pass = 0; pass < MOST_PASSES; pass += 1) {
+    for (let pass = 0; pass < MAX_PASSES; pass += 1) {
       this.readConductivity()
       let isFreezing = false
       const k = this.conductivity

@@ -11,8 +11,8 @@ export type CoolingFit = {
   logSpread: number
 }
 
-const LEAST_FACTOR = 0.15
-const MOST_FACTOR = 5
+const MIN_FACTOR = 0.15
+const MAX_FACTOR = 5
 /** What is known of a place before any reading: ± 35 %; and how well a hand-held probe finds the warmest point. */
 const PRIOR_LOG_SPREAD = 0.35
 const READING_SPREAD_K = 1.5
@@ -37,7 +37,7 @@ export function fitCooling(tray: Tray, stages: readonly CoolStage[], readings: r
       (sum, tempC, i) => sum + ((tempC - readings[i]!.tempC) / READING_SPREAD_K) ** 2,
       (logFactor / PRIOR_LOG_SPREAD) ** 2,
     )
-  const best = minimum(misfit, Math.log(LEAST_FACTOR), Math.log(MOST_FACTOR))
+  const best = minimum(misfit, Math.log(MIN_FACTOR), Math.log(MAX_FACTOR))
   const above = predicted(best + SLOPE_STEP)
   const below = predicted(best - SLOPE_STEP)
   const information = above.reduce(

@@ -2,20 +2,20 @@
 export type Grid = { widthsM: readonly number[]; firstStepS: number; mostStepS: number }
 
 const FIRST_STEP_S = 5
-const MOST_STEP_S = 120
+const MAX_STEP_S = 120
 const TOP_CELL_M = 0.0002
 const GROWTH = 1.4
-const MOST_CELL_M = 0.00175
-const LEAST_CELLS = 12
+const MAX_CELL_M = 0.00175
+const MIN_CELLS = 12
 
 /** Equal cells. */
-export function evenGrid(depthM: number, cells: number, firstStepS = FIRST_STEP_S, mostStepS = MOST_STEP_S): Grid {
+export function evenGrid(depthM: number, cells: number, firstStepS = FIRST_STEP_S, mostStepS = MAX_STEP_S): Grid {
   return { widthsM: Array.from({ length: cells }, () => depthM / cells), firstStepS, mostStepS }
 }
 
 /** Fine where rice dries, the top millimetre, then even; `finer` divides every cell. */
 export function usualGrid(depthM: number, finer = 1): Grid {
-  const mostM = Math.min(MOST_CELL_M, depthM / LEAST_CELLS)
+  const mostM = Math.min(MAX_CELL_M, depthM / MIN_CELLS)
   const top: number[] = []
   let takenM = 0
   for (let width = TOP_CELL_M; width < mostM; width *= GROWTH) {
@@ -25,5 +25,5 @@ export function usualGrid(depthM: number, finer = 1): Grid {
   const even = Math.ceil((depthM - takenM) / mostM)
   const widths = [...Array.from({ length: even }, () => (depthM - takenM) / even), ...top.reverse()]
   const widthsM = widths.flatMap((width) => Array.from({ length: finer }, () => width / finer))
-  return { widthsM, firstStepS: FIRST_STEP_S / finer, mostStepS: MOST_STEP_S / finer }
+  return { widthsM, firstStepS: FIRST_STEP_S / finer, mostStepS: MAX_STEP_S / finer }
 }

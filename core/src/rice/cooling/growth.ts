@@ -13,7 +13,7 @@ export type OrganismName = keyof typeof ORGANISMS
 export const ORGANISM_NAMES = ['bacillusCereus', 'clostridiumPerfringens'] as const satisfies readonly OrganismName[]
 
 const START_LOG10 = 2
-const MOST_LOG10 = 8
+const MAX_LOG10 = 8
 
 /** Specific growth rate [1/h] at a temperature [°C]; 0 outside the organism's range. */
 export function growthRatePerH(name: OrganismName, tempC: number): number {
@@ -30,7 +30,7 @@ export const growthRates = (name: OrganismName): Float64Array => tableOf((tempC)
 export function growthLog10(name: OrganismName, rateIntegral: number): number {
   const { lag } = ORGANISMS[name]
   const adjusted = rateIntegral + Math.log(Math.exp(-rateIntegral) + Math.exp(-lag) - Math.exp(-rateIntegral - lag))
-  const span = (MOST_LOG10 - START_LOG10) * Math.LN10
+  const span = (MAX_LOG10 - START_LOG10) * Math.LN10
   const grown = adjusted - Math.log1p(Math.expm1(adjusted) / Math.exp(span))
   return grown / Math.LN10
 }

@@ -1,5 +1,5 @@
 import type { CoolingLimit } from '../../safety/coolingLimits'
-import { coolTray, LEAST_DEPTH_M, MOST_DEPTH_M, type Tray, type TrayCooling, type TrayStage } from './coolTray'
+import { coolTray, MIN_DEPTH_M, MAX_DEPTH_M, type Tray, type TrayCooling, type TrayStage } from './coolTray'
 import { surroundingsOf, type CoolStage } from './coolingPlace'
 import { judgeCurve, type CurveJudgement } from './judgeCurve'
 
@@ -45,10 +45,10 @@ export function largestPassingDepthM(
   limit: CoolingLimit,
 ): number {
   const passes = (millimetres: number) => predictCooling({ ...tray, depthM: millimetres / 1000 }, stages, limit).passes
-  let low = Math.round(LEAST_DEPTH_M * 1000)
-  let high = Math.round(MOST_DEPTH_M * 1000)
+  let low = Math.round(MIN_DEPTH_M * 1000)
+  let high = Math.round(MAX_DEPTH_M * 1000)
   if (!passes(low)) return 0
-  if (passes(high)) return MOST_DEPTH_M
+  if (passes(high)) return MAX_DEPTH_M
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2)
     if (passes(middle)) low = middle
@@ -58,7 +58,7 @@ export function largestPassingDepthM(
 }
 
 /** The model lets an ordinary fridge pass five centimetres, but its air warms under a hot load: no deeper there [m]. */
-export const MOST_FRIDGE_DEPTH_M = 0.04
+export const MAX_FRIDGE_DEPTH_M = 0.04
 
 /** The deepest tray to advise [m]: what keeps the rule, and in an ordinary fridge what good practice allows. */
 export function mostDepthM(
@@ -68,5 +68,5 @@ export function mostDepthM(
 ): { passingM: number; advisedM: number } {
   const passingM = largestPassingDepthM(tray, trayStages(stages), limit)
   const isFridge = stages.some((stage) => stage.place === 'fridge')
-  return { passingM, advisedM: isFridge ? Math.min(passingM, MOST_FRIDGE_DEPTH_M) : passingM }
+  return { passingM, advisedM: isFridge ? Math.min(passingM, MAX_FRIDGE_DEPTH_M) : passingM }
 }

@@ -18,7 +18,7 @@ export const POROSITY = 0.35
 const DRY: Composition = { carbohydrate: 0.908, protein: 0.079, fat: 0.008, ash: 0.005 }
 const PROPERTY_TEMP_C = 50
 const AIR_CONDUCTIVITY_W_PER_M_K = 0.027
-const MOST_PORE_CONDUCTIVITY_W_PER_M_K = 2
+const MAX_PORE_CONDUCTIVITY_W_PER_M_K = 2
 
 /** Oswin's curve of water activity over water per dry matter: A and B for cooked rice, from memory, rough. */
 const OSWIN_A = 0.13
@@ -55,7 +55,7 @@ export function riceBed(waterFraction: number): RiceBed {
     conductivity: (tempC, activity) => {
       const grain = min(0.4 + 0.0013 * tempC, mostGrainWPerMK)
       const vapour = readAt(vapourConductivity, tempC) * activity
-      const pore = min(AIR_CONDUCTIVITY_W_PER_M_K + vapour, MOST_PORE_CONDUCTIVITY_W_PER_M_K)
+      const pore = min(AIR_CONDUCTIVITY_W_PER_M_K + vapour, MAX_PORE_CONDUCTIVITY_W_PER_M_K)
       const between = grain - pore
       return (grain * (2 * grain + pore - 2 * POROSITY * between)) / (2 * grain + pore + POROSITY * between)
     },

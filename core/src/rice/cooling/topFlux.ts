@@ -14,9 +14,9 @@ const STEFAN_BOLTZMANN_W_PER_M2K4 = 5.670374e-8
 /** Heat capacity of air by volume at 20 °C [J/m³K], and Lewis number to the power 2/3 of water vapour in air. */
 const AIR_J_PER_M3K = 1207
 const LEWIS_POWER = 0.911
-const MOST_PRESSURE_PA = 0.95 * ATMOSPHERE_PA
+const MAX_PRESSURE_PA = 0.95 * ATMOSPHERE_PA
 const SURFACE_TOLERANCE_K = 1e-9
-const MOST_PASSES = 12
+const MAX_PASSES = 12
 
 /** Heat and water that leave through the top, and how they change with the temperature of the cell below it. */
 export type TopFlux = {
@@ -46,7 +46,7 @@ export function topFlux(
   const airK = top.tempC + ZERO_C_K
   const massCoefficientMPerS = top.heatTransferWPerM2K / (AIR_J_PER_M3K * LEWIS_POWER)
   const airPressurePa = top.humidity * saturationPressurePa(top.tempC)
-  for (let pass = 0; pass < MOST_PASSES; pass += 1) {
+  for (let pass = 0; pass < MAX_PASSES; pass += 1) {
     heat = top.heatTransferWPerM2K * (surfaceC - top.tempC)
     slope = top.heatTransferWPerM2K
     if (top.radiatingShare > 0) {
@@ -59,12 +59,12 @@ export function topFlux(
     if (top.evaporates) {
       const filmK = (surfaceC + top.tempC) / 2 + ZERO_C_K
       const saturatedPa = saturationPressurePa(surfaceC)
-      const pressurePa = min(activity * saturatedPa, MOST_PRESSURE_PA)
+      const pressurePa = min(activity * saturatedPa, MAX_PRESSURE_PA)
       const scale = (massCoefficientMPerS * ATMOSPHERE_PA) / (VAPOUR_GAS_J_PER_KG_K * filmK)
       const latent = latentHeatJPerKg(surfaceC)
       water = scale * log((ATMOSPHERE_PA - airPressurePa) / (ATMOSPHERE_PA - pressurePa))
       waterSlope =
-        pressurePa < MOST_PRESSURE_PA
+        pressurePa < MAX_PRESSURE_PA
           ? (scale * activity * saturationSlopePaPerK(surfaceC, saturatedPa)) / (ATMOSPHERE_PA - pressurePa)
           : 0
       heat += water * latent

@@ -14,7 +14,7 @@ const HORIZON_S = 10 * 3600
 /** Spread while people do it [s]: the clock goes on. */
 const HANDLING_S = 300
 
-export type AdviceAsked = {
+export type AdviceInput = {
   tempC: number
   nowMs: number
   depthM: number
@@ -33,7 +33,7 @@ export type AdviceAsked = {
  * The least that brings a slow lot inside its rule again: the cover off, a thinner layer, another place, or both; null
  * where nothing does. The rice is taken as warm throughout as it was read, which is on the careful side.
  */
-export function adviseCooling(asked: AdviceAsked): Advice | null {
+export function adviseCooling(asked: AdviceInput): Advice | null {
   const { place, depthM, covered } = asked
   const thinner = DEPTHS_M.filter((one) => one < depthM - 0.004)
   const others = asked.places.filter((one) => one.kind !== place)
@@ -50,7 +50,7 @@ export function adviseCooling(asked: AdviceAsked): Advice | null {
   return null
 }
 
-function tryRemedy(asked: AdviceAsked, remedy: Remedy): number[] | null {
+function tryRemedy(asked: AdviceInput, remedy: Remedy): number[] | null {
   const airTempC =
     remedy.place === asked.place
       ? asked.airTempC

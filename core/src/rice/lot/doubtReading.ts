@@ -3,7 +3,7 @@ import { usualAirTempC } from '../cooling/coolingPlace'
 import type { Doubt } from './lotEvent'
 import type { LotState } from './lotState'
 
-export type ReadingAsked = {
+export type ReadingInput = {
   tempC: number
   /** What was read, where the thermometer speaks °F: then it cannot have been mistaken for °C. */
   tempF: number | null
@@ -24,7 +24,7 @@ const FAR_K = 15
 const FASTEST_K_PER_MIN = 4
 const PROBE_SLACK_K = 3
 const BELOW_SURROUNDINGS_K = 2
-const MOST_RISE_K = 8
+const MAX_RISE_K = 8
 
 /** What is odd about a reading, so that it is asked about before it counts; null where nothing is. */
 export function doubtReading({
@@ -35,7 +35,7 @@ export function doubtReading({
   coldestC,
   expectedC,
   isOut,
-}: ReadingAsked): DoubtedReading | null {
+}: ReadingInput): DoubtedReading | null {
   const meantC = celsiusOf(tempC)
   const nearby = expectedC ?? last?.tempC ?? null
   if (tempC > HOTTEST_C) return { doubt: 'unit', meantC: tempF === null && meantC <= HOTTEST_C ? meantC : null }
@@ -45,7 +45,7 @@ export function doubtReading({
   if (!last || atMs <= last.atMs) return null
   const minutes = (atMs - last.atMs) / 60_000
   if (last.tempC - tempC > PROBE_SLACK_K + FASTEST_K_PER_MIN * minutes) return { doubt: 'drop', meantC: null }
-  if (tempC - last.tempC > MOST_RISE_K && !isOut) return { doubt: 'rise', meantC: null }
+  if (tempC - last.tempC > MAX_RISE_K && !isOut) return { doubt: 'rise', meantC: null }
   return null
 }
 

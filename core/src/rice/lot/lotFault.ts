@@ -1,6 +1,6 @@
 import { HOLDING_LIMITS } from '../../safety/coolingLimits'
 import type { RuleSet } from '../../safety/limits'
-import { LEAST_DEPTH_M, MOST_DEPTH_M } from '../cooling/coolTray'
+import { MIN_DEPTH_M, MAX_DEPTH_M } from '../cooling/coolTray'
 import { isAbove } from '../../measure/temperature'
 import type { LotEvent } from './lotEvent'
 import { isWarmPlace, READING_NOW_MS } from './lotHolding'
@@ -32,10 +32,10 @@ export function lotFault(
         return { code: 'lot-short', values: { askedG: Math.round(event.massG), leftG: Math.round(state.massG) } }
       return event.kind === 'gave' && !isCold(state) ? notCold(state) : null
     case 'spread':
-      if (event.depthM < LEAST_DEPTH_M || event.depthM > MOST_DEPTH_M) return depthFault(event.depthM)
+      if (event.depthM < MIN_DEPTH_M || event.depthM > MAX_DEPTH_M) return depthFault(event.depthM)
       return null
     case 'moved':
-      if (event.depthM !== null && (event.depthM < LEAST_DEPTH_M || event.depthM > MOST_DEPTH_M))
+      if (event.depthM !== null && (event.depthM < MIN_DEPTH_M || event.depthM > MAX_DEPTH_M))
         return depthFault(event.depthM)
       return moveFault(state, event, ruleSet)
     case 'accepted':
@@ -63,7 +63,7 @@ const notCold = (state: LotState): LotFault => ({
 
 const depthFault = (depthM: number): LotFault => ({
   code: 'lot-depth',
-  values: { depthCm: Math.round(depthM * 1000) / 10, leastCm: LEAST_DEPTH_M * 100, mostCm: MOST_DEPTH_M * 100 },
+  values: { depthCm: Math.round(depthM * 1000) / 10, leastCm: MIN_DEPTH_M * 100, mostCm: MAX_DEPTH_M * 100 },
 })
 
 function moveFault(state: LotState, event: Extract<LotEvent, { kind: 'moved' }>, ruleSet: RuleSet): LotFault | null {

@@ -32,7 +32,7 @@ const SPREAD_SHARE = 0.15
 /** Spread of a day around the forecast before there is a record of misses, by the forecast. */
 const FIRST_SPREAD = 0.25
 /** A day that misses by more than this factor is a feast, a storm or a slip: it moves the forecast no further. */
-const MOST_SURPRISE = 2
+const MAX_SURPRISE = 2
 const LOW_SHARE = 0.1
 /** So few days are no season: the range is wider, and widest after one. */
 const FEW_DAYS = 7
@@ -65,7 +65,7 @@ export function forecastPortions(history: readonly ServiceDay[], day: string, se
       state.level += LEVEL_SHARE * (portions - state.level)
       continue
     }
-    const trimmed = Math.min(Math.max(portions, expected / MOST_SURPRISE), expected * MOST_SURPRISE)
+    const trimmed = Math.min(Math.max(portions, expected / MAX_SURPRISE), expected * MAX_SURPRISE)
     if (trimmed !== portions && past === last.day) hasOutlier = true
     const miss = (trimmed - expected) / expected
     state.variance += SPREAD_SHARE * (miss * miss - state.variance)
@@ -97,7 +97,7 @@ export function forecastPortions(history: readonly ServiceDay[], day: string, se
 /** Days so few and so far apart that one of them is a slip or a feast, and nobody can say which. */
 function spansTooMuch(days: readonly ServiceDay[]): boolean {
   const seen = days.map((one) => one.portions)
-  return Math.max(...seen) > 2 * MOST_SURPRISE * Math.max(1, Math.min(...seen))
+  return Math.max(...seen) > 2 * MAX_SURPRISE * Math.max(1, Math.min(...seen))
 }
 
 /** Standard deviation of a few values. */

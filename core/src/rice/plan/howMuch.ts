@@ -18,9 +18,9 @@ export function portionsToCover(expected: number, spread: number, share: number)
   return Math.max(0, expected + normalQuantile(share) * spread)
 }
 
-export type CookAsked = { portions: number; portionG: number; usableG: number }
+export type CookInput = { portions: number; portionG: number; usableG: number }
 
 /** Cooked rice still to be made, ready for the wok [g]: whole portions, less what is in the house. */
-export function cookedMassWantedG({ portions, portionG, usableG }: CookAsked): number {
+export function cookedMassWantedG({ portions, portionG, usableG }: CookInput): number {
   return Math.max(0, Math.ceil(portions - 1e-9) * portionG - usableG)
 }

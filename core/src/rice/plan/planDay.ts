@@ -6,7 +6,7 @@ import type { LotState } from '../lot/lotState'
 export type PlannedService = { portions: number; spread: number; portionG: number }
 export type PlannedDay = { expected: number; spread: number; portionG: number }
 
-export type ServiceAsked = {
+export type ServiceInput = {
   serviceId: string
   forecast: { expected: number; spread: number } | null
   portionG: number
@@ -20,7 +20,7 @@ export type PlanEdits = {
  * A service as planned: the person's number where there is one (as sure as chance allows, √n), else what the record
  * expects, moved by a known event.
  */
-export function plannedService({ serviceId, forecast, portionG }: ServiceAsked, edits: PlanEdits): PlannedService {
+export function plannedService({ serviceId, forecast, portionG }: ServiceInput, edits: PlanEdits): PlannedService {
   const own = edits.portions[serviceId]
   if (own !== undefined) return { portions: own, spread: Math.sqrt(own), portionG }
   const factor = 1 + (edits.event?.percent ?? 0) / 100

@@ -11,7 +11,7 @@ const DEPTH_STEP_M = 0.002
 const LEAVES_HEAT_C = 95
 
 export type TraySize = { lengthM: number; widthM: number; material?: TrayMaterial | undefined }
-export type RicePlanAsked = {
+export type RicePlanInput = {
   expected: number
   spread: number
   margin: Margin
@@ -51,7 +51,7 @@ export type RicePlan = {
  * house; the dry rice whose cooked and cooled mass is the rest; trays no deeper than the rule and good practice allow; and
  * times by which each load leaves the heat so that the last is cold in time.
  */
-export function planRice(asked: RicePlanAsked): RicePlan {
+export function planRice(asked: RicePlanInput): RicePlan {
   const share = sufficientShare(asked.margin)
   const portions = Math.ceil(portionsToCover(asked.expected, asked.spread, share) - 1e-9)
   const wantedG = portions * asked.portionG
@@ -94,7 +94,7 @@ function evenDepthM(massG: number, trays: number, tray: TraySize): number {
 /** Loads follow each other in the vessels there are, from now on; the latest start is the last that is cold in time. */
 function timeLoads(
   loads: readonly LoadPlan[],
-  { fromMs, coldByMs, vessel }: Pick<RicePlanAsked, 'fromMs' | 'coldByMs' | 'vessel'>,
+  { fromMs, coldByMs, vessel }: Pick<RicePlanInput, 'fromMs' | 'coldByMs' | 'vessel'>,
   coolS: number | null,
 ): { times: LoadTime[]; latestStartMs: number | null } {
   const times: LoadTime[] = []

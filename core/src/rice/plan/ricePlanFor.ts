@@ -12,7 +12,7 @@ import {
   type LotForDay,
   type PlanEdits,
   type PlannedDay,
-  type ServiceAsked,
+  type ServiceInput,
 } from './planDay'
 import { planRice, type RicePlan, type TraySize } from './planRice'
 
@@ -25,9 +25,9 @@ export type HouseRice = Margin & {
   cooling: readonly CoolStage[]
   closeMin: number
 }
-export type RicePlanForAsked = {
+export type RicePlanForInput = {
   day: string
-  services: readonly ServiceAsked[]
+  services: readonly ServiceInput[]
   edits: PlanEdits
   house: HouseRice
   vessels: readonly Vessel[]
@@ -45,7 +45,7 @@ export type DayRicePlan = { planned: PlannedDay; usableG: number; coldByMs: numb
  * kitchen closes the evening before, so that somebody logs it; where that has passed, when the day's first service begins.
  * Null for a kitchen without a vessel.
  */
-export function ricePlanFor(asked: RicePlanForAsked): DayRicePlan | null {
+export function ricePlanFor(asked: RicePlanForInput): DayRicePlan | null {
   const { day, services, edits, house, vessels, lots, tonightG, timeZone, ruleSet, nowMs } = asked
   const vessel = vessels.find((one) => one.id === house.vesselId) ?? vessels[0]
   if (!vessel) return null

@@ -18,7 +18,7 @@ const WIDTH_BY_HEAT: Readonly<Record<HeatLevel, number>> = { off: 3, low: 16, me
 const CHANNEL = 62
 const TABLE_TOP = 138
 const ROW = 17
-const LEAST_STEP = 25
+const MIN_STEP = 25
 
 /** A dish for the wall by the station: amounts of a batch by scale and by hand, and its score down the page. */
 export async function stationCard(
@@ -104,9 +104,9 @@ function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top
 
 /** Each step as high as its seconds, none below what a line of text takes, all of them on the page. */
 function heightsOf(steps: readonly Step[], room: number): number[] {
-  const spare = Math.max(0, room - steps.length * LEAST_STEP)
+  const spare = Math.max(0, room - steps.length * MIN_STEP)
   const totalS = sum(steps.map((step) => step.durationS)) || 1
-  const least = Math.min(LEAST_STEP, room / steps.length)
+  const least = Math.min(MIN_STEP, room / steps.length)
   return steps.map((step) => least + (spare * step.durationS) / totalS)
 }
 

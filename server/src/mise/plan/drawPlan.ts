@@ -14,7 +14,7 @@ import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import type { MiseKitchen } from '../miseKitchen'
 import type { Sitting } from './sittings'
 
-export type DrawAsked = {
+export type DrawInput = {
   from: MiseKitchen
   sitting: Sitting
   forecast: RicePlanDay
@@ -33,7 +33,7 @@ export type DrawAsked = {
 export const RICE = 'rice'
 
 /** The plan of a service from forecast, pars and book, less what is on hand: tasks, what to buy, and what cannot be. */
-export function drawPlan(asked: DrawAsked): DrawnPlan {
+export function drawPlan(asked: DrawInput): DrawnPlan {
   const { from, sitting, forecast, rice, stock, reservedG, nowMs } = asked
   const { kitchen, rice: riceHouse, house, dishes, shelf } = from
   const { policy } = house
@@ -95,7 +95,7 @@ export function drawPlan(asked: DrawAsked): DrawnPlan {
 }
 
 /** People who are there when the rails are set. */
-function railHands({ from, sitting }: DrawAsked): number {
+function railHands({ from, sitting }: DrawInput): number {
   const { people, railsMin } = from.house.policy
   const weekday = weekdayOf(sitting.day)
   const fromMin = Math.round((sitting.fromMs - instantOf(sitting.day, 0, from.kitchen.timeZone)) / 60_000) - railsMin
@@ -107,7 +107,7 @@ function railHands({ from, sitting }: DrawAsked): number {
 }
 
 /** Tasks with ids of this plan; of what was made for it before, with the version, so that what was said is not said of them. */
-function named(tasks: readonly PrepTask[], { sitting, made, version }: DrawAsked): DrawnPlan['tasks'] {
+function named(tasks: readonly PrepTask[], { sitting, made, version }: DrawInput): DrawnPlan['tasks'] {
   const ids = new Map(
     tasks.map((task) => {
       const isAgain = made.has(task.itemId ?? (task.id.startsWith('rice:') ? RICE : ''))

@@ -40,7 +40,7 @@ export function forecastServices(
   })
 }
 
-export type TonightAsked = {
+export type TonightInput = {
   unfired: readonly AskedPortions[]
   placed: readonly Demand[]
   plan: RicePlanDay
@@ -50,7 +50,7 @@ export type TonightAsked = {
 }
 
 /** Tickets that wait, and for each boat to come what the record expects beyond the tickets already placed for it. */
-export function tonightDemands({ unfired, placed, plan, dishes, timeZone, nowMs }: TonightAsked): Tonight['demands'] {
+export function tonightDemands({ unfired, placed, plan, dishes, timeZone, nowMs }: TonightInput): Tonight['demands'] {
   const riceG = new Map(dishes.map((dish) => [dish.id, dish.portionRiceG]))
   const waiting = unfired.map(({ promisedAtMs, dishId, portions }) => ({
     atMs: Math.max(promisedAtMs, nowMs),

@@ -7,7 +7,7 @@ import { Field } from '../../../ui/Field'
 import { Sheet } from '../../../ui/Sheet'
 import { Text } from '../../../ui/Text'
 import { useWords } from '../../../words/i18n'
-import { MOST_CHARACTERS } from '../../draft/pasteLines'
+import { MAX_CHARACTERS } from '../../draft/pasteLines'
 
 /** A whole list at once, with the system its measures are in. What cannot be taken in stays here. */
 export function PasteSheet(props: {
@@ -24,7 +24,7 @@ export function PasteSheet(props: {
   /** A paste that no dish can be is answered before it is laid out: that alone would stop the page. */
   const onPaste = useEffectEvent((event: ClipboardEvent) => {
     const pasted = event.clipboardData?.getData('text/plain') ?? ''
-    if (pasted.length <= MOST_CHARACTERS) return
+    if (pasted.length <= MAX_CHARACTERS) return
     event.preventDefault()
     onTake(pasted, chosen)
   })
@@ -43,7 +43,7 @@ export function PasteSheet(props: {
           value={text}
           onChange={setText}
           isMany
-          maxLength={MOST_CHARACTERS + 1}
+          maxLength={MAX_CHARACTERS + 1}
           fault={fault}
         />
         <Text size="small" tone="ash">

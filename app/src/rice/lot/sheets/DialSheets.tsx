@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { DISCARD_REASONS, type DiscardReason } from 'core/rice/lot/lotEvent'
-import { LEAST_DEPTH_M, MOST_DEPTH_M } from 'core/rice/cooling/coolTray'
+import { MIN_DEPTH_M, MAX_DEPTH_M } from 'core/rice/cooling/coolTray'
 import { Button } from '../../../ui/Button'
 import { Choice } from '../../../ui/Choice'
 import { Dial } from '../../../ui/Dial'
@@ -120,8 +120,8 @@ export function MoveSheet({ shown, house, onClose }: SheetProps) {
           lessLabel={t('less', { what: 'cm' })}
           moreLabel={t('moreOf', { what: 'cm' })}
           value={Math.round(depthM * 1000) / 10}
-          least={LEAST_DEPTH_M * 100}
-          most={MOST_DEPTH_M * 100}
+          least={MIN_DEPTH_M * 100}
+          most={MAX_DEPTH_M * 100}
           step={0.5}
           unit="cm"
           onChange={(cm) => setDepthM(Math.round(cm * 10) / 1000)}
