@@ -6,7 +6,7 @@ import { openPool } from '../server/src/db/pool'
 import { testClock, type TestClock } from '../server/src/http/testClock'
 import { startServer } from '../server/src/server'
 
-export type ShotKitchen = { url: string; clock: TestClock; stop: () => Promise<void> }
+type ShotKitchen = { url: string; clock: TestClock; stop: () => Promise<void> }
 
 /** The sample kitchen on a fresh database, at an hour of today (UTC). */
 export async function kitchenAt(database: string, hour: number, minute: number): Promise<ShotKitchen> {

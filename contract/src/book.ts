@@ -81,6 +81,3 @@ export const RecipeReview = z.strictObject({
 export type RecipeReview = z.infer<typeof RecipeReview>
 export const JsonLdReviewed = z.strictObject({ recipes: z.array(RecipeReview) })
 export const JsonLdQuery = z.object({ system: MeasureSystem.optional() })
-
-/** The other's dish, when two edited one. */
-export const DishNow = z.strictObject({ dish: Dish })

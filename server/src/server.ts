@@ -14,7 +14,7 @@ import { settleOpenRuns } from './wok/settle'
 
 const TICK_MS = 1000
 
-export type ServerOptions = {
+type ServerOptions = {
   pool: Pool
   kitchenId: string
   port: number

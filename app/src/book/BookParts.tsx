@@ -13,7 +13,7 @@ const PARTS = [
   { part: 'ingredients', href: '/book/ingredients' },
   { part: 'files', href: '/book/files' },
 ] as const satisfies readonly { part: string; href: Href }[]
-export type BookPart = (typeof PARTS)[number]['part']
+type BookPart = (typeof PARTS)[number]['part']
 
 /** A page of the book: its four parts on top, what it holds below. */
 export function BookPage({ part, children, bar }: { part: BookPart | null; children: ReactNode; bar?: ReactNode }) {

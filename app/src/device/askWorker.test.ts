@@ -51,8 +51,8 @@ test('the worker answers by number, and says a failure in words', () => {
     if (work < 0) throw new Error('below nothing')
     return work * 2
   })
-  answer({ data: { id: 1, work: 21 } } as MessageEvent<Posted>)
-  answer({ data: { id: 2, work: -1 } } as MessageEvent<Posted>)
+  answer({ data: { id: 1, work: 21 } } as MessageEvent<{ id: number; work: number }>)
+  answer({ data: { id: 2, work: -1 } } as MessageEvent<{ id: number; work: number }>)
   globalThis.postMessage = before
   expect(posted).toEqual([
     { id: 1, worked: 42 },

@@ -32,13 +32,13 @@ export function askWorker(make: () => Worker): (work: unknown) => Promise<unknow
   }
 }
 
-type Question = { id: number; work: unknown }
+type Question<Work> = { id: number; work: Work }
 
 /** The worker's side: each question is answered by its number, a failure in words. */
-export function answerQuestions(answer: (work: never) => unknown): (event: MessageEvent<Question>) => void {
+export function answerQuestions<Work>(answer: (work: Work) => unknown): (event: MessageEvent<Question<Work>>) => void {
   return ({ data: { id, work } }) => {
     try {
-      postMessage({ id, worked: answer(work as never) })
+      postMessage({ id, worked: answer(work) })
     } catch (error) {
       postMessage({ id, fault: error instanceof Error ? error.message : 'failed' })
     }

@@ -5,8 +5,8 @@ import { keep, readKept } from './storage'
 
 const DEVICE_KEY = 'okazu.device'
 
-/** A UUIDv7 made here. */
-export const newId = (): string => v7()
+/** A UUIDv7 made here, as an id of the kind that is asked for. */
+export const newId = <Id extends string = string>(): Id => v7() as Id
 
 /** This device's own name in events, made once. */
 export function deviceId(): string {

@@ -11,7 +11,7 @@ const Settings = z.object({
   cookId: z.string().nullable().catch(null),
   words: z.enum(['en', 'pseudo']).catch('en'),
 })
-export type Settings = z.infer<typeof Settings>
+type Settings = z.infer<typeof Settings>
 
 const KEY = 'okazu.settings'
 const listeners = new Set<() => void>()

@@ -1,7 +1,7 @@
 import { currentSettings } from './settings'
 
 /** What the ear and the hand are told: each its own pattern, so that it is known without a look. */
-export type Signal = 'next' | 'soon' | 'check' | 'over' | 'trouble'
+type Signal = 'next' | 'soon' | 'check' | 'over' | 'trouble'
 
 const TONES: Readonly<Record<Signal, readonly { hz: number; atS: number; lastsS: number }[]>> = {
   next: [

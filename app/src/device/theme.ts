@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useSettings } from './settings'
 
-export type Theme = 'steel' | 'paper'
+type Theme = 'steel' | 'paper'
 
 /** The theme in force: chosen, or by what the device prefers. Written on the document, where the colours hang. */
 export function useTheme(): Theme {

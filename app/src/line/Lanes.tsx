@@ -11,7 +11,7 @@ import type { ShownBatch, ShownRun, Line } from './useLinePlan'
 const CELADON = 'rgb(var(--celadon))'
 const MINUTE_MS = 60_000
 
-export type LanesProps = {
+type LanesProps = {
   line: Line
   nowMs: number
   geometry: LaneGeometry

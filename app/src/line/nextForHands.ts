@@ -1,6 +1,6 @@
 import type { Line, ShownBatch, ShownRun } from './useLinePlan'
 
-export type NextForHands =
+type NextForHands =
   { kind: 'run'; atMs: number; shown: ShownRun } | { kind: 'fire'; atMs: number; batch: ShownBatch } | null
 
 /** What the hands are wanted for first: the next touch of a run, or a batch that is due to be set up. */

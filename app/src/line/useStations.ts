@@ -16,7 +16,7 @@ export function useStations() {
   return { ...query, pasts }
 }
 
-export function withWashes(pasts: readonly StationPastRow[], parcels: readonly Parcel[]): StationPastRow[] {
+function withWashes(pasts: readonly StationPastRow[], parcels: readonly Parcel[]): StationPastRow[] {
   const said = parcels
     .filter((parcel) => parcel.kind === 'stationEvents' && parcel.refusal === null)
     .flatMap((parcel) => StationEvents.safeParse(parcel.body).data?.events ?? [])

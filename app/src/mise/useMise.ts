@@ -13,7 +13,7 @@ export const useMiseHouse = () =>
   useQuery({ queryKey: ['mise', 'house'], queryFn: ({ signal }) => getJson('/mise/house', MiseHouse, signal) })
 
 /** Said here and not yet known to the kitchen. */
-export function unsentOf(parcels: readonly Parcel[]): MiseEvent[] {
+function unsentOf(parcels: readonly Parcel[]): MiseEvent[] {
   return parcels.flatMap((parcel) =>
     parcel.kind === 'miseEvents' && parcel.refusal === null
       ? (MiseEvents.safeParse(parcel.body).data?.events ?? [])

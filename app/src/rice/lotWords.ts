@@ -5,14 +5,14 @@ import { dayAfter, localDay } from 'core/time/localTime'
 import { formatDay, formatTemp, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { readyAtMs } from './shelf/nextTask'
-import type { WatchedLot } from './riceWork'
+import type { WatchedLot } from 'core/rice/lot/watchLot'
 import type { ShownLot } from './useLots'
 
 export const kilos = (massG: number, digits = 1): string => (massG / 1000).toFixed(digits)
 export const centimetres = (depthM: number): string => (Math.round(depthM * 1000) / 10).toString()
 
 /** Days from the day it was cooked, which is the first. */
-export function dayNumber(cookedAtMs: number, nowMs: number, timeZone: string): number {
+function dayNumber(cookedAtMs: number, nowMs: number, timeZone: string): number {
   let n = 1
   for (let day = localDay(cookedAtMs, timeZone); day < localDay(nowMs, timeZone); day = dayAfter(day)) n += 1
   return n

@@ -1,3 +1,4 @@
+import type { EventId } from 'contract/ids'
 import { useQuery } from '@tanstack/react-query'
 import { leadIdsOf, type Kitchen } from 'contract/kitchen'
 import { Lot, LotList, NewLot, SaidOfLots, type LotEvent, type SaidOfLot } from 'contract/rice'
@@ -147,15 +148,17 @@ export function beginLot(lot: NewLot): void {
 type WithoutHead<T> = T extends unknown ? Omit<T, 'id' | 'lotId' | 'deviceId' | 'atMs' | 'counter'> : never
 export type SaidHere = WithoutHead<SaidOfLot>
 
+type Saying = SaidHere | ((ids: EventId[]) => SaidHere)
+
 /** Says something of a lot, or several things at once: kept here first, then sent. Returns the ids, to take them back. */
-export function sayOfLot(lotId: string, ...said: (SaidHere | ((ids: string[]) => SaidHere))[]): string[] {
-  const ids: string[] = []
+export function sayOfLot(lotId: string, ...said: [Saying, ...Saying[]]): [EventId, ...EventId[]] {
+  const ids: EventId[] = []
   const events = said.map((one) => {
     const words = typeof one === 'function' ? one(ids) : one
-    const id = newId()
+    const id = newId<EventId>()
     ids.push(id)
     return { id, lotId, deviceId: deviceId(), staffId: currentSettings().cookId, ...stampNow(), ...words }
   })
   post({ kind: 'lotEvents', subjectId: lotId, path: `/rice/lots/${lotId}/events`, body: { events } })
-  return ids
+  return ids as [EventId, ...EventId[]]
 }

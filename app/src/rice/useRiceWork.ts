@@ -5,14 +5,14 @@ import type { DayRicePlan, RicePlanForInput } from 'core/rice/plan/ricePlanFor'
 import type { RuleSet } from 'core/safety/limits'
 import { WORKING, workedOf, type Worked } from '../device/worked'
 import { runRice } from './runRice'
-import type { WatchedLot } from './riceWork'
+import type { WatchedLot } from 'core/rice/lot/watchLot'
 import type { ShownLot } from './useLots'
 
 const MINUTE_MS = 60_000
 /** An answer of the minute before stands in until the new one is here; an answer to another question never does. */
 const sameButMinute =
   (key: readonly unknown[]) =>
-  (before: unknown, query?: { queryKey: readonly unknown[] }): unknown =>
+  <T>(before: T | undefined, query?: { queryKey: readonly unknown[] }): T | undefined =>
     query && JSON.stringify(query.queryKey.slice(0, -1)) === JSON.stringify(key.slice(0, -1)) ? before : undefined
 const once = { staleTime: Infinity, gcTime: 5 * MINUTE_MS, retry: false } as const
 
@@ -25,7 +25,7 @@ function watching({ lot, state }: ShownLot, house: RiceHouse, nowMs: number) {
     ...once,
     queryKey: key,
     enabled: isCooling,
-    placeholderData: sameButMinute(key) as never,
+    placeholderData: sameButMinute(key),
     queryFn: () => runRice<'watch'>({ kind: 'watch', state, plan: cooling, places: coolPlaces(house), nowMs }),
   }
 }
@@ -50,7 +50,7 @@ export function useWatchedLots(lots: readonly ShownLot[], house: RiceHouse | und
 const STRONGEST_FIRST: readonly CoolingPlace[] = ['blast', 'ice-bath', 'fan', 'fridge', 'rack']
 
 /** Places of the house that cool, the strongest first. */
-export function coolPlaces({ places }: RiceHouse) {
+function coolPlaces({ places }: RiceHouse) {
   return places
     .flatMap((place) => {
       const kind = STRONGEST_FIRST.find((one) => one === place.kind)
@@ -77,7 +77,7 @@ export function useDayPlan(asked: RicePlanForInput | null): Worked<DayRicePlan> 
     ...once,
     enabled: asked !== null,
     queryKey: key,
-    placeholderData: sameButMinute(key) as never,
+    placeholderData: sameButMinute(key),
     queryFn: () => (asked ? runRice<'plan'>({ kind: 'plan', asked }) : null),
   })
   return workedOf(query as { data: DayRicePlan | undefined; isError: boolean })

@@ -14,7 +14,7 @@ const EMBER: Readonly<Record<HeatLevel, string>> = {
 const CHANNEL = 'rgb(var(--channel))'
 const IN_CHANNEL = 'rgb(var(--in-channel))'
 
-export type ScoreProps = ScoreGeometry & {
+type ScoreProps = ScoreGeometry & {
   drawing: ScoreDrawing
   x: number
   y: number

@@ -10,7 +10,7 @@ export type ScoreDrawing = {
   totalS: number
 }
 
-export type StepSpan = { stepId: string; startS: number; endS: number }
+type StepSpan = { stepId: string; startS: number; endS: number }
 
 /** A score as it was planned. */
 export function plannedSpans(score: Score): StepSpan[] {

@@ -16,8 +16,8 @@ const THREAD_REACH_PX = 13
 
 export type ScoreGeometry = { channelPx: number; pxPerS: number; topS: number }
 
-export type PlacedLabel = { y: number; text: string; isStrong: boolean; fits: boolean }
-export type ScoreShapes = {
+type PlacedLabel = { y: number; text: string; isStrong: boolean; fits: boolean }
+type ScoreShapes = {
   heightPx: number
   ribbons: { x: number; y: number; width: number; height: number; heat: HeatLevel }[]
   cuts: { y: number }[]

@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native'
 import { openSound } from '../device/signal'
 import { Text, type TextProps } from './Text'
 
-export type ButtonKind = 'main' | 'plain' | 'inverse'
+type ButtonKind = 'main' | 'plain' | 'inverse'
 export type ButtonProps = {
   label: string
   /** A second, smaller line. */

@@ -2,7 +2,7 @@ import { Pressable } from 'react-native'
 import { openSound } from '../device/signal'
 import { Text } from './Text'
 
-export type ChoiceProps = {
+type ChoiceProps = {
   label: string
   isChosen: boolean
   /** Radio: one of several. Check: each for itself. */

@@ -4,7 +4,7 @@ import { openSound } from '../device/signal'
 import { Text } from './Text'
 import { useTyped } from './useTyped'
 
-export type DialProps = {
+type DialProps = {
   /** What is dialled, for those who hear it. */
   name: string
   /** Null until it is touched: nothing was measured yet. */

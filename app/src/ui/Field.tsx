@@ -2,7 +2,7 @@ import { useId } from 'react'
 import { TextInput, View, type TextInputProps } from 'react-native'
 import { Text } from './Text'
 
-export type FieldProps = {
+type FieldProps = {
   label: string
   value: string
   onChange: (text: string) => void

@@ -12,7 +12,7 @@ import { Text } from '../ui/Text'
 import { formatTemp } from '../words/format'
 import { useWords } from '../words/i18n'
 
-export type SaysCheck = (ok: boolean, read: Temperature | null) => void
+type SaysCheck = (ok: boolean, read: Temperature | null) => void
 
 /** The answer to a check stands in a place of its own, not where Done was: a yes or a no, each by its own tap. */
 export function CheckAnswers({ isResting, onSay }: { isResting: boolean; onSay: SaysCheck }) {

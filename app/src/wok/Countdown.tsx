@@ -5,7 +5,7 @@ import { Text, type TextProps } from '../ui/Text'
 import { formatClock } from '../words/format'
 
 /** Seconds until an instant, again at each of its full seconds; the only thing on the screen that is drawn every second. */
-export function useLeftS(untilMs: number): number {
+function useLeftS(untilMs: number): number {
   const [nowMs, setNowMs] = useState(kitchenNowMs)
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>

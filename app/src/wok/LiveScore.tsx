@@ -12,7 +12,7 @@ const MINUTE_PX = 30
 const THREAD_PX = 26
 const CELADON = 'rgb(var(--now-in-channel))'
 
-export type LiveScoreProps = {
+type LiveScoreProps = {
   run: Run
   state: RunState
   nowMs: number

@@ -9,7 +9,7 @@ import { useWords } from '../words/i18n'
 import type { RunStep, StepWords } from './stepWords'
 import type { LastSaid } from './useLastSaid'
 
-export type NextBarProps = {
+type NextBarProps = {
   run: Run
   state: RunState
   wordsOf: (step: RunStep) => StepWords

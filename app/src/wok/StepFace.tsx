@@ -9,7 +9,7 @@ import { useWords } from '../words/i18n'
 import { Countdown } from './Countdown'
 import type { RunStep, StepWords } from './stepWords'
 
-export type StepFaceProps = {
+type StepFaceProps = {
   run: Run
   step: RunStep
   words: StepWords

@@ -12,7 +12,7 @@ import { wok } from '../wok/words.en'
 import { pseudo } from './pseudo'
 
 const en = { ui, rice, mise, line, wok, record, book, setup }
-export type Catalogue = keyof typeof en
+type Catalogue = keyof typeof en
 
 declare module 'i18next' {
   interface CustomTypeOptions {

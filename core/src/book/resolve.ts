@@ -1,3 +1,4 @@
+import { densityFor } from '../measure/ingredient'
 import { CUT_SHAPES, type Component, type Cut, type Food, type Role, type State } from './dish'
 import type { Ingredient } from './ingredient'
 import { indexIngredients, lookUp, type IngredientIndex } from './lookUp'
@@ -63,10 +64,7 @@ function componentOf(line: DishLine, ingredient: Ingredient | null, id: string):
  */
 export function refreshComponent(component: Component, ingredient: Ingredient): Component {
   const { gPerML: _gPerML, count: _count, unknownParts: _unknownParts, isRaw: _isRaw, ...kept } = component
-  const shape = component.cut?.shape ?? ''
-  const density =
-    ingredient.densities.find(({ form }) => shape !== '' && form.startsWith(shape.slice(0, 4))) ??
-    ingredient.densities[0]
+  const density = densityFor(ingredient, component.cut?.shape)
   const size =
     ingredient.countSizes.find((one) => one.size === 'us-large') ??
     ingredient.countSizes.find((one) => one.size.endsWith('large')) ??
@@ -127,10 +125,14 @@ const FOOD_BY_ROLE: Readonly<Record<Role, Food>> = {
   garnish: 'herb',
 }
 
+const MEATS = /^protein:(poultry|red-meat|offal|fish|shellfish)$/
+/** Minced meat, by its row: garlic that is minced and mince of soya are none. */
+const isMincedMeat = ({ id, role }: Ingredient): boolean => MEATS.test(role) && id.split('-').includes('mince')
+
 /** The class at the wok that a role and a row of the table give a component. */
 export function foodOf(role: Role, ingredient: Ingredient | null): Food {
   if (!ingredient || role === 'rice' || role === 'egg') return FOOD_BY_ROLE[role]
-  if (ingredient.id.includes('mince')) return 'mince'
+  if (isMincedMeat(ingredient)) return 'mince'
   return FOOD_BY_ID[ingredient.id] ?? FOOD_BY_GROUP[ingredient.role] ?? FOOD_BY_ROLE[role]
 }
 

@@ -30,7 +30,7 @@ export type ProposedBatch = {
 }
 
 /** How far apart promises may lie to be cooked in one batch [s]: a house figure, so that nothing waits on the pass. */
-export const MERGE_WINDOW_S = 480
+const MERGE_WINDOW_S = 480
 
 /**
  * Waiting tickets as batches: one dish and one set of cooking modifiers together, an allergy always alone with its

@@ -11,8 +11,21 @@ export type MeasuredIngredient = {
   confidence: Confidence
 }
 
-/** The density of the form asked for, or the first one known; null where none is known (weigh it once). */
-export function densityOf(ingredient: MeasuredIngredient, form?: string): Density | null {
-  if (form === undefined) return ingredient.densities[0] ?? null
-  return ingredient.densities.find((density) => density.form === form) ?? null
+/** Words that say the same of a form: minced and mince, chopped and chop, florets and floret. */
+const stemOf = (word: string): string => word.replace(/(ed|es|e|s|d)$/, '').replace(/(.)\1$/, '$1')
+const stemsOf = (text: string): string[] => (text.toLowerCase().match(/\p{L}+/gu) ?? []).map(stemOf)
+
+/** The density of the form that the words name ("minced", "dice 5 mm", "loosely packed"); null where none was weighed. */
+export function densityNamed(ingredient: Pick<MeasuredIngredient, 'densities'>, words: string): Density | null {
+  const stems = new Set(stemsOf(words))
+  const isNamed = ({ form }: Density) => stems.size > 0 && stemsOf(form).every((stem) => stems.has(stem))
+  return ingredient.densities.find(isNamed) ?? null
 }
+
+/** The density of the form that the words name, else the first one known; null where none is known (weigh it once). */
+export const densityFor = (ingredient: Pick<MeasuredIngredient, 'densities'>, words = ''): Density | null =>
+  densityNamed(ingredient, words) ?? ingredient.densities[0] ?? null
+
+/** The density of the very form where one is named, else the first one known; null where that was never weighed. */
+export const densityOf = (ingredient: Pick<MeasuredIngredient, 'densities'>, form?: string): Density | null =>
+  form === undefined ? densityFor(ingredient) : densityNamed(ingredient, form)

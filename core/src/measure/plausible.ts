@@ -2,7 +2,7 @@ import { densityOf, type MeasuredIngredient } from './ingredient'
 import { VOLUME_UNIT_ML, volumeUnitML, type MeasureSystem, type VolumeUnit } from './units'
 
 /** What kind of thing is measured: each has densities that can be, and others that cannot [g/mL]. Common practice. */
-export const DENSITY_BAND_G_PER_ML = {
+const DENSITY_BAND_G_PER_ML = {
   oil: { least: 0.85, most: 0.95 },
   syrup: { least: 1.25, most: 1.45 },
   other: { least: 0.1, most: 1.6 },
@@ -22,7 +22,7 @@ export type TwoMeasures = {
   form?: string
 }
 
-export const REPAIR_KINDS = ['system', 'digit', 'unit', 'by-volume', 'by-mass', 'each', 'count'] as const
+const REPAIR_KINDS = ['system', 'digit', 'unit', 'by-volume', 'by-mass', 'each', 'count'] as const
 export type RepairKind = (typeof REPAIR_KINDS)[number]
 
 /** A way to mend a line: what would have to be meant, the mass that then holds, and the density that follows [g/mL]. */

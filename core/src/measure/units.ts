@@ -2,21 +2,8 @@
 export const MEASURE_SYSTEMS = ['us', 'us-label', 'metric', 'au', 'jp', 'uk', 'in', 'sg', 'rice-cooker'] as const
 export type MeasureSystem = (typeof MEASURE_SYSTEMS)[number]
 
-export const MASS_UNITS = ['mg', 'g', 'kg', 'oz', 'lb', 'catty', 'tael'] as const
-export const VOLUME_UNITS = [
-  'mL',
-  'cL',
-  'dL',
-  'L',
-  'tsp',
-  'tbsp',
-  'cup',
-  'fl oz',
-  'pint',
-  'quart',
-  'gallon',
-  'gō',
-] as const
+const MASS_UNITS = ['mg', 'g', 'kg', 'oz', 'lb', 'catty', 'tael'] as const
+const VOLUME_UNITS = ['mL', 'cL', 'dL', 'L', 'tsp', 'tbsp', 'cup', 'fl oz', 'pint', 'quart', 'gallon', 'gō'] as const
 export type MassUnit = (typeof MASS_UNITS)[number]
 export type VolumeUnit = (typeof VOLUME_UNITS)[number]
 

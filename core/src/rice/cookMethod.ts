@@ -41,7 +41,7 @@ type MethodFigures = {
   /** Steam that leaves a kitchen's usual vessel before it was weighed. */
   steamGPerMin: number
 }
-export const METHOD_FIGURES: Readonly<Record<Method, MethodFigures>> = {
+const METHOD_FIGURES: Readonly<Record<Method, MethodFigures>> = {
   steamer: { rule: { by: 'mass', ratio: 1, extraML: 0 }, cookMin: 20, restMin: 10, steamGPerMin: 8 },
   pot: { rule: { by: 'volume', ratio: 1, extraML: 15 }, cookMin: 10, restMin: 10, steamGPerMin: 6 },
   cooker: { rule: { by: 'volume', ratio: 0.9, extraML: 0 }, cookMin: 18, restMin: 10, steamGPerMin: 5 },

@@ -62,7 +62,7 @@ export function planLoads({ cookedMassG, vessel, blend, wash }: LoadsInput): Loa
 }
 
 /** One load of this much dry rice [g]. */
-export function planLoad(dryMassG: number, vessel: Vessel, blend: Blend, wash: Wash): LoadPlan {
+function planLoad(dryMassG: number, vessel: Vessel, blend: Blend, wash: Wash): LoadPlan {
   const { cookMin, restMin } = cookTimes(vessel.method, blend)
   const steamG = vessel.steamGPerMin * (cookMin + restMin)
   const { waterG, cookedMassG } = waterForTarget({

@@ -3,9 +3,6 @@ export const DRY_RICE_WATER_FRACTION = 0.125
 /** Outside this it is no cooked rice: drier is raw in the middle, wetter is porridge. A target there is refused. */
 export const MIN_TARGET_WATER_FRACTION = 0.45
 export const MAX_TARGET_WATER_FRACTION = 0.78
-/** A mass balance outside this is asked about: drier is half raw or dried, wetter is porridge. */
-export const MIN_LIKELY_WATER_FRACTION = 0.5
-export const MAX_LIKELY_WATER_FRACTION = 0.7
 
 export type WaterInput = {
   dryMassG: number
@@ -40,3 +37,7 @@ export function waterFractionOf(
 ): number {
   return 1 - (dryMassG * (1 - dryWaterFraction)) / cookedMassG
 }
+
+/** What a load on the heat will weigh when it comes off [g]; nothing where there is no load. */
+export const cookedMassOf = (load: { dryMassG: number; targetWaterFraction: number } | null): number =>
+  load ? waterForTarget({ ...load, evaporatedG: 0 }).cookedMassG : 0

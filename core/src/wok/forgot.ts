@@ -11,7 +11,7 @@ export type MayStillGoIn = {
 }
 
 /** The check that a component of a score has of its own; null for what needs none. */
-export function ownCheckOf(steps: readonly Step[], componentId: string): SafetyCheck | null {
+function ownCheckOf(steps: readonly Step[], componentId: string): SafetyCheck | null {
   return (
     steps.find((step) => step.check !== null && step.entries.some((entry) => entry.componentId === componentId))
       ?.check ?? null

@@ -101,7 +101,7 @@ function vegetablePlace(component: Component): Place {
 }
 
 /** Seconds of house figure that the food asks for in company. */
-export function needS({ food }: Component): number {
+function needS({ food }: Component): number {
   return BASE_S[food] ?? 0
 }
 

@@ -4,7 +4,7 @@ import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 
-export type KitchenHead = Omit<Kitchen, 'stations' | 'staff'>
+type KitchenHead = Omit<Kitchen, 'stations' | 'staff'>
 
 export async function hasKitchen(db: Db, kitchenId: string): Promise<boolean> {
   const [rows] = await db.execute<RowDataPacket[]>('SELECT id FROM kitchen WHERE id = ?', [kitchenId])

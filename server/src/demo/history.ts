@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import { EventId, RunId } from 'contract/ids'
 import type { Kitchen } from 'contract/kitchen'
-import type { Run, RunEvent } from 'contract/run'
+import { RunPart, type Run, type RunEvent } from 'contract/run'
 import { NewTicket, type Ticket } from 'contract/ticket'
 import { proposeBatches, type ProposedBatch } from 'core/line/batches'
 import { largestCap } from 'core/line/planLine'
@@ -89,7 +89,7 @@ async function cookBatch(
       cookId: DEMO_COOK_AT[station.id] ?? null,
       modifiers: [...batch.modifiers],
       allergies: [...batch.allergies],
-      parts: batch.parts as unknown as Run['parts'],
+      parts: RunPart.array().parse(batch.parts),
       firedAtMs,
       promisedAtMs: Math.round(batch.promisedAtMs),
       handsFree: true,

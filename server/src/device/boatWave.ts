@@ -3,7 +3,7 @@ import type { NewTicketBody } from 'contract/ticket'
 import { ItemId, TicketId } from 'contract/ids'
 
 /** A ticket of the simulated feed with its moment, relative to the switch-on [ms]. */
-export type FedTicket = { atMs: number; ticket: NewTicketBody }
+type FedTicket = { atMs: number; ticket: NewTicketBody }
 
 const FIRST_TICKET_MS = 3_000
 const WAVE_MS = 240_000

@@ -1,9 +1,10 @@
+import { rowsAs } from '../db/rows'
 import type { Feed } from 'contract/kitchen'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 
-export type FeedState = Feed & { startedAtMs: number | null; fedUntilMs: number | null }
+type FeedState = Feed & { startedAtMs: number | null; fedUntilMs: number | null }
 
 const OFF: FeedState = { isOn: false, seed: 1, startedAtMs: null, fedUntilMs: null }
 
@@ -13,9 +14,8 @@ export async function findFeed(db: Db, kitchenId: string, lock = false): Promise
       ${lock ? 'FOR UPDATE' : ''}`,
     [kitchenId],
   )
-  const row = rows[0]
-  if (!row) return OFF
-  return { ...(row as unknown as FeedState), isOn: Boolean(row['isOn']) }
+  const row = rowsAs<FeedState>(rows)[0]
+  return row ? { ...row, isOn: Boolean(row.isOn) } : OFF
 }
 
 export async function saveFeed(connection: PoolConnection, kitchenId: string, feed: FeedState): Promise<void> {

@@ -1,3 +1,4 @@
+import { rowsAs } from '../db/rows'
 import type { Probe } from 'contract/rice'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
@@ -13,7 +14,7 @@ export async function findProbe(db: Db, kitchenId: string, lock = false): Promis
       ${lock ? 'FOR UPDATE' : ''}`,
     [kitchenId],
   )
-  return rows[0] ? (rows[0] as unknown as ProbeState) : OFF
+  return rowsAs<ProbeState>(rows)[0] ?? OFF
 }
 
 export async function saveProbe(connection: PoolConnection, kitchenId: string, probe: ProbeState): Promise<void> {

@@ -14,7 +14,7 @@ import { probedLot, takeReading, type ProbedLot } from '../rice/probedLot'
 import { findProbe, saveProbe } from './probe.sql'
 import { simulatedProbe } from './simulatedProbe'
 
-export const READ_EVERY_MS = 120_000
+const READ_EVERY_MS = 120_000
 const LATE_FROM_MS = 600_000
 
 /** Takes the probe's next reading when it is due; the row's lock keeps two servers from taking it twice. */

@@ -5,11 +5,11 @@ import { trayStages } from 'core/rice/cooling/predictCooling'
 import type { LotOnTray } from 'core/rice/lot/lotForecast'
 
 /** What a probe sends: a temperature as it believes it, and when it was taken. */
-export type ProbeReading = { tempC: number; atMs: number }
+type ProbeReading = { tempC: number; atMs: number }
 /** A probe in a tray, whatever it is made of: what it has to say at an instant, or nothing. */
-export type ProbeAdapter = { read: (nowMs: number) => ProbeReading | null }
+type ProbeAdapter = { read: (nowMs: number) => ProbeReading | null }
 
-export type SimulatedProbe = {
+type SimulatedProbe = {
   fault: Probe['fault']
   seed: number
   sinceMs: number

@@ -1,7 +1,7 @@
 import { Problem } from './problems'
 
 /** A device's corrected clock may be ahead of the server's by this much [ms]. */
-export const CLOCK_AHEAD_MS = 30_000
+const CLOCK_AHEAD_MS = 30_000
 
 export function refuseFuture(atMs: number, nowMs: number): void {
   if (atMs <= nowMs + CLOCK_AHEAD_MS) return

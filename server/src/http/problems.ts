@@ -56,7 +56,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   internal: { status: 500, title: 'The server failed' },
 }
 
-export type ProblemParts = { detail: string; faults?: Fault[]; values?: Record<string, string | number> }
+type ProblemParts = { detail: string; faults?: Fault[]; values?: Record<string, string | number> }
 
 /** A refusal with a stable code; only `app.ts` turns it into a response. */
 export class Problem extends Error {

@@ -15,7 +15,7 @@ export function withIds(ticket: NewTicket) {
     items: ticket.items.map((item) => ({ ...item, id: item.id ?? ItemId.parse(newId()) })),
   }
 }
-export type TicketWithIds = Omit<ReturnType<typeof withIds>, 'source'> & { source: Ticket['source'] }
+type TicketWithIds = Omit<ReturnType<typeof withIds>, 'source'> & { source: Ticket['source'] }
 
 /** Places tickets in the caller's transaction; one that was placed before is answered as it is. */
 export async function placeTickets(

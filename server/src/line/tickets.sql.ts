@@ -1,3 +1,4 @@
+import { rowsAs } from '../db/rows'
 import { compareEvents } from 'core/event/eventOrder'
 import { Ticket, type TicketEvent } from 'contract/ticket'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
@@ -60,7 +61,7 @@ function ticketOf(head: RowDataPacket, items: RowDataPacket[]): Ticket {
   })
 }
 
-export type TicketToPlace = Omit<Ticket, 'number' | 'isCancelled' | 'items'> & {
+type TicketToPlace = Omit<Ticket, 'number' | 'isCancelled' | 'items'> & {
   items: Omit<Ticket['items'][number], 'firedPortions' | 'donePortions'>[]
 }
 
@@ -127,7 +128,7 @@ export async function addTicketEvents(
     'SELECT id, kind, at_ms AS atMs, counter FROM ticket_event WHERE kitchen_id = ? AND ticket_id = ?',
     [kitchenId, ticketId],
   )
-  const last = (rows as unknown as TicketEvent[]).sort(compareEvents).at(-1)
+  const last = rowsAs<TicketEvent>(rows).sort(compareEvents).at(-1)
   await connection.execute('UPDATE ticket SET is_cancelled = ? WHERE kitchen_id = ? AND id = ?', [
     last?.kind === 'cancelled',
     kitchenId,

@@ -1,13 +1,13 @@
 import { Dish } from 'contract/dish'
 import type { MiseStock, StockRow } from 'contract/mise/stock'
 import { localDay } from 'core/time/localTime'
-import { allergenListOf, type AllergenList } from 'core/book/allergens'
-import { batchComponents } from 'core/book/batchComponents'
+import { allergenListOf } from 'core/book/allergens'
 import { densityOf } from 'core/measure/ingredient'
 import { priceOn } from 'core/book/balance/cost'
 import { itemIdOf, itemOf } from 'core/mise/need/item'
 import { netNeeds, type ItemNeed } from 'core/mise/need/netNeeds'
-import { expectedStock, walkingOrder, type Usage } from 'core/mise/stock/expected'
+import { expectedStock, walkingOrder } from 'core/mise/stock/expected'
+import { usageOf } from 'core/mise/stock/usage'
 import { foldStock, type ItemStock } from 'core/mise/stock/foldStock'
 import type { Pool } from 'mysql2/promise'
 import { listStockEvents } from './events.sql'
@@ -31,19 +31,6 @@ export async function stockOf(pool: Pool, { kitchen, dishes }: MiseKitchen, nowM
     return body ? Dish.parse(body) : now
   }
   return expectedStock(foldStock(events), usageOf(fired, dishOf, allergenListOf(kitchen.ruleSet)))
-}
-
-/** What the wok drew, as it was ordered: what was left out, taken instead, added or taken more of, part by part. */
-function usageOf(fired: readonly FiredRun[], dishOf: (run: FiredRun) => Dish | undefined, list: AllergenList): Usage[] {
-  return fired.flatMap((run) => {
-    const dish = dishOf(run)
-    if (!dish) return []
-    const result = batchComponents(dish, { modifiers: run.modifiers, allergies: [], parts: run.parts }, list)
-    if (result.kind !== 'batch') return []
-    return result.batch.components.flatMap(({ component, massG }): Usage[] =>
-      component.role === 'rice' ? [] : [{ itemId: itemIdOf(itemOf(component)), atMs: run.firedAtMs, massG }],
-    )
-  })
 }
 
 /** Every item that a dish may ask for, whether there is any or not, in walking order. */

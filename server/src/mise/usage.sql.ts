@@ -1,3 +1,4 @@
+import { rowsAs } from '../db/rows'
 import type { RowDataPacket } from 'mysql2'
 import type { Db } from '../db/pool'
 
@@ -21,10 +22,11 @@ export async function listFired(db: Db, kitchenId: string, fromMs: number): Prom
     [kitchenId, fromMs],
   )
   const runs = new Map<string, FiredRun>()
-  for (const { id, portions, partModifiers, ...row } of rows) {
-    const run = runs.get(String(id)) ?? ({ ...row, parts: [] } as unknown as FiredRun)
-    run.parts.push({ portions: Number(portions), modifiers: partModifiers as string[] })
-    runs.set(String(id), run)
+  type Row = Omit<FiredRun, 'parts'> & { id: string; portions: number; partModifiers: string[] }
+  for (const { id, portions, partModifiers, ...row } of rowsAs<Row>(rows)) {
+    const run = runs.get(id) ?? { ...row, parts: [] }
+    run.parts.push({ portions: Number(portions), modifiers: partModifiers })
+    runs.set(id, run)
   }
   return [...runs.values()]
 }

@@ -9,7 +9,7 @@ const A4_MM = { width: 210, height: 297 } as const
 const A4_COLUMNS = 3
 const A4_ROWS = 7
 /** What one sheet takes. */
-export const A4_LABELS = A4_COLUMNS * A4_ROWS
+const A4_LABELS = A4_COLUMNS * A4_ROWS
 const INK = rgb(0, 0, 0)
 
 /** The label as a picture, 12 dots a millimetre. */

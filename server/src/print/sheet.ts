@@ -10,7 +10,7 @@ const INK = rgb(0, 0, 0)
 /** Where a line through the words runs, by their size. */
 const STRIKE_HEIGHT = 0.3
 
-export type SheetLine = { size?: number; bold?: boolean; before?: number; isStruck?: boolean }
+type SheetLine = { size?: number; bold?: boolean; before?: number; isStruck?: boolean }
 
 /** Lines on sheets of A4, wrapped and carried over, with lines to sign at the end. */
 export class Sheet {

@@ -14,7 +14,7 @@ import { foldLot, policyOf } from './foldLot'
 import { lockVessel, saveSteam } from './house.sql'
 import { insertLotEvent, keepRefusedLotEvent, lockLots, saveLotState } from './lots.sql'
 
-export type LotTaken = { kind: 'taken'; lot: Lot } | { kind: 'refused'; problem: Problem }
+type LotTaken = { kind: 'taken'; lot: Lot } | { kind: 'refused'; problem: Problem }
 
 /**
  * Takes what was said of a lot: each id once, in any order. What the lot as it stood then could not take is refused with

@@ -1,3 +1,4 @@
+import { rowsAs } from '../db/rows'
 import { Dish } from 'contract/dish'
 import { Run, RunEvent, type FireRun } from 'contract/run'
 import type { Score } from 'core/wok/score'
@@ -133,18 +134,18 @@ export async function lockItems(
       WHERE part.kitchen_id = ? AND part.item_id IN (?) AND run.state <> 'stopped' GROUP BY part.item_id`,
     [kitchenId, ids],
   )
-  return rows.map((row) => {
-    const by = fired.find((one) => one['itemId'] === row['id'])
+  return rowsAs<LockedItem>(rows).map((row) => {
+    const by = fired.find((one) => one['itemId'] === row.id)
     return {
-      ...(row as unknown as LockedItem),
-      isCancelled: Boolean(row['isCancelled']),
+      ...row,
+      isCancelled: Boolean(row.isCancelled),
       firedPortions: Number(by?.['portions'] ?? 0),
       firedBy: by ? String(by['runId']) : null,
     }
   })
 }
 
-export type RunToInsert = Omit<Run, 'state' | 'endedAtMs' | 'events' | 'score' | 'lots'> & { score: Score }
+type RunToInsert = Omit<Run, 'state' | 'endedAtMs' | 'events' | 'score' | 'lots'> & { score: Score }
 
 export async function insertRun(connection: PoolConnection, kitchenId: string, run: RunToInsert): Promise<void> {
   await connection.execute(

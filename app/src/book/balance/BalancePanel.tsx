@@ -25,7 +25,7 @@ const LINE_PX = 220
 const LINE_PHONE_PX = 110
 
 /** A metric in figures: per cent, or 0–5 on the house's scale. */
-export const metricText = (metric: Metric, value: number) =>
+const metricText = (metric: Metric, value: number) =>
   SCALES.includes(metric) ? `${value.toFixed(1)} / 5` : `${formatPercent(value)} %`
 
 /** Every metric of a balance on its band: a disc inside, a diamond outside, and in words who brings it. */

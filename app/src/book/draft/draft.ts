@@ -108,7 +108,7 @@ export function draftOfDish(dish: Dish, newKey: () => string): Draft {
   }
 }
 
-export function lineOfComponent(component: Component, portionRiceG: number, key: string): DraftLine {
+function lineOfComponent(component: Component, portionRiceG: number, key: string): DraftLine {
   const massG = (component.ratioG * portionRiceG) / 100
   const cut = component.cut
   const amount = component.written ?? gramsText(massG)
@@ -130,7 +130,7 @@ export function lineOfComponent(component: Component, portionRiceG: number, key:
 }
 
 export const gramsText = (massG: number) => `${Number(massG.toFixed(massG < 10 ? 2 : 1))} g`
-export const moneyText = (minor: number | undefined) => (minor === undefined ? '' : (minor / 100).toFixed(2))
+const moneyText = (minor: number | undefined) => (minor === undefined ? '' : (minor / 100).toFixed(2))
 
 /** A price as it is typed, in the smallest unit: null where nothing is typed, a fault where it is no price. */
 export function readMoney(text: string): { minor: number | null } | { fault: 'negative' | 'not-a-price' } {

@@ -38,7 +38,7 @@ const Kept = z.object({
     lines: z.array(Line),
   }),
 })
-export type KeptDraft = { base: Dish | null; draft: Draft }
+type KeptDraft = { base: Dish | null; draft: Draft }
 
 const keyOf = (id: string | null) => `okazu.draft/${id ?? 'new'}`
 

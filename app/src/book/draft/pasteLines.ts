@@ -7,7 +7,7 @@ import { blankLine, type DraftLine } from './draft'
 export const MOST_LINES = 60
 export const MAX_CHARACTERS = 100_000
 
-export type Pasted =
+type Pasted =
   { kind: 'lines'; lines: DraftLine[]; headings: string[] } | { kind: 'too-much'; lines: number } | { kind: 'nothing' }
 
 /**

@@ -1,6 +1,6 @@
 import type { MeasureTools } from 'core/measure/practical'
 import { practicalMeasure } from 'core/measure/practical'
-import { densityForPrep } from 'core/book/ingredientLine/formAndSize'
+import { densityFor } from 'core/measure/ingredient'
 import { parseLine } from 'core/book/ingredientLine/parseLine'
 import { memo } from 'react'
 import { Pressable, TextInput, View } from 'react-native'
@@ -18,7 +18,7 @@ import { cutHintFor } from './cutHint'
 import { useLine } from '../draft/useHistory'
 import { writeQuantity } from 'core/measure/writeNumber'
 
-export type EditorRowProps = {
+type EditorRowProps = {
   /** The line as the page last saw it; the row follows what is typed in the store. */
   seen: DraftLine
   store: DraftStore
@@ -139,7 +139,7 @@ function Figures(props: EditorRowProps & { line: DraftLine; is: ReadLine }) {
       </Text>
     )
   const role = roleOf(line, read)
-  const density = source && densityForPrep(source, line.cut || line.amount)
+  const density = source && densityFor(source, line.cut || line.amount)
   const size = role === 'egg' ? source?.countSizes.find((one) => one.size.endsWith('large')) : undefined
   const measure = practicalMeasure(
     {

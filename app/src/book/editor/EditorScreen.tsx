@@ -32,7 +32,7 @@ import { useEditor } from '../draft/useEditor'
 import { VariationFields } from './VariationFields'
 import { newId } from '../../device/ids'
 
-export type Preset = { componentId: string; massG: number }
+type Preset = { componentId: string; massG: number }
 
 /** A dish being written: `id` null for a new one. `preset` sets one amount to begin with, as a proposal. */
 export function EditorScreen({ id, preset }: { id: string | null; preset: Preset | null }) {

@@ -1,7 +1,7 @@
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 
 /** Hours before the service that lie near, to scale; days before them recede. */
-export const NEAR_H = 4
+const NEAR_H = 4
 const NEAR_SHARE = 0.74
 const HOUR_MS = 3_600_000
 /** How small the far end is against the near one. */

@@ -1,8 +1,8 @@
 import type { MiseTask } from '../useKitchenPlan'
 
 export type LaneTask = { task: MiseTask; fromMs: number; toMs: number; top: number; bottom: number }
-export type Lane = { id: string; kind: 'waits' | 'person'; top: number; bottom: number }
-export type PlanLanes = { lanes: Lane[]; tasks: LaneTask[]; heightPx: number }
+type Lane = { id: string; kind: 'waits' | 'person'; top: number; bottom: number }
+type PlanLanes = { lanes: Lane[]; tasks: LaneTask[]; heightPx: number }
 
 const WAIT_ROW_PX = 22
 const MAX_WAIT_ROWS = 4

@@ -3,9 +3,9 @@ import { packRails, pansFor, type RailPan, type RailSpot } from 'core/mise/need/
 import type { MiseTask } from '../useKitchenPlan'
 
 export type StandingPan = RailPan & { name: string; state: 'ready' | 'coming' | 'short' }
-export type StationRails = { station: string; name: string; rails: RailSpot<StandingPan>[][] }
+type StationRails = { station: string; name: string; rails: RailSpot<StandingPan>[][] }
 
-export type RailsInput = {
+type RailsInput = {
   stations: readonly { id: string; name: string; kind: StationKind }[]
   kindOf: ReadonlyMap<string, StationKind>
   items: readonly {

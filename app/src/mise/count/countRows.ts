@@ -24,7 +24,7 @@ function isShown(row: StockRow, show: Show, nowMs: number): boolean {
   return lastCount !== null && lastCount.expectedG !== null && countGap(lastCount.expectedG, lastCount.massG).isLarge
 }
 
-export type PlaceRows = { id: string; name: string | null; data: StockRow[] }
+type PlaceRows = { id: string; name: string | null; data: StockRow[] }
 
 /** Rows by place, places in walking order; what has no place last. */
 export function byPlace(rows: readonly StockRow[], places: readonly { id: string; name: string }[]): PlaceRows[] {

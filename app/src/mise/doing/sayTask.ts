@@ -23,7 +23,7 @@ export function beginTask(task: MiseTask, personId: string | null): string[] {
   return sayOfMise(task.planId, { kind: 'began', taskId: task.id, staffIds })
 }
 
-export type Finished = { ids: string[]; lot: string | null; useByMs: number | null }
+type Finished = { ids: string[]; lot: string | null; useByMs: number | null }
 
 /**
  * Ends a task with what came out: what it gave is a lot with its use-by, what it took leaves the shelf in proportion, and the

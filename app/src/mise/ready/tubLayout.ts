@@ -1,7 +1,7 @@
 import { STAVE_KINDS, type Stave, type StaveKind } from 'core/mise/ready/readiness'
 
-export type TubStave = { stave: Stave; x: number; width: number; nowY: number; untilY: number }
-export type TubGroup = { kind: StaveKind; x: number; width: number }
+type TubStave = { stave: Stave; x: number; width: number; nowY: number; untilY: number }
+type TubGroup = { kind: StaveKind; x: number; width: number }
 
 const GROUP_GAP = 8
 const STAVE_GAP = 1.5

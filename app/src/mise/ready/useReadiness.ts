@@ -1,3 +1,4 @@
+import { cookedMassOf } from 'core/rice/waterBalance'
 import type { Dish } from 'contract/dish'
 import { coverTonight } from 'core/rice/plan/tonight'
 import { readinessOf, type Readiness } from 'core/mise/ready/readiness'
@@ -29,7 +30,7 @@ export function useReadiness(mise: Mise): Readiness | null {
     const gone = new Set(day.dropped)
     const usableG = lots.flatMap(onHandOf).reduce((sum, lot) => sum + lot.massG, 0)
     const coming = lots.filter(({ state }) => ['cooking', 'cooling', 'chilling'].includes(state.stage))
-    const comingG = coming.reduce((sum, { state, lot }) => sum + (state.massG || (lot.load?.dryMassG ?? 0) * 2), 0)
+    const comingG = coming.reduce((sum, { state, lot }) => sum + (state.massG || cookedMassOf(lot.load)), 0)
     return readinessOf({
       boats: next.drawn.boats.filter((boat) => !gone.has(boat.dishId)),
       outlook,

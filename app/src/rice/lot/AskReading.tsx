@@ -15,7 +15,7 @@ export type AskedReading =
   | { kind: 'odd'; read: Temperature; doubted: DoubtedReading }
   | { kind: 'refuses'; read: Temperature; isDoubted: boolean; after: string }
 
-export type AskReadingProps = {
+type AskReadingProps = {
   asked: AskedReading | null
   readsIn: TempUnit
   name: string

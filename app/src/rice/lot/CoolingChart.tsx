@@ -9,7 +9,7 @@ import type { TempUnit } from 'core/measure/temperature'
 import { degrees, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
-export type CoolingChartProps = {
+type CoolingChartProps = {
   name: string
   forecast: LotForecast
   readings: readonly ShownReading[]

@@ -1,3 +1,4 @@
+import type { EventId } from 'contract/ids'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -34,7 +35,7 @@ export function DoubtfulReadings({ shown, kitchen }: LotPage) {
               kind="inverse"
               size="body"
               label={t('cool.confirm')}
-              onPress={() => sayOfLot(lot.id, { kind: 'confirmed', eventId: one.eventId as never })}
+              onPress={() => sayOfLot(lot.id, { kind: 'confirmed', eventId: one.eventId as EventId })}
             />
           </View>
         </Notice>

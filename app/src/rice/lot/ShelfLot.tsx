@@ -163,7 +163,7 @@ function MainAct({ onOpen, ...page }: ShelfLotProps): ReactNode {
   const { lot, state } = shown
   const say = (said: SaidHere, words: string) => {
     const [id] = sayOfLot(lot.id, said)
-    toast(words, () => sayOfLot(lot.id, { kind: 'undone', eventId: id as never }))
+    toast(words, () => sayOfLot(lot.id, { kind: 'undone', eventId: id }))
   }
   if (state.end) return <Button isTall label={t('lot.trace')} onPress={() => onOpen('trace')} />
   const isPast = state.notUsable?.kind === 'tooOld' || state.notUsable?.kind === 'outTooLong'

@@ -6,7 +6,7 @@ import type { ShownLot } from '../useLots'
 export type LotPage = { shown: ShownLot; kitchen: Kitchen; house: RiceHouse; nowMs: number }
 
 /** What can be opened over a lot's page. */
-export const LOT_SHEETS = [
+const LOT_SHEETS = [
   'move',
   'read',
   'back',

@@ -1,3 +1,4 @@
+import type { EventId } from 'contract/ids'
 import type { LotEvent } from 'contract/rice'
 import type { Temperature } from 'core/measure/temperature'
 import { doubtOfLot } from 'core/rice/lot/doubtReading'
@@ -43,9 +44,9 @@ export function useSayReading(
   }
   const say = (read: Temperature, isDoubted: boolean, mayUndo: boolean) => {
     const words = { kind: 'read', ...read, source: 'dial' } as const
-    const sure = ([eventId]: string[]): SaidHere => ({ kind: 'confirmed', eventId: eventId as never })
+    const sure = ([eventId]: EventId[]): SaidHere => ({ kind: 'confirmed', eventId: eventId! })
     const ids = sayOfLot(lot.id, words, ...(isDoubted ? [sure] : []), ...then)
-    const undo = () => sayOfLot(lot.id, { kind: 'undone', eventId: ids[0] as never })
+    const undo = () => sayOfLot(lot.id, { kind: 'undone', eventId: ids[0] })
     toast(t('lot.says.read', { temp: formatTemp(read, kitchen.readsIn) }), mayUndo ? undo : undefined)
     setAsked(null)
     onSaid?.()

@@ -4,7 +4,7 @@ import { Definitions } from '../../ui/Definitions'
 import { Text } from '../../ui/Text'
 
 export type PanFill = 'grain' | 'warm' | 'ice' | 'struck'
-export type PanProps = {
+type PanProps = {
   name: string
   massWords: string
   status: string

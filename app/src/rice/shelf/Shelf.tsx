@@ -1,3 +1,4 @@
+import { cookedMassOf } from 'core/rice/waterBalance'
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse, RicePlace } from 'contract/riceHouse'
 import { valueOf, WORKING } from '../../device/worked'
@@ -83,7 +84,7 @@ function LotPan({ shown, lots, watched, kitchen, house, nowMs }: ShelfProps & { 
   const words = useLotWords(kitchen, house)
   const { lot, state } = shown
   const order = inOrderOfUse(lots.flatMap(onHandOf)).findIndex((one) => one.id === lot.id)
-  const massG = state.stage === 'cooking' ? (lot.load?.dryMassG ?? 0) * 2 : state.massG
+  const massG = state.stage === 'cooking' ? cookedMassOf(lot.load) : state.massG
   return (
     <Pan
       name={lot.name}

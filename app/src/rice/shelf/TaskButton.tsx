@@ -76,7 +76,7 @@ export function TaskButton({
       const portionG = portions > 0 ? riceG / portions : USUAL_PORTION_G
       const detail = t('next.carryDetail', { kg: kilos(state.massG), portions: Math.floor(state.massG / portionG) })
       return main(t('next.carry', { name }), detail, () => {
-        const [id = ''] = sayOfLot(lot.id, {
+        const [id] = sayOfLot(lot.id, {
           kind: 'moved',
           place: 'bench',
           placeId: bench?.id ?? null,
@@ -85,7 +85,7 @@ export function TaskButton({
           depthM: null,
         })
         toast(t('lot.says.moved', { place: bench?.name ?? t('places.bench') }), () =>
-          sayOfLot(lot.id, { kind: 'undone', eventId: id as never }),
+          sayOfLot(lot.id, { kind: 'undone', eventId: id }),
         )
       })
     }

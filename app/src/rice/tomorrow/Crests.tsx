@@ -1,3 +1,4 @@
+import { likelyRange } from 'core/rice/plan/forecast'
 import type { RicePlanDay, ServiceForecast } from 'contract/riceHouse'
 import { plannedService } from 'core/rice/plan/planDay'
 import { View } from 'react-native'
@@ -9,7 +10,7 @@ import { useWords } from '../../words/i18n'
 const CREST_PX = 74
 const LABEL_FROM = 3
 
-export type CrestsProps = {
+type CrestsProps = {
   plan: RicePlanDay
   names: ReadonlyMap<string, string>
   widthPx: number
@@ -67,8 +68,7 @@ export function Crests({ plan, names, widthPx, onEdit }: CrestsProps) {
   )
 }
 
-/** Four days in five stay below. */
-const highOf = ({ portions, spread }: { portions: number; spread: number }) => portions + 1.28 * spread
+const highOf = ({ portions, spread }: { portions: number; spread: number }) => likelyRange(portions, spread).high
 
 function Boats({
   service,

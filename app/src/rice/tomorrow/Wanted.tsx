@@ -1,3 +1,4 @@
+import { likelyRange } from 'core/rice/plan/forecast'
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
 import { MAX_FRIDGE_DEPTH_M } from 'core/rice/cooling/predictCooling'
@@ -24,8 +25,9 @@ export function Wanted({
   const { planned, plan, usableG } = rice
   const { shortageCost, wasteCost, tray } = house.policy
   const dryG = plan.loads.reduce((sum, load) => sum + load.dryMassG, 0)
-  const low = Math.max(0, Math.round(planned.expected - 1.28 * planned.spread))
-  const high = Math.round(planned.expected + 1.28 * planned.spread)
+  const range = likelyRange(planned.expected, planned.spread)
+  const low = Math.round(range.low)
+  const high = Math.round(range.high)
   const money = (cost: number) => new Intl.NumberFormat(kitchen.locale, { minimumFractionDigits: 2 }).format(cost)
   return (
     <View className="flex-row gap-4 border-t border-edge pt-3">

@@ -10,7 +10,7 @@ import { useDayPlan } from '../useRiceWork'
 
 const MINUTE_MS = 60_000
 
-export type DayRiceInput = {
+type DayRiceInput = {
   plan: RicePlanDay | undefined
   tonight: Tonight | undefined
   /** Null until they are here: no lots yet is not no lots. */

@@ -75,7 +75,5 @@ export const STYLES: readonly Style[] = [
   },
 ]
 
-export const DEFAULT_STYLE_ID = 'soy-brown'
-
 /** Oil to 100 g of rice by the house's school [g]: lean is a teaspoon a cup. Common practice. */
 export const OIL_BAND_G = { lean: band(2, 3.6), usual: band(3, 6), rich: band(5, 9) } as const

@@ -1,17 +1,6 @@
 import type { Ingredient } from '../ingredient'
 import type { CountSize } from '../../measure/ingredient'
 
-/** The density of the form that the prep names (minced, diced, packed), else the first one known. */
-export function densityForPrep(ingredient: Ingredient, prep: string | null) {
-  const words = (prep ?? '').toLowerCase()
-  return (
-    ingredient.densities.find(({ form }) => words.includes(form)) ??
-    ingredient.densities.find(({ form }) => words.includes(form.slice(0, 4))) ??
-    ingredient.densities[0] ??
-    null
-  )
-}
-
 const PINCH: Readonly<Record<string, number>> = { pinch: 0.3, dash: 0.6, drop: 0.05 }
 
 /** What one of a thing weighs, by the unit or size that a line names; null where nothing says so. */

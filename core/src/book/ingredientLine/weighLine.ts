@@ -2,7 +2,8 @@ import type { Ingredient } from '../ingredient'
 import { densityKindOf, judgeTwoMeasures } from '../../measure/plausible'
 import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } from '../../measure/units'
 import { writeNumber } from '../../measure/writeNumber'
-import { densityForPrep, sizeOf } from './formAndSize'
+import { densityFor } from '../../measure/ingredient'
+import { sizeOf } from './formAndSize'
 import { flag, type Flag } from './flags'
 import type { ParsedLine } from './parseLine'
 import type { Measure } from './readAmount'
@@ -89,7 +90,7 @@ function weigh(
         system,
         unit,
       })
-    const density = ingredient && densityForPrep(ingredient, line.prep)
+    const density = ingredient && densityFor(ingredient, line.prep ?? '')
     if (!density)
       return unweighed(
         'no-density',
@@ -167,7 +168,7 @@ function doubts(
   const mass = sure.find((one) => one.by === 'mass')
   const volumeMeasure = volumeOf(line)
   if (mass && volumeMeasure) {
-    const density = ingredient ? densityForPrep(ingredient, line.prep) : null
+    const density = ingredient ? densityFor(ingredient, line.prep ?? '') : null
     const judged = judgeTwoMeasures({
       massG: mass.massG,
       volume: volumeMeasure,

@@ -1,6 +1,6 @@
 import { TRAITS, type Allergen, type Composition, type Ingredient, type Trait } from '../ingredient'
 import type { Recipe } from './recipe'
-import { densityOf, type Confidence } from '../../measure/ingredient'
+import { densityFor, type Confidence } from '../../measure/ingredient'
 
 /** Where sub-recipes and ingredients are looked up. */
 export type BookShelf = {
@@ -140,7 +140,7 @@ function hasTrait(trait: Trait, parts: readonly Part[]): boolean {
 function additiveDensity(parts: readonly Part[], sumG: number): number | null {
   let volumeML = 0
   for (const { ingredient, massG } of parts) {
-    const density = densityOf(ingredient)
+    const density = densityFor(ingredient)
     if (!density) return null
     volumeML += massG / density.gPerML
   }

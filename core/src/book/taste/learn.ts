@@ -6,7 +6,7 @@ import type { Verdict } from './correct'
 export type TastingSaid = { dishId: string; dishVersion: number; verdict: Verdict; atMs: number }
 
 /** So many times the same of one version, and the dish itself is to be changed. */
-export const TIMES_TO_PROPOSE = 3
+const TIMES_TO_PROPOSE = 3
 
 /** What was said three times running of the newest version of a dish; null where nothing was. */
 export function repeatedVerdict(tastings: readonly TastingSaid[], dishId: string, version: number): Verdict | null {

@@ -68,7 +68,7 @@ export function varyDish(
   return { kind: 'varied', components, perhaps }
 }
 
-export function removesRice(dish: Dish, modifier: Modifier): boolean {
+function removesRice(dish: Dish, modifier: Modifier): boolean {
   const riceIds = dish.components.filter((one) => one.role === 'rice').map((one) => one.id)
   return (
     modifier.removes.some((id) => riceIds.includes(id)) ||

@@ -87,7 +87,7 @@ export function netNeeds(asked: NeedsInput): Needs {
 }
 
 /** What one portion takes of a component when so many are tossed together [g]. */
-export const portionMassG = (component: Component, dish: Dish, batchPortions: number): number =>
+const portionMassG = (component: Component, dish: Dish, batchPortions: number): number =>
   componentMassG(component, dish.portionRiceG * batchPortions, dish.portionRiceG) / batchPortions
 
 /** What an ingredient is where no dish says it: by its role in the table. */

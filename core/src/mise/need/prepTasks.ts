@@ -1,3 +1,4 @@
+import { densityNamed } from '../../measure/ingredient'
 import type { Ingredient } from '../../book/ingredient'
 import type { Recipe } from '../../book/recipe/recipe'
 import type { BookShelf } from '../../book/recipe/explode'
@@ -108,7 +109,7 @@ function tasksOfStep(step: Step, no: number, need: ItemNeed, asked: TasksInput):
   const kg = need.netG / 1000
   const handsOnS = roundS(step.handsOnS + step.handsOnSPerKg * kg)
   const rows = rowsIn(need, asked.shelf)
-  const density = densityOf(need, asked.shelf)
+  const density = looseDensityOf(need, asked.shelf)
   const portions = sum(bestUses(need).map((use) => use.portions))
   const common = {
     ...BLANK,
@@ -178,11 +179,10 @@ function rowsIn(need: ItemNeed, shelf: BookShelf): Ingredient[] {
   return ids.flatMap((id) => (id === undefined ? [] : (shelf.ingredients.get(id) ?? [])))
 }
 
-function densityOf(need: ItemNeed, shelf: BookShelf): number {
+function looseDensityOf(need: ItemNeed, shelf: BookShelf): number {
   if (need.ref.kind === 'recipe') return shelf.recipes.get(need.ref.recipeId)?.gPerML ?? 1
   const row = shelf.ingredients.get(need.ref.ingredientId)
-  const shape = need.cut?.shape ?? ''
-  const weighed = row?.densities.find(({ form }) => shape !== '' && form.startsWith(shape.slice(0, 4)))
+  const weighed = row && densityNamed(row, need.cut?.shape ?? '')
   return weighed?.gPerML ?? (need.cut?.shape === 'beaten' ? 1.03 : LOOSE_G_PER_ML)
 }
 

@@ -14,7 +14,7 @@ const { abs, max, min } = Math
 export const MIN_DEPTH_M = 0.005
 export const MAX_DEPTH_M = 0.2
 /** Water by mass of rice as it leaves the heat, where nothing was weighed. */
-export const USUAL_WATER_FRACTION = 0.62
+const USUAL_WATER_FRACTION = 0.62
 
 export type TrayStage = { durationS: number; surroundings: Surroundings }
 export type Tray = {

@@ -4,7 +4,7 @@ import { surroundingsOf, type CoolStage } from './coolingPlace'
 import { judgeCurve, type CurveJudgement } from './judgeCurve'
 
 /** Time over which the last place is followed past its planned end, so that a rule can be decided [s]. */
-export const DECIDED_WITHIN_S = 10 * 3600
+const DECIDED_WITHIN_S = 10 * 3600
 
 export type Prediction = {
   cooling: TrayCooling

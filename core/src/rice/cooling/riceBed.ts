@@ -13,7 +13,7 @@ import { readAt, tableOf } from './byTemperature'
 const { exp, max, min, pow } = Math
 
 /** Share of air between the grains of fluffed cooked rice; plausible 0.25–0.45, no measurement of ours. */
-export const POROSITY = 0.35
+const POROSITY = 0.35
 /** Dry matter of cooked white rice by mass, from memory of food tables. */
 const DRY: Composition = { carbohydrate: 0.908, protein: 0.079, fat: 0.008, ash: 0.005 }
 const PROPERTY_TEMP_C = 50

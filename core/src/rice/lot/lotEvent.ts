@@ -102,4 +102,3 @@ export type LotEvent = Base &
     | { kind: 'ruleSet'; from: RuleSet; to: RuleSet }
     | { kind: 'undone'; eventId: string }
   )
-export type LotEventKind = LotEvent['kind']

@@ -9,7 +9,7 @@ import type { LotEvent, LotPlace, ShownReading, StepKey } from './lotEvent'
 import { heldCold, isWarmPlace, outLimitMs, READING_NOW_MS, useByMs } from './lotHolding'
 import type { BornLot, HousePolicy, LoggedEvent, LotEnd, LotStage, LotState, NotUsable, WhyNot } from './lotState'
 
-export const EMPTY_G = 1
+const EMPTY_G = 1
 
 type Standing = Pick<LotState, 'place' | 'placeId' | 'covered' | 'airTempC' | 'depthM'>
 type Judged = Pick<LotState, 'logs' | 'verdict' | 'judged' | 'isAccepted'>

@@ -46,7 +46,7 @@ export type LotEnd = {
 }
 
 /** Why an event of the log changes nothing. */
-export const WHYS_NOT = [
+const WHYS_NOT = [
   'struckOut',
   'saidTooLate',
   'afterEnd',

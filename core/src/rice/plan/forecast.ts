@@ -42,6 +42,12 @@ const OLD_AFTER_DAYS = 56
 const OLDER_DAYS = 28
 const DAY_MS = 86_400_000
 
+/** Between which portions most days fall: one in ten stays below, one in ten goes above. */
+export function likelyRange(expected: number, spread: number): { low: number; high: number } {
+  const half = normalQuantile(1 - LOW_SHARE) * spread
+  return { low: Math.max(0, expected - half), high: expected + half }
+}
+
 /**
  * Portions to expect from a service on a day: a smoothed level times a smoothed factor of the weekday, and the spread of
  * past misses (never less than chance alone, √portions). Days without a record say nothing; outliers are trimmed, so that
@@ -84,14 +90,13 @@ export function forecastPortions(history: readonly ServiceDay[], day: string, se
   const ageWidth = isOld ? Math.sqrt(1 + (ageDays - OLD_AFTER_DAYS) / OLDER_DAYS) : 1
   const apart = days.length <= FEW_DAYS ? deviation(seen) : 0
   const spread = ageWidth * Math.max(apart, Math.sqrt(Math.max(state.variance * width * expected * expected, expected)))
-  const half = normalQuantile(1 - LOW_SHARE) * spread
   const notes: ForecastNote[] = [
     ...(days.length < FEW_DAYS ? (['fewDays'] as const) : []),
     ...(isOld ? (['old'] as const) : []),
     ...(hasOutlier ? (['outlier'] as const) : []),
     ...(days.some((one) => one.isSoldOut) ? (['soldOut'] as const) : []),
   ]
-  return { expected, low: Math.max(0, expected - half), high: expected + half, spread, days: days.length, notes }
+  return { expected, ...likelyRange(expected, spread), spread, days: days.length, notes }
 }
 
 /** Days so few and so far apart that one of them is a slip or a feast, and nobody can say which. */

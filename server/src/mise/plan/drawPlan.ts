@@ -14,7 +14,7 @@ import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import type { MiseKitchen } from '../miseKitchen'
 import type { Sitting } from './sittings'
 
-export type DrawInput = {
+type DrawInput = {
   from: MiseKitchen
   sitting: Sitting
   forecast: RicePlanDay

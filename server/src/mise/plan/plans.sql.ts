@@ -3,7 +3,7 @@ import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../../db/pool'
 
-export type KeptPlan = { id: string; version: number; drawn: DrawnPlan }
+type KeptPlan = { id: string; version: number; drawn: DrawnPlan }
 
 /** Plans as they were drawn, by id. */
 export async function listPlans(db: Db, kitchenId: string, ids: readonly string[]): Promise<KeptPlan[]> {

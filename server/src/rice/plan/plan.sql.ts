@@ -1,3 +1,4 @@
+import { rowsAs } from '../../db/rows'
 import { DemandRow, RicePlanEdits } from 'contract/riceHouse'
 import type { Demand, SoldOut } from 'core/rice/plan/demand'
 import type { RowDataPacket } from 'mysql2'
@@ -77,7 +78,7 @@ export async function listAsked(db: Db, kitchenId: string, fromMs: number, toMs:
       WHERE ticket.kitchen_id = ? AND ticket.promised_at_ms >= ? AND ticket.promised_at_ms < ? AND NOT ticket.is_cancelled`,
     [kitchenId, fromMs, toMs],
   )
-  return rows as unknown as AskedPortions[]
+  return rowsAs<AskedPortions>(rows)
 }
 
 /** Adds portions to the record of demand; what the slot and dish had from the same source is replaced. */
@@ -108,7 +109,7 @@ export async function listUnfired(db: Db, kitchenId: string): Promise<AskedPorti
       WHERE ticket.kitchen_id = ? AND ticket.is_open`,
     [kitchenId],
   )
-  return rows
-    .map((row) => ({ ...(row as unknown as AskedPortions), portions: Number(row['portions']) }))
+  return rowsAs<AskedPortions>(rows)
+    .map((row) => ({ ...row, portions: Number(row.portions) }))
     .filter((row) => row.portions > 0)
 }

@@ -40,7 +40,7 @@ export function forecastServices(
   })
 }
 
-export type TonightInput = {
+type TonightInput = {
   unfired: readonly AskedPortions[]
   placed: readonly Demand[]
   plan: RicePlanDay

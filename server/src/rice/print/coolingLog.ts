@@ -20,7 +20,7 @@ export function outcome({ state }: LoggedLot): string {
 }
 
 /** A reading as it was said, whether it counts or not: nothing is left out of the log. */
-export type LoggedReading = {
+type LoggedReading = {
   atMs: number
   tempC: number
   tempF: number | null

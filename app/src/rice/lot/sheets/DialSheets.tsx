@@ -41,7 +41,7 @@ export function CountSheet({ shown, onClose }: SheetProps) {
           onPress={() => {
             const [id] = sayOfLot(shown.lot.id, { kind: 'counted', massG })
             toast(t('lot.says.counted', { kg: kilos(massG, 2) }), () =>
-              sayOfLot(shown.lot.id, { kind: 'undone', eventId: id as never }),
+              sayOfLot(shown.lot.id, { kind: 'undone', eventId: id }),
             )
             onClose()
           }}
@@ -76,7 +76,7 @@ export function ThrowSheet({ shown, onClose }: SheetProps) {
           onHeld={() => {
             const [eventId] = sayOfLot(id, { kind: 'discarded', massG: null, reason })
             const isFinal = reason === 'warm' || reason === 'old'
-            const undo = () => sayOfLot(id, { kind: 'undone', eventId: eventId as never })
+            const undo = () => sayOfLot(id, { kind: 'undone', eventId })
             toast(t('lot.throwDone', { name }), isFinal ? undefined : undo)
             onClose()
           }}

@@ -31,7 +31,7 @@ export function PortionSheet({ shown, kind, onClose }: LotPage & { kind: Portion
   })
   const problem = useProblemSentence(send.error)
   const pour = (toLotId: string, pouredG: number) =>
-    send.mutate({ kind, id: newId() as never, toLotId, massG: pouredG, atMs: Math.round(kitchenNowMs()) })
+    send.mutate({ kind, id: newId(), toLotId, massG: pouredG, atMs: Math.round(kitchenNowMs()) })
   const name = lot.name
   return (
     <Sheet
