@@ -25,7 +25,7 @@ test('at a fresh start every ticket is in time, if the cook fires what the line 
       return result.score.totalS
     }
     const untouched = { lastDishId: null, usedUntilMs: null, washedAtMs: null }
-    const nowMs = kitchen.clock.now() + 30_000
+    const nowMs = Math.min(...tickets.map((ticket) => ticket.placedAtMs)) + 30_000
     const stations = house.stations.map((one) => ({ ...one, ...untouched, freeAtMs: nowMs }))
     const { batches, homeless } = planLine(proposed, stations, kindOf, totalS, nowMs)
     expect(homeless).toEqual([])

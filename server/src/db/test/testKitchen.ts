@@ -2,15 +2,18 @@ import type { OpenAPIHono } from '@hono/zod-openapi'
 import { EventId, ItemId, RunId, TicketId } from 'contract/ids'
 import type { FireRun, Run, RunEvent } from 'contract/run'
 import type { NewTicketBody, Ticket } from 'contract/ticket'
+import type { RowDataPacket } from 'mysql2'
 import type { Pool } from 'mysql2/promise'
+import { execFileSync } from 'node:child_process'
 import pino from 'pino'
 import { v7 as newId } from 'uuid'
 import { createApp } from '../../app'
 import { testClock, type TestClock } from '../../http/testClock'
 import { LiveFollower } from '../../live/follower'
+import { DEMO_KITCHEN_ID } from '../../demo/kitchen'
 import { prepareDemo } from '../../demo/prepareDemo'
 import { migrate } from '../migrate'
-import { openPool } from '../pool'
+import { openPool, type DatabaseAddress } from '../pool'
 
 export type TestKitchen = {
   app: OpenAPIHono
@@ -21,14 +24,16 @@ export type TestKitchen = {
   close: () => Promise<void>
 }
 
-/** A fresh database with the sample kitchen, and the real application on it, without history unless asked for. */
+/** A database with a copy of the sample kitchen, and the real application on it, without history unless asked for. */
 export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
   const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
   const address = { socketPath, user: 'root', database: `test_${newId().replaceAll('-', '')}` }
-  await migrate(address, new URL(`file://${__dirname}/../migrations/`))
+  const sample = { ...address, database: `sample_${evenings}` }
+  await makeOnce(sample, evenings)
+  copyDatabase(sample, address.database)
   const pool = openPool(address)
   const clock = testClock()
-  const kitchenId = await prepareDemo(pool, clock.now(), evenings)
+  const kitchenId = DEMO_KITCHEN_ID
   const log = pino({ level: 'silent' })
   const follower = new LiveFollower(pool, kitchenId, log)
   const app = createApp({ pool, now: clock.now, kitchenId, changed: follower.wake }, follower, log)
@@ -38,6 +43,31 @@ export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
     await pool.end()
   }
   return { app, pool, kitchenId, clock, follower, close }
+}
+
+/** The sample kitchen, made by whichever test asks first; the others wait for it. */
+async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void> {
+  const root = openPool({ ...sample, database: 'mysql' })
+  const connection = await root.getConnection()
+  try {
+    await connection.query('SELECT GET_LOCK(?, 120)', [sample.database])
+    const [made] = await connection.query<RowDataPacket[]>('SHOW DATABASES LIKE ?', [`${sample.database}_made`])
+    if (made.length > 0) return
+    await migrate(sample, new URL(`file://${__dirname}/../migrations/`))
+    const pool = openPool(sample)
+    await prepareDemo(pool, Date.now(), evenings)
+    await pool.end()
+    await connection.query(`CREATE DATABASE ${sample.database}_made`)
+  } finally {
+    connection.destroy()
+    await root.end()
+  }
+}
+
+function copyDatabase({ socketPath, database }: DatabaseAddress, to: string): void {
+  const client = `--no-defaults --user=root --socket=${socketPath}`
+  const copy = `mariadb ${client} -e 'CREATE DATABASE ${to}' && mariadb-dump ${client} ${database} | mariadb ${client} ${to}`
+  execFileSync('bash', ['-c', copy])
 }
 
 export async function send(app: OpenAPIHono, method: string, path: string, body?: unknown, type = 'application/json') {
