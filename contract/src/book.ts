@@ -2,7 +2,7 @@ import { COLOURS, METRICS, type Style as CoreStyle } from 'core/book/balance/sty
 import { VERDICTS } from 'core/book/taste/correct'
 import { FLAG_CODES } from 'core/book/ingredientLine/flags'
 import { z } from 'zod'
-import { Dish, DishDraft } from './dish'
+import { DishDraft } from './dish'
 import { EventId, InstantMs, Name, Slug } from './ids'
 import { Ingredient, Price } from './ingredient'
 import { MeasureSystem } from './measure'

@@ -22,8 +22,7 @@ export type TwoMeasures = {
   form?: string
 }
 
-const REPAIR_KINDS = ['system', 'digit', 'unit', 'by-volume', 'by-mass', 'each', 'count'] as const
-export type RepairKind = (typeof REPAIR_KINDS)[number]
+export type RepairKind = 'system' | 'digit' | 'unit' | 'by-volume' | 'by-mass' | 'each' | 'count'
 
 /** A way to mend a line: what would have to be meant, the mass that then holds, and the density that follows [g/mL]. */
 export type Repair = {

@@ -6,18 +6,4 @@ import type { ShownLot } from '../useLots'
 export type LotPage = { shown: ShownLot; kitchen: Kitchen; house: RiceHouse; nowMs: number }
 
 /** What can be opened over a lot's page. */
-const LOT_SHEETS = [
-  'move',
-  'read',
-  'back',
-  'count',
-  'split',
-  'merge',
-  'label',
-  'trace',
-  'log',
-  'probe',
-  'throw',
-  'more',
-] as const
-export type LotSheet = (typeof LOT_SHEETS)[number]
+export type LotSheet = 'move' | 'read' | 'back' | 'count' | 'split' | 'merge' | 'label' | 'trace' | 'log' | 'probe' | 'throw' | 'more'

@@ -2,8 +2,7 @@ import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } f
 import { parseLine } from '../../book/ingredientLine/parseLine'
 
 export type AmountOf = { gPerML: number | null; packG: number | null }
-const AMOUNT_FAULTS = ['unread', 'negative', 'noDensity', 'noPack', 'tooMuch'] as const
-export type AmountFault = (typeof AMOUNT_FAULTS)[number]
+export type AmountFault = 'unread' | 'negative' | 'noDensity' | 'noPack' | 'tooMuch'
 export type ReadAmount = { kind: 'grams'; massG: number } | { kind: AmountFault }
 
 const MAX_G = 1_000_000

@@ -46,17 +46,7 @@ export type LotEnd = {
 }
 
 /** Why an event of the log changes nothing. */
-const WHYS_NOT = [
-  'struckOut',
-  'saidTooLate',
-  'afterEnd',
-  'doubt',
-  'notLead',
-  'notUnproven',
-  'notTakenBack',
-  'nothingThere',
-] as const
-export type WhyNot = (typeof WHYS_NOT)[number]
+export type WhyNot = 'struckOut' | 'saidTooLate' | 'afterEnd' | 'doubt' | 'notLead' | 'notUnproven' | 'notTakenBack' | 'nothingThere'
 /** An event as the log shows it: nothing that was said is left out. */
 export type LoggedEvent = {
   event: LotEvent
