@@ -40,8 +40,8 @@ test('from the plan to the board, short, planned anew, and ready for service', a
 
   await test.step('a plan is drawn from what is expected and what is on hand', async () => {
     await page.goto(`${kitchen.url}/mise/services`)
-    await press(page, /^Draw the plan: Evening/)
-    await expect(page.getByText(/^drawn 14:0\d, \d+ tasks, \d+ portions/).first()).toBeVisible()
+    await press(page, /^Make the plan: Evening/)
+    await expect(page.getByText(/^made 14:0\d, \d+ tasks, \d+ portions/).first()).toBeVisible()
     await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible()
   })
 

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run bench [NAME ...]: the figures that the project aims at, measured on this machine.
+# npm run bench [NAME ...] [--write]: the figures that the project aims at, measured on this machine; --write puts them into docs/bench.md.
 . "$(dirname "$0")/lib.sh"
 need_node
 need_packages mariadbd=mariadb-server chromium-headless-shell=chromium-headless-shell

@@ -1,5 +1,6 @@
 import autocannon from 'autocannon'
-import { percentile, report } from './server'
+import { report } from './report'
+import { percentile } from './server'
 
 const RATE_PER_S = 100
 const SECONDS = 10

@@ -9,7 +9,7 @@ import { weighLine } from '../../core/src/book/ingredientLine/weighLine'
 import { LAUNCH } from '../../e2e/launch'
 import { readIngredients } from '../../server/src/book/ingredient/table.csv'
 import { medianMs } from './medianMs'
-import { report } from './server'
+import { report } from './report'
 
 const LINES = 1000
 const COMPONENTS = 25

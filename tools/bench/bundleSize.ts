@@ -4,7 +4,7 @@ import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, w
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { LAUNCH } from '../../e2e/launch'
-import { report } from './server'
+import { report } from './report'
 
 const EMPTY = '.okazu-build/empty-app'
 

@@ -1,6 +1,6 @@
 import { chromium } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
-import { report } from './server'
+import { report } from './report'
 
 const SLOWER = 4
 const SETTLE_MS = 4000

@@ -1,6 +1,7 @@
 import { chromium } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
-import { percentile, report } from './server'
+import { report } from './report'
+import { percentile } from './server'
 
 const TICKETS = 60
 

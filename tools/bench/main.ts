@@ -6,13 +6,14 @@ import { cookScreen } from './cookScreen'
 import { liveDelay } from './liveDelay'
 import { countTaps, prepPlans } from './mise'
 import { coolingModel, coolingScreen, riceReads } from './rice'
-import { report, startBenchServer } from './server'
+import { report, writeFigures } from './report'
+import { startBenchServer } from './server'
 
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
 const YEAR_OF_RUNS = 34_000
 
 /** Every benchmark by name; each prints its figure beside its aim. */
-const wanted = process.argv.slice(2)
+const wanted = process.argv.slice(2).filter((name) => name !== '--write')
 const isWanted = (name: string) => wanted.length === 0 || wanted.includes(name)
 
 if (['bundle', 'live', 'cook'].some(isWanted)) {
@@ -49,6 +50,8 @@ if (isWanted('rice')) {
   await riceReads(year.url)
   await year.stop()
 }
+
+if (process.argv.includes('--write')) writeFigures('docs/bench.md', new Date().toISOString().slice(0, 10))
 
 async function counts(pool: Pool): Promise<string> {
   const [rows] = await pool.query('SELECT (SELECT COUNT(*) FROM rice_lot) AS lots, (SELECT COUNT(*) FROM run) AS runs')

@@ -5,7 +5,8 @@ import { largestPassingDepthM, trayStages } from '../../core/src/rice/cooling/pr
 import { COOLING_LIMITS } from '../../core/src/safety/coolingLimits'
 import { LAUNCH } from '../../e2e/launch'
 import { medianMs } from './medianMs'
-import { percentile, report } from './server'
+import { report } from './report'
+import { percentile } from './server'
 
 const FRIDGE = trayStages([{ durationS: 6 * 3600, place: 'fridge', covered: false }])
 /** The cooling model: one forecast, and the search for the deepest tray that keeps the rule. */
@@ -48,9 +49,9 @@ export async function riceReads(url: string): Promise<void> {
   const record = (await (await fetch(`${url}/api/record/runs`)).json()) as { runs: { tickets: number[] }[] }
   const ticket = record.runs[0]?.tickets[0]
   for (const [name, path] of [
-    ['past lots, first page', '/api/rice/lots/past'],
-    ['past lots, next page', `/api/rice/lots/past?before=${page.next}`],
-    ['open lots', '/api/rice/lots'],
+    ['past lots of a year, first page', '/api/rice/lots/past'],
+    ['past lots of a year, next page', `/api/rice/lots/past?before=${page.next}`],
+    ['open lots with a year of past ones', '/api/rice/lots'],
     ['ticket to lot to tickets', `/api/rice/trace?ticket=${ticket}`],
   ] as const) {
     const times: number[] = []

@@ -42,6 +42,3 @@ export function percentile(values: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN
 }
 
-export function report(name: string, figure: string, aim: string): void {
-  console.log(`${name.padEnd(46)} ${figure.padEnd(28)} aim ${aim}`)
-}

@@ -4,7 +4,7 @@ export const record = {
   empty: 'No run yet',
   emptyDetail: 'Every run that was fired is kept here.',
   download: 'Download CSV',
-  downloadDetail: 'a line a run',
+  downloadDetail: 'one line per run',
   downloadRun: 'This run as CSV',
   more: 'Earlier runs',
   runsOn: '{{day}}',

@@ -3,7 +3,7 @@ export const setup = {
   loading: 'Fetching the kitchen',
   device: 'This device',
   theme: 'Ground',
-  themes: { auto: 'as the device', steel: 'steel', paper: 'rice paper' },
+  themes: { auto: 'as the device', steel: 'dark steel', paper: 'rice paper' },
   cook: 'Who cooks here',
   nobody: 'nobody',
   handsFree: 'Hands-free',

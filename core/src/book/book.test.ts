@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
 import { ingredient } from '../test/ingredients'
-import { findIngredient, readCut, resolveLines, slugOf } from './resolve'
+import { findIngredient, foodOf, readCut, resolveLines, slugOf } from './resolve'
 import { batchAmounts, componentMassG, totalMassG } from './scale'
 import { allergensOnList, dishVerdict } from './allergens'
 import { isLateModifier, varyDish } from './variation/vary'
@@ -153,4 +153,14 @@ describe('lines as a kitchen writes them', () => {
   test('any name gives an id that the contract takes', () => {
     fc.assert(fc.property(fc.string(), (name) => expect(slugOf(name)).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/)))
   })
+})
+
+test.each([
+  ['protein', 'chicken-mince-raw', 'protein:poultry', 'mince'],
+  ['protein', 'fish-mince-raw', 'protein:fish', 'mince'],
+  ['aromatic', 'garlic-minced', 'aromatic:allium', 'allium'],
+  ['protein', 'soya-mince-soaked', 'protein:plant', 'tofu'],
+  ['protein', 'mincemeat-chicken', 'protein:poultry', 'poultry'],
+] as const)('%s, %s (%s) is %s at the wok', (role, id, rowRole, food) => {
+  expect(foodOf(role, ingredient({ id, role: rowRole }))).toBe(food)
 })

@@ -7,7 +7,7 @@ import { isFarFromRule, learnSteam, mostDryMassG, planLoads, type Vessel } from 
 import { normalCdf, normalQuantile } from './plan/normal'
 import { planRice } from './plan/planRice'
 import { coverTonight } from './plan/tonight'
-import { waterForTarget, waterFractionOf } from './waterBalance'
+import { cookedMassOf, waterForTarget, waterFractionOf } from './waterBalance'
 import type { Component } from '../book/dish'
 import { dishesForWetRice, rescueWetLoad } from './wetLoad'
 
@@ -23,6 +23,13 @@ describe('water', () => {
     expect(waterFractionOf(180, cookedG)).toBeCloseTo(moisture, 3)
     const back = waterForTarget({ dryMassG: 180, targetWaterFraction: waterFractionOf(180, cookedG), evaporatedG })
     expect([back.waterG, back.cookedMassG]).toEqual([expect.closeTo(waterG, 6), expect.closeTo(cookedG, 6)])
+  })
+
+  test('a load on the heat is expected at the mass that keeps its dry matter, and no load at nothing', () => {
+    expect(cookedMassOf(null)).toBe(0)
+    const cookedG = cookedMassOf({ dryMassG: 1000, targetWaterFraction: 0.6 })
+    expect(waterFractionOf(1000, cookedG)).toBeCloseTo(0.6, 9)
+    expect(cookedMassOf({ dryMassG: 2000, targetWaterFraction: 0.6 })).toBeCloseTo(2 * cookedG, 6)
   })
 
   test('the dry end of practice, ×1.57, is 44 % water: asked about, never assumed', () => {

@@ -73,7 +73,7 @@ export const doingWords = {
     infeasible: 'Cannot be planned',
     why: {
       loop: 'waits for itself: {{path}}. Take one of these needs off its prep card.',
-      'unknown-need': 'waits for something that is not in the plan: draw the plan anew.',
+      'unknown-need': 'waits for something that is not in the plan: make the plan again.',
       'unknown-equipment': 'needs “{{name}}”, which is not there: mend it, or add one under who and what.',
       'no-people': 'nobody is on shift: add one person under who and what.',
       'unknown-person': 'is handed to {{name}}, who is not on this plan: hand it to somebody who is.',

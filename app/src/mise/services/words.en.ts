@@ -1,11 +1,11 @@
 export const servicesWords = {
   services: {
     title: 'Services to come',
-    how: 'A plan works back from each service: draw it once the forecast stands, up to four days ahead.',
-    draw: 'Draw the plan',
-    again: 'Draw anew',
-    drawn: 'drawn {{time}}, {{n}} tasks, {{portions}} portions',
-    notDrawn: 'not drawn',
+    how: 'A plan works back from the service. Make it up to four days ahead, once you know how many portions to expect.',
+    draw: 'Make the plan',
+    again: 'Plan again',
+    drawn: 'made {{time}}, {{n}} tasks, {{portions}} portions',
+    notDrawn: 'no plan yet',
     name: '{{service}}, {{day}} {{time}}',
     nothing: 'Nothing is expected: enter portions under rice, tomorrow.',
     buy: 'To buy',

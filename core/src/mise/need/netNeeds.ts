@@ -1,8 +1,8 @@
-import { ROLES, STATES, type Component, type Cut, type Dish, type Food, type State } from '../../book/dish'
+import { batchComponents, type BatchComponent } from '../../book/batchComponents'
+import { ROLES, STATES, type Cut, type Dish, type Food, type State } from '../../book/dish'
 import type { Ingredient } from '../../book/ingredient'
 import type { Recipe } from '../../book/recipe/recipe'
 import { foodOf } from '../../book/resolve'
-import { componentMassG } from '../../book/scale'
 import { recipeYieldG, type BookShelf } from '../../book/recipe/explode'
 import { itemIdOf, itemOf, type ItemRef } from './item'
 
@@ -59,9 +59,9 @@ export function netNeeds(asked: NeedsInput): Needs {
   for (const dish of asked.dishes) {
     const portions = asked.portions.get(dish.id) ?? 0
     if (portions <= 0) continue
-    for (const component of dish.components) {
+    for (const { component, massG } of asWritten(dish, asked.batchPortions)) {
       if (component.role === 'rice') continue
-      const gPerPortion = portionMassG(component, dish, asked.batchPortions)
+      const gPerPortion = massG / asked.batchPortions
       const need = needOf(found, itemOf(component), component, asked)
       need.grossG += gPerPortion * portions
       need.isServed = true
@@ -86,9 +86,12 @@ export function netNeeds(asked: NeedsInput): Needs {
   return { items: order.map((itemId) => found.get(itemId)!).reverse(), faults }
 }
 
-/** What one portion takes of a component when so many are tossed together [g]. */
-const portionMassG = (component: Component, dish: Dish, batchPortions: number): number =>
-  componentMassG(component, dish.portionRiceG * batchPortions, dish.portionRiceG) / batchPortions
+/** What goes into a batch of a dish as it is written; nobody declines anything of a plan, so that either list will do. */
+function asWritten(dish: Dish, portions: number): BatchComponent[] {
+  const result = batchComponents(dish, { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }, 'eu')
+  if (result.kind !== 'batch') throw new Error(`${dish.id} cannot be cooked as it is written`)
+  return result.batch.components
+}
 
 /** What an ingredient is where no dish says it: by its role in the table. */
 function foodOfRow(row: Ingredient): Food {
