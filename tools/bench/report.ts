@@ -20,7 +20,9 @@ export function writeFigures(path: string, today: string): void {
   if (from < 0) throw new Error(`${path} has no table of figures: it begins with "${HEAD.split('\n')[0]}"`)
   const body = page.slice(from + HEAD.length)
   const table = /^(\|.*\n)*/.exec(body)?.[0] ?? ''
-  const rows = new Map(table.split('\n').flatMap((line) => (line === '' ? [] : [[cells(line)[1] ?? '', line] as const])))
+  const rows = new Map(
+    table.split('\n').flatMap((line) => (line === '' ? [] : [[cells(line)[1] ?? '', line] as const])),
+  )
   const when = `${today}, ${cpus().length} cores, Node ${process.versions.node}`
   for (const { name, figure, aim } of measured) rows.set(name, `| ${name} | ${figure} | ${aim} | ${when} |`)
   writeFileSync(path, `${page.slice(0, from)}${HEAD}${[...rows.values()].join('\n')}\n${body.slice(table.length)}`)

@@ -12,7 +12,7 @@ export type MeasuredIngredient = {
 }
 
 /** Words that say the same of a form: minced and mince, chopped and chop, florets and floret. */
-const stemOf = (word: string): string => word.replace(/(ed|es|e|s|d)$/, '').replace(/(.)\1$/, '$1')
+const stemOf = (word: string): string => word.replace(/(?<=[aeiouy].*)(ed|es|e|s)$/, '').replace(/(.)\1$/, '$1')
 const stemsOf = (text: string): string[] => (text.toLowerCase().match(/\p{L}+/gu) ?? []).map(stemOf)
 
 /** The density of the form that the words name ("minced", "dice 5 mm", "loosely packed"); null where none was weighed. */

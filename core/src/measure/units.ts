@@ -2,10 +2,9 @@
 export const MEASURE_SYSTEMS = ['us', 'us-label', 'metric', 'au', 'jp', 'uk', 'in', 'sg', 'rice-cooker'] as const
 export type MeasureSystem = (typeof MEASURE_SYSTEMS)[number]
 
-const MASS_UNITS = ['mg', 'g', 'kg', 'oz', 'lb', 'catty', 'tael'] as const
-const VOLUME_UNITS = ['mL', 'cL', 'dL', 'L', 'tsp', 'tbsp', 'cup', 'fl oz', 'pint', 'quart', 'gallon', 'gō'] as const
-export type MassUnit = (typeof MASS_UNITS)[number]
-export type VolumeUnit = (typeof VOLUME_UNITS)[number]
+export type MassUnit = 'mg' | 'g' | 'kg' | 'oz' | 'lb' | 'catty' | 'tael'
+export type VolumeUnit =
+  'mL' | 'cL' | 'dL' | 'L' | 'tsp' | 'tbsp' | 'cup' | 'fl oz' | 'pint' | 'quart' | 'gallon' | 'gō'
 
 /**
  * Grams in a unit of mass. Source: NIST Handbook 44, Appendix C (avoirdupois pound 453.59237 g exactly, ounce a

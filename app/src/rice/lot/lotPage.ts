@@ -6,4 +6,5 @@ import type { ShownLot } from '../useLots'
 export type LotPage = { shown: ShownLot; kitchen: Kitchen; house: RiceHouse; nowMs: number }
 
 /** What can be opened over a lot's page. */
-export type LotSheet = 'move' | 'read' | 'back' | 'count' | 'split' | 'merge' | 'label' | 'trace' | 'log' | 'probe' | 'throw' | 'more'
+export type LotSheet =
+  'move' | 'read' | 'back' | 'count' | 'split' | 'merge' | 'label' | 'trace' | 'log' | 'probe' | 'throw' | 'more'

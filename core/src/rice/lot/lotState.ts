@@ -46,7 +46,8 @@ export type LotEnd = {
 }
 
 /** Why an event of the log changes nothing. */
-export type WhyNot = 'struckOut' | 'saidTooLate' | 'afterEnd' | 'doubt' | 'notLead' | 'notUnproven' | 'notTakenBack' | 'nothingThere'
+export type WhyNot =
+  'struckOut' | 'saidTooLate' | 'afterEnd' | 'doubt' | 'notLead' | 'notUnproven' | 'notTakenBack' | 'nothingThere'
 /** An event as the log shows it: nothing that was said is left out. */
 export type LoggedEvent = {
   event: LotEvent

@@ -3,28 +3,30 @@ import type { Step } from 'core/wok/score'
 import { stepText } from './stepText'
 import { writeClock } from './writeClock'
 
-const step = (part: Partial<Step>): Step => ({
-  id: 'egg',
-  action: 'eggOut',
-  startS: 52,
-  durationS: 6,
-  heat: 'high',
-  entries: [],
-  cue: 'eggSet',
-  reason: 'eggSoft',
-  cautions: [],
-  check: null,
-  ...part,
-} as Step)
-const entry = (name: string, massG: number, motion = 'in') => ({ componentId: name, name, role: 'egg', massG, motion })
+const step = (part: Partial<Step>): Step =>
+  ({
+    id: 'egg',
+    action: 'eggOut',
+    startS: 52,
+    durationS: 6,
+    heat: 'high',
+    entries: [],
+    cue: 'eggSet',
+    reason: 'eggSoft',
+    cautions: [],
+    check: null,
+    ...part,
+  }) as Step
+const entry = (name: string, massG: number, motion = 'in') =>
+  ({ componentId: name, name, role: 'egg', massG, motion, measure: null }) as unknown as Step['entries'][number]
 
 test('a step stands in a line: when, what, how much, at which heat', () => {
-  const entries = [entry('egg', 105.25), entry('scallion', 8)] as Step['entries']
+  const entries = [entry('egg', 105.25), entry('scallion', 8)]
   expect(stepText(step({ action: 'eggIn', entries }), 'wok')).toBe('0:52 In: 105.3 g egg, 8 g scallion (high heat).')
 })
 
 test('what is taken out is not listed again as if it went in', () => {
-  const entries = [entry('egg', 105, 'out')] as Step['entries']
+  const entries = [entry('egg', 105, 'out')]
   expect(stepText(step({ entries }), 'wok')).toBe('0:52 Out (high heat).')
 })
 
