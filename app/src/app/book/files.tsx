@@ -1,1 +1,3 @@
-export { FilesScreen as default } from '../../book/files/FilesScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../book/screens')).FilesScreen)

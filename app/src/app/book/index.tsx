@@ -1,1 +1,3 @@
-export { BookScreen as default } from '../../book/BookScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../book/screens')).BookScreen)

@@ -1,4 +1,6 @@
-import { EditorScreen } from '../../book/editor/EditorScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+const EditorScreen = lazyScreen(async () => (await import('../../book/screens')).EditorScreen)
 
 export default function Page() {
   return <EditorScreen id={null} preset={null} />

@@ -1,1 +1,3 @@
-export { StylesScreen as default } from '../../book/style/StylesScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../book/screens')).StylesScreen)

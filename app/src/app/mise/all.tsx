@@ -1,1 +1,3 @@
-export { AllScreen as default } from '../../mise/doing/AllScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../mise/screens')).AllScreen)

@@ -1,1 +1,3 @@
-export { CountScreen as default } from '../../mise/count/CountScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../mise/screens')).CountScreen)

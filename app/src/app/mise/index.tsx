@@ -1,1 +1,3 @@
-export { MiseScreen as default } from '../../mise/doing/MiseScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../mise/screens')).MiseScreen)

@@ -1,1 +1,3 @@
-export { ReadyScreen as default } from '../../mise/ready/ReadyScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../mise/screens')).ReadyScreen)

@@ -1,1 +1,3 @@
-export { ServicesScreen as default } from '../../mise/services/ServicesScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../mise/screens')).ServicesScreen)

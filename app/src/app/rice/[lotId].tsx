@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { LotScreen } from '../../rice/lot/LotScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+const LotScreen = lazyScreen(async () => (await import('../../rice/screens')).LotScreen)
 
 export default function Page() {
   const { lotId } = useLocalSearchParams<{ lotId: string }>()

@@ -1,1 +1,3 @@
-export { AddRiceScreen as default } from '../../rice/AddRiceScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../rice/screens')).AddRiceScreen)

@@ -1,1 +1,3 @@
-export { RiceScreen as default } from '../../rice/RiceScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../rice/screens')).RiceScreen)

@@ -1,1 +1,3 @@
-export { PastRiceScreen as default } from '../../rice/PastRiceScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../rice/screens')).PastRiceScreen)

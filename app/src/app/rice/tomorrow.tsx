@@ -1,1 +1,3 @@
-export { TomorrowScreen as default } from '../../rice/tomorrow/TomorrowScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../rice/screens')).TomorrowScreen)

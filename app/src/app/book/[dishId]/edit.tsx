@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { EditorScreen } from '../../../book/editor/EditorScreen'
+import { lazyScreen } from '../../../ui/lazyScreen'
+
+const EditorScreen = lazyScreen(async () => (await import('../../../book/screens')).EditorScreen)
 
 export default function Page() {
   const { dishId, set, to } = useLocalSearchParams<{ dishId: string; set?: string; to?: string }>()

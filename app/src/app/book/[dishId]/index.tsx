@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { DishScreen } from '../../../book/DishScreen'
+import { lazyScreen } from '../../../ui/lazyScreen'
+
+const DishScreen = lazyScreen(async () => (await import('../../../book/screens')).DishScreen)
 
 export default function Page() {
   const { dishId } = useLocalSearchParams<{ dishId: string }>()

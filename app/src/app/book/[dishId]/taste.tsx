@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { TasteScreen } from '../../../book/taste/TasteScreen'
+import { lazyScreen } from '../../../ui/lazyScreen'
+
+const TasteScreen = lazyScreen(async () => (await import('../../../book/screens')).TasteScreen)
 
 export default function Page() {
   const { dishId } = useLocalSearchParams<{ dishId: string }>()

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { IngredientScreen } from '../../../book/ingredient/IngredientScreen'
+import { lazyScreen } from '../../../ui/lazyScreen'
+
+const IngredientScreen = lazyScreen(async () => (await import('../../../book/screens')).IngredientScreen)
 
 export default function Page() {
   const { ingredientId } = useLocalSearchParams<{ ingredientId: string }>()

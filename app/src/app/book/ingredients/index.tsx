@@ -1,1 +1,3 @@
-export { IngredientsScreen as default } from '../../../book/ingredient/IngredientsScreen'
+import { lazyScreen } from '../../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../../book/screens')).IngredientsScreen)

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { RecipeScreen } from '../../../book/recipe/RecipeScreen'
+import { lazyScreen } from '../../../ui/lazyScreen'
+
+const RecipeScreen = lazyScreen(async () => (await import('../../../book/screens')).RecipeScreen)
 
 export default function Page() {
   const { recipeId } = useLocalSearchParams<{ recipeId: string }>()

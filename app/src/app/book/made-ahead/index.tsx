@@ -1,1 +1,3 @@
-export { MadeAheadScreen as default } from '../../../book/recipe/MadeAheadScreen'
+import { lazyScreen } from '../../../ui/lazyScreen'
+
+export default lazyScreen(async () => (await import('../../../book/screens')).MadeAheadScreen)

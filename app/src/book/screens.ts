@@ -1,0 +1,11 @@
+/** The screens of the stage, loaded as one file (`ui/lazyScreen`). */
+export { BookScreen } from './BookScreen'
+export { DishScreen } from './DishScreen'
+export { EditorScreen } from './editor/EditorScreen'
+export { FilesScreen } from './files/FilesScreen'
+export { IngredientScreen } from './ingredient/IngredientScreen'
+export { IngredientsScreen } from './ingredient/IngredientsScreen'
+export { MadeAheadScreen } from './recipe/MadeAheadScreen'
+export { RecipeScreen } from './recipe/RecipeScreen'
+export { StylesScreen } from './style/StylesScreen'
+export { TasteScreen } from './taste/TasteScreen'
