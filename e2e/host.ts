@@ -40,10 +40,11 @@ export class Host {
     }
     const database = freshName()
     const client = `--no-defaults --user=root --socket=${this.socket}`
-    execFileSync('bash', [
+    const copy = [
       '-c',
       `mariadb ${client} -e 'CREATE DATABASE ${database}' && mariadb-dump ${client} ${made.database} | mariadb ${client} ${database}`,
-    ])
+    ]
+    execFileSync('bash', copy, { stdio: 'pipe' })
     return { database, nowMs: made.nowMs }
   }
 

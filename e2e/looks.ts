@@ -20,7 +20,8 @@ export async function seriousFindings(page: Page): Promise<string[]> {
   return [...onSteel, ...onPaper].filter(isSerious).map(inWords)
 }
 
-const WIDE_PX = 800
+/** Wider than this the wide layout is drawn [px]. */
+export const WIDE_PX = 800
 
 type Finding = Awaited<ReturnType<AxeBuilder['analyze']>>['violations'][number]
 const isSerious = (one: Finding) => one.impact === 'serious' || one.impact === 'critical'
