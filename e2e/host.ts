@@ -39,12 +39,7 @@ export class Host {
       this.samples.set(evenings, made)
     }
     const database = freshName()
-    const client = `--no-defaults --user=root --socket=${this.socket}`
-    const copy = [
-      '-c',
-      `mariadb ${client} -e 'CREATE DATABASE ${database}' && mariadb-dump ${client} ${made.database} | mariadb ${client} ${database}`,
-    ]
-    execFileSync('bash', copy, { stdio: 'pipe' })
+    execFileSync('bash', ['tools/copy-db.sh', this.socket, made.database, database], { stdio: 'pipe' })
     return { database, nowMs: made.nowMs }
   }
 

@@ -70,6 +70,8 @@ test('a chain that a due time decides is the chain, though other work is nearer 
   const plan = planPrep({ tasks, people: [tam], equipment: [] })
   expect(plan.firstStartS).toBe(-3 * HOUR_S - 1200)
   expect(plan.chain).toEqual(['cut', 'cook'])
+  const rightAfter = byTam('label', 600, [], { dueS: -3 * HOUR_S + 600 })
+  expect(planPrep({ tasks: [...tasks, rightAfter], people: [tam], equipment: [] }).chain).toEqual(['cut', 'cook'])
 })
 
 test('what is under way stays in the plan, also when nothing else is left to place', () => {

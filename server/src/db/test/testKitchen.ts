@@ -24,13 +24,15 @@ export type TestKitchen = {
   close: () => Promise<void>
 }
 
+const COPY = `${__dirname}/../../../../tools/copy-db.sh`
+
 /** A database with a copy of the sample kitchen, and the real application on it, without history unless asked for. */
 export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
   const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
   const address = { socketPath, user: 'root', database: `test_${newId().replaceAll('-', '')}` }
   const sample = { ...address, database: `sample_${evenings}` }
   await makeOnce(sample, evenings)
-  copyDatabase(sample, address.database)
+  execFileSync('bash', [COPY, socketPath, sample.database, address.database])
   const pool = openPool(address)
   const clock = testClock()
   const kitchenId = DEMO_KITCHEN_ID
@@ -62,12 +64,6 @@ async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void
     connection.destroy()
     await root.end()
   }
-}
-
-function copyDatabase({ socketPath, database }: DatabaseAddress, to: string): void {
-  const client = `--no-defaults --user=root --socket=${socketPath}`
-  const copy = `mariadb ${client} -e 'CREATE DATABASE ${to}' && mariadb-dump ${client} ${database} | mariadb ${client} ${to}`
-  execFileSync('bash', ['-c', copy])
 }
 
 export async function send(app: OpenAPIHono, method: string, path: string, body?: unknown, type = 'application/json') {
