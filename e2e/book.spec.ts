@@ -69,9 +69,11 @@ test('by keyboard alone: typed, moved, undone, saved', async ({ kitchen, open })
   await expect(what(page, 2)).toHaveValue('egg')
   await page.keyboard.press('Control+y')
   await expect(what(page, 3)).toHaveValue('egg')
-  const handle = page.getByRole('button', { name: 'Move egg, arrow keys' })
+  const handle = page.getByRole('button', { name: 'Move egg' })
   await handle.focus()
+  await page.keyboard.press('Space')
   await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('Space')
   await expect(what(page, 2)).toHaveValue('egg')
   const button = save(page)
   for (let n = 0; n < 80 && !(await button.evaluate((one) => one === document.activeElement)); n += 1)
@@ -234,10 +236,10 @@ test('the bands of a style are the kitchen’s own: an upside-down one is refuse
 
 test('a line is dragged to its place by its handle', async ({ open }) => {
   const page = await open('/book/plain/edit')
-  const handle = page.getByRole('button', { name: 'Move egg, arrow keys' })
+  const handle = page.getByRole('button', { name: 'Move egg' })
   const [from, to] = [
     await handle.boundingBox(),
-    await page.getByRole('button', { name: 'Move oil, arrow keys' }).boundingBox(),
+    await page.getByRole('button', { name: 'Move oil' }).boundingBox(),
   ]
   await page.mouse.move(from!.x + 10, from!.y + 20)
   await page.mouse.down()

@@ -5,6 +5,7 @@ export const PROBLEM_CODES = [
   'bad-json',
   'invalid',
   'too-large',
+  'too-many',
   'not-found',
   'unknown-dish',
   'unknown-modifier',

@@ -25,8 +25,9 @@ import { kitchenRoutes } from './setup/kitchen.route'
 import { runRoutes } from './wok/runs.route'
 import { stationRoutes } from './wok/stations.route'
 import { codeOf } from './db/pool'
-import type { Services } from './http/context'
+import type { KitchenContext, RequestEnv } from './http/context'
 import { Problem } from './http/problems'
+import { limitRequests } from './http/rateLimit'
 
 const MAX_BODY_BYTES = 4 * 1_048_576
 const DATABASE_GONE = [
@@ -41,8 +42,8 @@ const DATABASE_GONE = [
 /** SHA-256 of the empty text: the style element that the interface library fills through the object model. */
 const EMPTY_STYLE_SHA256 = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 
-export function createApp(services: Services, follower: LiveFollower, log: Logger): OpenAPIHono {
-  const app = new OpenAPIHono()
+export function createApp(kitchen: KitchenContext, follower: LiveFollower, log: Logger): OpenAPIHono<RequestEnv> {
+  const app = new OpenAPIHono<RequestEnv>()
   app.use('*', async (c, next) => {
     const startedMs = performance.now()
     await next()
@@ -71,31 +72,33 @@ export function createApp(services: Services, follower: LiveFollower, log: Logge
       permissionsPolicy: { camera: [], microphone: [], geolocation: [] },
     }),
   )
+  app.use('/api/*', limitRequests())
   app.use('/api/*', bodyLimit({ maxSize: MAX_BODY_BYTES, onError: tooLarge }))
   app.use('/api/*', async (c, next) => {
+    c.set('kitchen', kitchen)
     await next()
-    c.res.headers.set('x-okazu-now', String(services.now()))
+    c.res.headers.set('x-okazu-now', String(c.var.kitchen.now()))
     if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store')
   })
-  app.route('/api', healthRoutes(services))
-  app.route('/api', kitchenRoutes(services))
-  app.route('/api', fileRoutes(services))
-  app.route('/api', dishRoutes(services))
-  app.route('/api', ingredientRoutes(services))
-  app.route('/api', recipeRoutes(services))
-  app.route('/api', styleRoutes(services))
-  app.route('/api', printRoutes(services))
-  app.route('/api', lotRoutes(services))
-  app.route('/api', planRoutes(services))
-  app.route('/api', probeRoutes(services))
-  app.route('/api', miseRoutes(services))
-  app.route('/api', miseFileRoutes(services))
-  app.route('/api', ticketRoutes(services))
-  app.route('/api', runRoutes(services))
-  app.route('/api', stationRoutes(services))
-  app.route('/api', recordRoutes(services))
-  app.route('/api', feedRoutes(services))
-  app.route('/api', liveRoutes(services, follower))
+  app.route('/api', healthRoutes)
+  app.route('/api', kitchenRoutes)
+  app.route('/api', fileRoutes)
+  app.route('/api', dishRoutes)
+  app.route('/api', ingredientRoutes)
+  app.route('/api', recipeRoutes)
+  app.route('/api', styleRoutes)
+  app.route('/api', printRoutes)
+  app.route('/api', lotRoutes)
+  app.route('/api', planRoutes)
+  app.route('/api', probeRoutes)
+  app.route('/api', miseRoutes)
+  app.route('/api', miseFileRoutes)
+  app.route('/api', ticketRoutes)
+  app.route('/api', runRoutes)
+  app.route('/api', stationRoutes)
+  app.route('/api', recordRoutes)
+  app.route('/api', feedRoutes)
+  app.route('/api', liveRoutes(follower))
   app.openAPIRegistry.register('ProblemDetails', ProblemDetails)
   app.doc31('/api/openapi.json', {
     openapi: '3.1.0',

@@ -14,6 +14,8 @@ export class Refused extends Error {
 export class NoAnswer extends Error {}
 
 const TIMEOUT_MS = 8000
+/** The server wants us to wait: what was sent is sent again later. */
+const TOO_MANY = 429
 
 export function getJson<T extends z.ZodType>(path: string, schema: T, signal?: AbortSignal): Promise<z.infer<T>> {
   return request('GET', path, schema, undefined, signal)
@@ -54,7 +56,7 @@ async function request<T extends z.ZodType>(
   if (response.ok) return schema.parse(await response.json())
   const problem = ProblemDetails.safeParse(await response.json().catch(() => null))
   if (!problem.success) throw new NoAnswer(`status ${response.status}`)
-  if (problem.data.status >= 500) throw new NoAnswer(problem.data.detail)
+  if (problem.data.status >= 500 || problem.data.status === TOO_MANY) throw new NoAnswer(problem.data.detail)
   throw new Refused(problem.data)
 }
 

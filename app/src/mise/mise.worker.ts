@@ -1,4 +1,7 @@
-import { answerQuestions } from '../device/askWorker'
-import { workMise } from './miseWork'
+import { planKitchen } from 'core/mise/doing/planKitchen'
+import { exposeWork } from '../device/exposeWork'
 
-onmessage = answerQuestions(workMise)
+export const miseWork = { planKitchen }
+export type MiseWork = typeof miseWork
+
+exposeWork(miseWork)

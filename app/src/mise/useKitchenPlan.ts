@@ -11,7 +11,7 @@ import { NONE, valueOf, WORKING, type Worked } from '../device/worked'
 import { workedClient } from '../live/workedClient'
 import { useKitchen } from '../setup/useKitchen'
 import { useRiceHouse } from '../rice/useLots'
-import { runMise } from './runMise'
+import { inMiseWorker } from './miseWorker'
 import { useMiseHouse, useMisePlans } from './useMise'
 
 const MINUTE_MS = 60_000
@@ -108,7 +108,8 @@ function useWorked(asked: KitchenInput | null, said: string, key: unknown[]) {
       staleTime: Infinity,
       gcTime: MINUTE_MS,
       placeholderData: keepPreviousData,
-      queryFn: async () => (asked ? { key: said, plan: await runMise(asked) } : null),
+      queryFn: async ({ signal }) =>
+        asked ? { key: said, plan: await inMiseWorker((functions) => functions.planKitchen(asked), signal) } : null,
     },
     workedClient,
   )

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { Trace, type LotRow } from 'contract/rice'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
@@ -8,7 +9,7 @@ import { download } from '../device/download'
 import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
-import { Chevron } from '../ui/icons'
+import { Icon } from '../ui/icons'
 import { Sheet } from '../ui/Sheet'
 import { Empty, Loading, Problem, useProblemSentence } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
@@ -112,7 +113,7 @@ function PastLot({ row, zone }: { row: LotRow; zone: string }) {
             .join(' · ')}
         </Text>
       </View>
-      <Chevron sizePx={18} />
+      <Icon as={ChevronRight} sizePx={20} />
     </Pressable>
   )
 }

@@ -4,7 +4,7 @@ import { inTrays, type CoolingPlace, type CoolStage } from 'core/rice/cooling/co
 import type { DayRicePlan, RicePlanForInput } from 'core/rice/plan/ricePlanFor'
 import type { RuleSet } from 'core/safety/limits'
 import { WORKING, workedOf, type Worked } from '../device/worked'
-import { runRice } from './runRice'
+import { inRiceWorker } from './riceWorker'
 import type { WatchedLot } from 'core/rice/lot/watchLot'
 import type { ShownLot } from './useLots'
 
@@ -26,7 +26,11 @@ function watching({ lot, state }: ShownLot, house: RiceHouse, nowMs: number) {
     queryKey: key,
     enabled: isCooling,
     placeholderData: sameButMinute(key),
-    queryFn: () => runRice<'watch'>({ kind: 'watch', state, plan: cooling, places: coolPlaces(house), nowMs }),
+    queryFn: ({ signal }: { signal: AbortSignal }) =>
+      inRiceWorker(
+        (functions) => functions.watchLot({ state, plan: cooling, places: coolPlaces(house), nowMs }),
+        signal,
+      ),
   }
 }
 
@@ -65,7 +69,7 @@ export function useMostDepthM(stages: CoolStage[], ruleSet: RuleSet, startTempC:
   const query = useQuery({
     ...once,
     queryKey: key,
-    queryFn: () => runRice<'depth'>({ kind: 'depth', startTempC, stages, ruleSet }),
+    queryFn: ({ signal }) => inRiceWorker((functions) => functions.advisedDepthM(startTempC, stages, ruleSet), signal),
   })
   return workedOf(query)
 }
@@ -78,7 +82,7 @@ export function useDayPlan(asked: RicePlanForInput | null): Worked<DayRicePlan> 
     enabled: asked !== null,
     queryKey: key,
     placeholderData: sameButMinute(key),
-    queryFn: () => (asked ? runRice<'plan'>({ kind: 'plan', asked }) : null),
+    queryFn: ({ signal }) => (asked ? inRiceWorker((functions) => functions.ricePlanFor(asked), signal) : null),
   })
   return workedOf(query as { data: DayRicePlan | undefined; isError: boolean })
 }

@@ -1,9 +1,17 @@
+import type { ComponentType } from 'react'
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg'
 
 type IconProps = { sizePx: number; color?: string }
 
 const RICE = 'rgb(var(--rice))'
 const ON_INVERSE = 'rgb(var(--on-inverse))'
+
+export type CommonIcon = ComponentType<{ size: number; color: string; strokeWidth: number; 'aria-hidden': boolean }>
+
+/** An icon of the common set, in our stroke; colour and shape codes below are our own. */
+export function Icon({ as: Drawn, sizePx, color = 'rgb(var(--ash))' }: IconProps & { as: CommonIcon }) {
+  return <Drawn size={sizePx} color={color} strokeWidth={2.4} aria-hidden />
+}
 
 /** Allergy: a slashed disc. */
 export function SlashDisc({ sizePx, color = ON_INVERSE }: IconProps) {
@@ -31,14 +39,6 @@ export function Diamond({ sizePx, color = RICE }: IconProps) {
   return (
     <Svg width={sizePx} height={sizePx} viewBox="0 0 24 24" aria-hidden>
       <Path d="M12 2 L22 12 L12 22 L2 12 Z" fill={color} />
-    </Svg>
-  )
-}
-
-export function Chevron({ sizePx, color = 'rgb(var(--ash))' }: IconProps) {
-  return (
-    <Svg width={sizePx} height={sizePx} viewBox="0 0 24 24" aria-hidden>
-      <Path d="M8 4 L16 12 L8 20" stroke={color} strokeWidth={2.4} fill="none" />
     </Svg>
   )
 }

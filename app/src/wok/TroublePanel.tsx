@@ -1,4 +1,5 @@
 import type { Run } from 'contract/run'
+import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { forgettable, type MayStillGoIn } from 'core/wok/forgot'
 import { projectedStartsMs } from 'core/wok/run'
 import { TROUBLE_DELAY_S } from 'core/wok/runEvent'
@@ -7,7 +8,7 @@ import { Pressable, ScrollView, View } from 'react-native'
 import { Button } from '../ui/Button'
 import { HoldButton } from '../ui/HoldButton'
 import { Choice } from '../ui/Choice'
-import { Chevron, Triangle } from '../ui/icons'
+import { Icon, Triangle } from '../ui/icons'
 import { Notice } from '../ui/Notice'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
@@ -46,7 +47,7 @@ export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
             <Text size="amount" weight="bold" stretch="slim">
               {t(`troubles.${trouble}`)}
             </Text>
-            <Chevron sizePx={22} />
+            <Icon as={ChevronRight} sizePx={24} />
           </View>
           <Text stretch="slim">{t(`troubles.${trouble}Do`)}</Text>
           {next && (

@@ -1,3 +1,4 @@
+import { majorOf } from 'core/measure/money'
 import { fahrenheitOf, type TempUnit } from 'core/measure/temperature'
 
 /** Numbers and times as they are shown. Units follow the kitchen, never the language. */
@@ -97,7 +98,7 @@ export function formatMoney(minor: number, currency: string): string {
   const known = money.get(currency)
   const format = known ?? new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
   if (!known) money.set(currency, format)
-  return format.format(minor / 100)
+  return format.format(majorOf(minor, currency))
 }
 
 /** A fraction as per cent with as many digits as matter: 1.05, 6.3, 41. */

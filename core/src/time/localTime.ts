@@ -1,68 +1,47 @@
-/** Calendar days and minutes of a kitchen's zone; instants are ms since 1970, UTC. */
+import { TZDate, tzOffset } from '@date-fns/tz'
+import { addDays } from 'date-fns/addDays'
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays'
+import { endOfDay } from 'date-fns/endOfDay'
+import { formatISO } from 'date-fns/formatISO'
+import { getISODay } from 'date-fns/getISODay'
+
 const MINUTE_MS = 60_000
 const DAY_MS = 86_400_000
 
-const formats = new Map<string, Intl.DateTimeFormat>()
-
-function formatOf(timeZone: string): Intl.DateTimeFormat {
-  const known = formats.get(timeZone)
-  if (known) return known
-  const made = new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    hourCycle: 'h23',
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-    hour: '2-digit',
-    minute: '2-digit',
-    second: '2-digit',
-  })
-  formats.set(timeZone, made)
-  return made
-}
-
-/** The zone's wall clock at an instant, written as if it were UTC [ms]. */
-function wallMs(ms: number, timeZone: string): number {
-  const part: Record<string, number> = {}
-  for (const { type, value } of formatOf(timeZone).formatToParts(ms)) part[type] = Number(value)
-  const { year = 0, month = 1, day = 1, hour = 0, minute = 0, second = 0 } = part
-  return Date.UTC(year, month - 1, day, hour, minute, second)
-}
+/** Calendar days (2026-11-26) and minutes of a kitchen's zone; instants are ms since 1970, UTC. */
+const dateOf = (day: string) => new TZDate(`${day}T00:00:00Z`, 'UTC')
+const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
 
 /** The day in the zone: 2026-11-26. */
-export function localDay(ms: number, timeZone: string): string {
-  return new Date(wallMs(ms, timeZone)).toISOString().slice(0, 10)
-}
+export const localDay = (ms: number, timeZone: string): string => isoDay(new TZDate(ms, timeZone))
 
 /** Minutes since the zone's midnight by its wall clock. */
 export function localMinute(ms: number, timeZone: string): number {
-  return Math.floor((wallMs(ms, timeZone) % DAY_MS) / MINUTE_MS)
+  const wall = new TZDate(ms, timeZone)
+  return wall.getHours() * 60 + wall.getMinutes()
 }
 
 /** A day so many days later. */
-export function dayAfter(day: string, days = 1): string {
-  return new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10)
-}
+export const dayAfter = (day: string, days = 1): string => isoDay(addDays(dateOf(day), days))
+
+/** Days from one day to a later one. */
+export const daysBetween = (from: string, to: string): number => differenceInCalendarDays(dateOf(to), dateOf(from))
 
 /** Monday is 1, Sunday 7. */
-export function weekdayOf(day: string): number {
-  return new Date(`${day}T00:00:00Z`).getUTCDay() || 7
-}
+export const weekdayOf = (day: string): number => getISODay(dateOf(day))
 
 /**
  * The instant at which the zone's wall clock shows a minute of a day. Where summer time skips it, the instant after the
  * gap; where it comes twice, the first.
  */
 export function instantOf(day: string, minute: number, timeZone: string): number {
-  const wanted = Date.parse(`${day}T00:00:00Z`) + minute * MINUTE_MS
-  const early = wanted - (wallMs(wanted - DAY_MS, timeZone) - (wanted - DAY_MS))
-  const late = wanted - (wallMs(wanted + DAY_MS, timeZone) - (wanted + DAY_MS))
-  for (const candidate of [Math.min(early, late), Math.max(early, late)])
-    if (wallMs(candidate, timeZone) === wanted) return candidate
-  return Math.max(early, late)
+  const [year = 0, month = 1, date = 1] = day.split('-').map(Number)
+  const instant = new TZDate(year, month - 1, date, 0, minute, timeZone).getTime()
+  const offsetMin = (ms: number) => tzOffset(timeZone, new Date(ms))
+  const first = instant - (offsetMin(instant - DAY_MS) - offsetMin(instant)) * MINUTE_MS
+  return first < instant && localMinute(first, timeZone) === localMinute(instant, timeZone) ? first : instant
 }
 
 /** The last millisecond of the day in the zone on which an instant falls, so many days later. */
-export function endOfLocalDay(ms: number, timeZone: string, daysLater = 0): number {
-  return instantOf(dayAfter(localDay(ms, timeZone), daysLater + 1), 0, timeZone) - 1
-}
+export const endOfLocalDay = (ms: number, timeZone: string, daysLater = 0): number =>
+  endOfDay(addDays(new TZDate(ms, timeZone), daysLater)).getTime()

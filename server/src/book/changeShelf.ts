@@ -1,12 +1,12 @@
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import type { Services } from '../http/context'
+import type { KitchenContext } from '../http/context'
 import { refreshDishes } from './shelf'
 
 /** Changes an ingredient or a sub-recipe: dishes that it changes get their next version in the same transaction. */
 export async function changeShelf(
-  { pool, kitchenId, now, changed }: Services,
+  { pool, kitchenId, now, changed }: KitchenContext,
   work: (connection: PoolConnection) => Promise<unknown>,
 ): Promise<void> {
   await inTransaction(pool, async (connection) => {

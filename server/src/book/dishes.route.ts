@@ -5,7 +5,7 @@ import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { editedMeanwhile, nameTaken } from '../http/conflict'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type KitchenContext } from '../http/context'
 import { Problem } from '../http/problems'
 import { dishFromLines, readDishLines } from './files/dish.csv'
 import { listDishes, listDishVersions, lockDish, saveDish } from './dishes.sql'
@@ -50,52 +50,59 @@ const importDish = createRoute({
   responses: { 201: json(DishImported, 'The dish as saved; names that the ingredient table does not know') },
 })
 
-export const dishRoutes = ({ pool, kitchenId, now, changed }: Services) => {
-  const save = async (work: (connection: PoolConnection) => Promise<Dish>): Promise<Dish> => {
-    const saved = await inTransaction(pool, async (connection) => {
-      const dish = await work(connection)
-      await announce(connection, kitchenId, now(), [{ topic: 'book', key: dish.id }])
-      return dish
-    })
-    changed()
-    return saved
-  }
-  return newRouter()
-    .openapi(getDishes, async (c) => c.json({ dishes: await listDishes(pool, kitchenId) }, 200))
-    .openapi(getVersions, async (c) =>
-      c.json({ versions: await listDishVersions(pool, kitchenId, c.req.valid('param').id) }, 200),
-    )
-    .openapi(putDish, async (c) => {
-      const { version, dish } = c.req.valid('json')
-      if (dish.id !== c.req.valid('param').id)
-        throw new Problem('invalid', { detail: `the address says ${c.req.valid('param').id}, the dish ${dish.id}` })
-      const saved = await save(async (connection) => {
-        const draft = resolveDish(dish, await readShelf(connection, kitchenId))
-        const known = await lockDish(connection, kitchenId, dish.id)
-        if (version === 0 && known.version > 0) throw nameTaken(dish.name)
-        if (known.version !== version) throw editedMeanwhile()
-        return saveDish(connection, kitchenId, draft, now())
-      })
-      return c.json(saved, 200)
-    })
-    .openapi(deleteDish, async (c) => {
-      const { id } = c.req.valid('param')
-      const { version } = c.req.valid('query')
-      await save(async (connection) => {
-        const dish = (await listDishes(connection, kitchenId)).find((one) => one.id === id)
-        if (!dish) throw new Problem('unknown-dish', { detail: `no dish ${id} in the book` })
-        if ((await lockDish(connection, kitchenId, id)).version !== version) throw editedMeanwhile()
-        const { version: _version, ...draft } = dish
-        return saveDish(connection, kitchenId, draft, now(), true)
-      })
-      return c.json({ dishes: await listDishes(pool, kitchenId) }, 200)
-    })
-    .openapi(importDish, async (c) => {
-      const lines = readDishLines(await c.req.arrayBuffer())
-      const { rows } = await readShelf(pool, kitchenId)
-      const { dish, unknownNames, rawNames } = dishFromLines(c.req.valid('query'), lines, rows)
-      const draft = DishDraft.parse(dish)
-      const saved = await save((connection) => saveDish(connection, kitchenId, draft, now()))
-      return c.json({ dish: saved, unknownNames, rawNames }, 201)
-    })
+const save = async (context: KitchenContext, work: (connection: PoolConnection) => Promise<Dish>): Promise<Dish> => {
+  const { pool, kitchenId, now, changed } = context
+  const saved = await inTransaction(pool, async (connection) => {
+    const dish = await work(connection)
+    await announce(connection, kitchenId, now(), [{ topic: 'book', key: dish.id }])
+    return dish
+  })
+  changed()
+  return saved
 }
+
+export const dishRoutes = newRouter()
+  .openapi(getDishes, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ dishes: await listDishes(pool, kitchenId) }, 200)
+  })
+  .openapi(getVersions, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ versions: await listDishVersions(pool, kitchenId, c.req.valid('param').id) }, 200)
+  })
+  .openapi(putDish, async (c) => {
+    const { kitchenId, now } = c.var.kitchen
+    const { version, dish } = c.req.valid('json')
+    if (dish.id !== c.req.valid('param').id)
+      throw new Problem('invalid', { detail: `the address says ${c.req.valid('param').id}, the dish ${dish.id}` })
+    const saved = await save(c.var.kitchen, async (connection) => {
+      const draft = resolveDish(dish, await readShelf(connection, kitchenId))
+      const known = await lockDish(connection, kitchenId, dish.id)
+      if (version === 0 && known.version > 0) throw nameTaken(dish.name)
+      if (known.version !== version) throw editedMeanwhile()
+      return saveDish(connection, kitchenId, draft, now())
+    })
+    return c.json(saved, 200)
+  })
+  .openapi(deleteDish, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const { version } = c.req.valid('query')
+    await save(c.var.kitchen, async (connection) => {
+      const dish = (await listDishes(connection, kitchenId)).find((one) => one.id === id)
+      if (!dish) throw new Problem('unknown-dish', { detail: `no dish ${id} in the book` })
+      if ((await lockDish(connection, kitchenId, id)).version !== version) throw editedMeanwhile()
+      const { version: _version, ...draft } = dish
+      return saveDish(connection, kitchenId, draft, now(), true)
+    })
+    return c.json({ dishes: await listDishes(pool, kitchenId) }, 200)
+  })
+  .openapi(importDish, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const lines = readDishLines(await c.req.arrayBuffer())
+    const { rows } = await readShelf(pool, kitchenId)
+    const { dish, unknownNames, rawNames } = dishFromLines(c.req.valid('query'), lines, rows)
+    const draft = DishDraft.parse(dish)
+    const saved = await save(c.var.kitchen, (connection) => saveDish(connection, kitchenId, draft, now()))
+    return c.json({ dish: saved, unknownNames, rawNames }, 201)
+  })

@@ -3,7 +3,7 @@ import { StyleList, Tasting, TastingList } from 'contract/book'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { refuseFuture } from '../http/clockAhead'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter } from '../http/context'
 import { editedMeanwhile } from '../http/conflict'
 import { findStyles, saveStyles } from './styles.sql'
 import { addTasting, listTastings } from './tastings.sql'
@@ -31,26 +31,33 @@ const postTasting = createRoute({
   responses: { 200: json(TastingList, 'Kept once, however often it is sent') },
 })
 
-export const styleRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
-    .openapi(getStyles, async (c) => c.json(await findStyles(pool, kitchenId), 200))
-    .openapi(putStyles, async (c) => {
-      const list = c.req.valid('json')
-      await inTransaction(pool, async (connection) => {
-        if (!(await saveStyles(connection, kitchenId, list))) throw editedMeanwhile()
-        await announce(connection, kitchenId, now(), [{ topic: 'book', key: '' }])
-      })
-      changed()
-      return c.json(await findStyles(pool, kitchenId), 200)
+export const styleRoutes = newRouter()
+  .openapi(getStyles, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json(await findStyles(pool, kitchenId), 200)
+  })
+  .openapi(putStyles, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const list = c.req.valid('json')
+    await inTransaction(pool, async (connection) => {
+      if (!(await saveStyles(connection, kitchenId, list))) throw editedMeanwhile()
+      await announce(connection, kitchenId, now(), [{ topic: 'book', key: '' }])
     })
-    .openapi(getTastings, async (c) => c.json({ tastings: await listTastings(pool, kitchenId) }, 200))
-    .openapi(postTasting, async (c) => {
-      const tasting = c.req.valid('json')
-      refuseFuture(tasting.atMs, now())
-      await inTransaction(pool, async (connection) => {
-        await addTasting(connection, kitchenId, tasting, now())
-        await announce(connection, kitchenId, now(), [{ topic: 'book', key: tasting.dishId }])
-      })
-      changed()
-      return c.json({ tastings: await listTastings(pool, kitchenId) }, 200)
+    changed()
+    return c.json(await findStyles(pool, kitchenId), 200)
+  })
+  .openapi(getTastings, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ tastings: await listTastings(pool, kitchenId) }, 200)
+  })
+  .openapi(postTasting, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const tasting = c.req.valid('json')
+    refuseFuture(tasting.atMs, now())
+    await inTransaction(pool, async (connection) => {
+      await addTasting(connection, kitchenId, tasting, now())
+      await announce(connection, kitchenId, now(), [{ topic: 'book', key: tasting.dishId }])
     })
+    changed()
+    return c.json({ tastings: await listTastings(pool, kitchenId) }, 200)
+  })

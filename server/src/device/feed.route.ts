@@ -2,7 +2,7 @@ import { createRoute } from '@hono/zod-openapi'
 import { Feed } from 'contract/kitchen'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter } from '../http/context'
 import { findFeed, saveFeed } from './feed.sql'
 
 const getFeed = createRoute({
@@ -18,22 +18,23 @@ const putFeed = createRoute({
   responses: { 200: json(Feed, 'Switched; the first boat lands when it is switched on') },
 })
 
-export const feedRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
-    .openapi(getFeed, async (c) => {
-      const { isOn, seed } = await findFeed(pool, kitchenId)
-      return c.json({ isOn, seed }, 200)
+export const feedRoutes = newRouter()
+  .openapi(getFeed, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const { isOn, seed } = await findFeed(pool, kitchenId)
+    return c.json({ isOn, seed }, 200)
+  })
+  .openapi(putFeed, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const wanted = c.req.valid('json')
+    await inTransaction(pool, async (connection) => {
+      const feed = await findFeed(connection, kitchenId, true)
+      const isSame = feed.isOn && wanted.isOn && feed.seed === wanted.seed
+      const startedAtMs = isSame ? feed.startedAtMs : now()
+      const fedUntilMs = isSame ? feed.fedUntilMs : now()
+      await saveFeed(connection, kitchenId, { ...wanted, startedAtMs, fedUntilMs })
+      await announce(connection, kitchenId, now(), [{ topic: 'feed', key: '' }])
     })
-    .openapi(putFeed, async (c) => {
-      const wanted = c.req.valid('json')
-      await inTransaction(pool, async (connection) => {
-        const feed = await findFeed(connection, kitchenId, true)
-        const isSame = feed.isOn && wanted.isOn && feed.seed === wanted.seed
-        const startedAtMs = isSame ? feed.startedAtMs : now()
-        const fedUntilMs = isSame ? feed.fedUntilMs : now()
-        await saveFeed(connection, kitchenId, { ...wanted, startedAtMs, fedUntilMs })
-        await announce(connection, kitchenId, now(), [{ topic: 'feed', key: '' }])
-      })
-      changed()
-      return c.json(wanted, 200)
-    })
+    changed()
+    return c.json(wanted, 200)
+  })

@@ -3,12 +3,14 @@ import type { Pool } from 'mysql2/promise'
 import type { z } from 'zod'
 import { Problem } from './problems'
 
-/** What every route works with: the database, the time, the kitchen it serves. */
-export type Services = { pool: Pool; now: () => number; kitchenId: string; changed: () => void }
+/** What a request works with: the database, the time, the kitchen it is about, and whom to tell of a change. */
+export type KitchenContext = { pool: Pool; now: () => number; kitchenId: string; changed: () => void }
+
+export type RequestEnv = { Variables: { kitchen: KitchenContext } }
 
 /** A router whose failed validation is one problem with a fault a field. */
-export function newRouter(): OpenAPIHono {
-  return new OpenAPIHono({
+export function newRouter(): OpenAPIHono<RequestEnv> {
+  return new OpenAPIHono<RequestEnv>({
     defaultHook: (result) => {
       if (!result.success) throw invalid(result.error)
     },

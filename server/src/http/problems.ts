@@ -6,6 +6,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'bad-json': { status: 400, title: 'The body is not JSON' },
   invalid: { status: 422, title: 'Something in the request is wrong' },
   'too-large': { status: 413, title: 'The body is too large' },
+  'too-many': { status: 429, title: 'Too many requests from one address' },
   'not-found': { status: 404, title: 'There is nothing at this address' },
   'unknown-dish': { status: 422, title: 'No such dish in the book' },
   'unknown-modifier': { status: 422, title: 'The dish has no such modifier' },

@@ -1,4 +1,5 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
+import type { RequestEnv } from './context'
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -6,14 +7,14 @@ import { gzipSync } from 'node:zlib'
 import { serveApp } from './static'
 
 let folder = ''
-let app: OpenAPIHono
+let app: OpenAPIHono<RequestEnv>
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'okazu-web-'))
   mkdirSync(join(folder, '_expo/static/js'), { recursive: true })
   writeFileSync(join(folder, 'index.html'), '<p>shell</p>')
   writeFileSync(join(folder, '_expo/static/js/a.js'), 'let plain')
   writeFileSync(join(folder, '_expo/static/js/a.js.gz'), gzipSync('let packed'))
-  app = new OpenAPIHono()
+  app = new OpenAPIHono<RequestEnv>()
   app.get('/api/health', (c) => c.text('api'))
   serveApp(app, folder)
 })
@@ -48,7 +49,7 @@ test("the API is not the app's, and nothing outside the folder is served", async
 })
 
 test('without a built app the API is served alone', async () => {
-  const bare = new OpenAPIHono()
+  const bare = new OpenAPIHono<RequestEnv>()
   serveApp(bare, join(folder, 'none'))
   expect((await bare.request('/line')).status).toBe(404)
 })

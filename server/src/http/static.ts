@@ -1,11 +1,12 @@
 import { serveStatic } from '@hono/node-server/serve-static'
 import type { OpenAPIHono } from '@hono/zod-openapi'
+import type { RequestEnv } from './context'
 import type { Context, Env } from 'hono'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 
 /** The built web app: hashed files for good, everything else asked for again; a path without a dot is a screen. */
-export function serveApp(app: OpenAPIHono, folder: string): void {
+export function serveApp(app: OpenAPIHono<RequestEnv>, folder: string): void {
   if (!existsSync(join(folder, 'index.html'))) return
   const files = serveStatic({
     root: folder,

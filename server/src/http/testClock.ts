@@ -2,7 +2,7 @@ import type { OpenAPIHono } from '@hono/zod-openapi'
 import { z } from 'zod'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import type { Services } from './context'
+import type { KitchenContext, RequestEnv } from './context'
 
 export type TestClock = { now: () => number; moveToMs: (nowMs: number) => void }
 
@@ -17,9 +17,9 @@ export function testClock(): TestClock {
  * that it takes the new time.
  */
 export function mountTestClock(
-  app: OpenAPIHono,
+  app: OpenAPIHono<RequestEnv>,
   clock: TestClock,
-  { pool, kitchenId, changed }: Pick<Services, 'pool' | 'kitchenId' | 'changed'>,
+  { pool, kitchenId, changed }: Pick<KitchenContext, 'pool' | 'kitchenId' | 'changed'>,
 ): void {
   app.put('/api/test-clock', async (c) => {
     const { nowMs } = z.object({ nowMs: z.number() }).parse(await c.req.json())

@@ -4,7 +4,7 @@ import { NewTickets, Ticket, TicketEvents, TicketList } from 'contract/ticket'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { listDishes } from '../book/dishes.sql'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { findKitchen } from '../setup/kitchen.sql'
 import { checkTicket } from './checkTicket'
@@ -34,33 +34,36 @@ const postTicketEvents = createRoute({
   responses: { 200: json(Ticket, 'The ticket afterwards') },
 })
 
-export const ticketRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
-    .openapi(getTickets, async (c) => c.json({ tickets: await listOpenTickets(pool, kitchenId) }, 200))
-    .openapi(postTickets, async (c) => {
-      const body = c.req.valid('json')
-      const tickets = (Array.isArray(body) ? body : [body]).map(withIds)
-      const dishes = await listDishes(pool, kitchenId)
-      const kitchen = await findKitchen(pool, kitchenId)
-      if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
-      const known = new Set<string>()
-      for (const ticket of tickets) if (await findTicket(pool, kitchenId, ticket.id)) known.add(ticket.id)
-      tickets.filter((ticket) => !known.has(ticket.id)).forEach((ticket) => checkTicket(ticket, dishes, kitchen, now()))
-      const placed = await inTransaction(pool, (connection) => placeTickets(connection, kitchenId, tickets, now()))
-      changed()
-      return c.json({ tickets: placed }, 201)
+export const ticketRoutes = newRouter()
+  .openapi(getTickets, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ tickets: await listOpenTickets(pool, kitchenId) }, 200)
+  })
+  .openapi(postTickets, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const body = c.req.valid('json')
+    const tickets = (Array.isArray(body) ? body : [body]).map(withIds)
+    const dishes = await listDishes(pool, kitchenId)
+    const kitchen = await findKitchen(pool, kitchenId)
+    if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
+    const known = new Set<string>()
+    for (const ticket of tickets) if (await findTicket(pool, kitchenId, ticket.id)) known.add(ticket.id)
+    tickets.filter((ticket) => !known.has(ticket.id)).forEach((ticket) => checkTicket(ticket, dishes, kitchen, now()))
+    const placed = await inTransaction(pool, (connection) => placeTickets(connection, kitchenId, tickets, now()))
+    changed()
+    return c.json({ tickets: placed }, 201)
+  })
+  .openapi(postTicketEvents, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const { events } = c.req.valid('json')
+    const ticket = await inTransaction(pool, async (connection) => {
+      if (!(await lockTicket(connection, kitchenId, id))) throw new Problem('not-found', { detail: `no ticket ${id}` })
+      await addTicketEvents(connection, kitchenId, id, events, now())
+      await announce(connection, kitchenId, now(), [{ topic: 'tickets', key: id }])
+      return findTicket(connection, kitchenId, id)
     })
-    .openapi(postTicketEvents, async (c) => {
-      const { id } = c.req.valid('param')
-      const { events } = c.req.valid('json')
-      const ticket = await inTransaction(pool, async (connection) => {
-        if (!(await lockTicket(connection, kitchenId, id)))
-          throw new Problem('not-found', { detail: `no ticket ${id}` })
-        await addTicketEvents(connection, kitchenId, id, events, now())
-        await announce(connection, kitchenId, now(), [{ topic: 'tickets', key: id }])
-        return findTicket(connection, kitchenId, id)
-      })
-      changed()
-      if (!ticket) throw new Problem('not-found', { detail: `no ticket ${id}` })
-      return c.json(ticket, 200)
-    })
+    changed()
+    if (!ticket) throw new Problem('not-found', { detail: `no ticket ${id}` })
+    return c.json(ticket, 200)
+  })

@@ -1,8 +1,7 @@
 import type { LiveChange } from 'contract/run'
-import { Hono } from 'hono'
 import { streamSSE } from 'hono/streaming'
 import { changesAfter, newestChangeNo } from '../db/outbox'
-import type { Services } from '../http/context'
+import { newRouter } from '../http/context'
 import type { LiveFollower } from './follower'
 
 const HEARTBEAT_MS = 15_000
@@ -13,10 +12,11 @@ const GAP_MOST = 5_000
  * Every committed change as server-sent events. The id is the outbox number: a screen that lost the stream resumes from
  * the last number it saw (`Last-Event-ID`, or `?after=`). The event `hello` carries the newest number and the time.
  */
-export const liveRoutes = ({ pool, kitchenId, now }: Services, follower: LiveFollower) =>
-  new Hono().get('/live', (c) => {
+export const liveRoutes = (follower: LiveFollower) =>
+  newRouter().get('/live', (c) => {
     c.header('x-accel-buffering', 'no')
     const asked = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
+    const { pool, kitchenId, now } = c.var.kitchen
     return streamSSE(c, async (stream) => {
       const queue: LiveChange[] = []
       let wake: () => void = () => undefined

@@ -7,7 +7,7 @@ import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { refuseFuture } from '../http/clockAhead'
 import { editedMeanwhile } from '../http/conflict'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter } from '../http/context'
 import { insertMiseEvent } from './events.sql'
 import { findMiseHouse, saveMisePolicy } from './house.sql'
 import { miseKitchen } from './miseKitchen'
@@ -53,41 +53,48 @@ const postEvents = createRoute({
   responses: { 200: json(z.strictObject({ taken: z.int() }), 'Each id is taken once, in any order') },
 })
 
-export const miseRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
-    .openapi(getHouse, async (c) => c.json(await findMiseHouse(pool, kitchenId), 200))
-    .openapi(putHouse, async (c) => {
-      const { version, policy } = c.req.valid('json')
-      checkPolicy(policy, await miseKitchen(pool, kitchenId))
-      await inTransaction(pool, async (connection) => {
-        if (!(await saveMisePolicy(connection, kitchenId, version, policy))) throw editedMeanwhile()
-        await announce(connection, kitchenId, now(), [{ topic: 'mise', key: '' }])
-      })
-      changed()
-      return c.json(await findMiseHouse(pool, kitchenId), 200)
+export const miseRoutes = newRouter()
+  .openapi(getHouse, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json(await findMiseHouse(pool, kitchenId), 200)
+  })
+  .openapi(putHouse, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { version, policy } = c.req.valid('json')
+    checkPolicy(policy, await miseKitchen(pool, kitchenId))
+    await inTransaction(pool, async (connection) => {
+      if (!(await saveMisePolicy(connection, kitchenId, version, policy))) throw editedMeanwhile()
+      await announce(connection, kitchenId, now(), [{ topic: 'mise', key: '' }])
     })
-    .openapi(getPlans, async (c) =>
-      c.json({ plans: await misePlans(pool, await miseKitchen(pool, kitchenId), now()) }, 200),
-    )
-    .openapi(postPlan, async (c) => {
-      const { id } = c.req.valid('param')
-      const drawn = await drawMisePlan(pool, kitchenId, id, c.req.valid('json').version, now())
-      changed()
-      return c.json(drawn, 200)
+    changed()
+    return c.json(await findMiseHouse(pool, kitchenId), 200)
+  })
+  .openapi(getPlans, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    return c.json({ plans: await misePlans(pool, await miseKitchen(pool, kitchenId), now()) }, 200)
+  })
+  .openapi(postPlan, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const drawn = await drawMisePlan(pool, kitchenId, id, c.req.valid('json').version, now())
+    changed()
+    return c.json(drawn, 200)
+  })
+  .openapi(getStock, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const from = await miseKitchen(pool, kitchenId)
+    return c.json(stockRows(from, await stockOf(pool, from, now()), now()), 200)
+  })
+  .openapi(postEvents, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { events } = c.req.valid('json')
+    events.forEach((event) => refuseFuture(event.atMs, now()))
+    const taken = await inTransaction(pool, async (connection) => {
+      let count = 0
+      for (const event of events) if (await insertMiseEvent(connection, kitchenId, event, now())) count += 1
+      if (count > 0) await announce(connection, kitchenId, now(), [{ topic: 'mise', key: events[0]?.day ?? '' }])
+      return count
     })
-    .openapi(getStock, async (c) => {
-      const from = await miseKitchen(pool, kitchenId)
-      return c.json(stockRows(from, await stockOf(pool, from, now()), now()), 200)
-    })
-    .openapi(postEvents, async (c) => {
-      const { events } = c.req.valid('json')
-      events.forEach((event) => refuseFuture(event.atMs, now()))
-      const taken = await inTransaction(pool, async (connection) => {
-        let count = 0
-        for (const event of events) if (await insertMiseEvent(connection, kitchenId, event, now())) count += 1
-        if (count > 0) await announce(connection, kitchenId, now(), [{ topic: 'mise', key: events[0]?.day ?? '' }])
-        return count
-      })
-      changed()
-      return c.json({ taken }, 200)
-    })
+    changed()
+    return c.json({ taken }, 200)
+  })

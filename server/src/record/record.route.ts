@@ -1,7 +1,7 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { RunPage, type RunRow } from 'contract/run'
 import { csvAttachment } from '../http/attachment'
-import { json, newRouter, type Services } from '../http/context'
+import { json, newRouter } from '../http/context'
 import { listPastRuns, type PageKey } from './record.sql'
 import { runsCsv } from './runs.csv'
 
@@ -26,18 +26,19 @@ const getCsv = createRoute({
   path: '/record/runs.csv',
   responses: { 200: { ...csv, description: 'Runs that are over, a line a run, at most the newest 20,000' } },
 })
-export const recordRoutes = ({ pool, kitchenId }: Services) =>
-  newRouter()
-    .openapi(getPage, async (c) => {
-      const runs = await listPastRuns(pool, kitchenId, readKey(c.req.valid('query').before), PAGE_SIZE + 1)
-      const last = runs.length > PAGE_SIZE ? runs[PAGE_SIZE - 1] : undefined
-      return c.json({ runs: runs.slice(0, PAGE_SIZE), next: last ? keyOf(last) : null }, 200)
-    })
-    .openapi(getCsv, async (c) => {
-      const runs = await listPastRuns(pool, kitchenId, null, CSV_MOST)
-      return c.text(runsCsv(runs), 200, csvAttachment('okazu-runs.csv'))
-    })
 
+export const recordRoutes = newRouter()
+  .openapi(getPage, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const runs = await listPastRuns(pool, kitchenId, readKey(c.req.valid('query').before), PAGE_SIZE + 1)
+    const last = runs.length > PAGE_SIZE ? runs[PAGE_SIZE - 1] : undefined
+    return c.json({ runs: runs.slice(0, PAGE_SIZE), next: last ? keyOf(last) : null }, 200)
+  })
+  .openapi(getCsv, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const runs = await listPastRuns(pool, kitchenId, null, CSV_MOST)
+    return c.text(runsCsv(runs), 200, csvAttachment('okazu-runs.csv'))
+  })
 const keyOf = (row: RunRow) => `${row.firedAtMs}_${row.id}`
 
 function readKey(text: string | undefined): PageKey | null {

@@ -1,7 +1,7 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { Lot, LotId, LotList, LotPage, NewLot, Portioning, SaidOfLots, Trace, type LotRow } from 'contract/rice'
 import { inTransaction } from '../db/pool'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { beginLot } from './beginLot'
 import { findLot, listOpenLots, listPastLots, type PageKey } from './lots.sql'
@@ -65,56 +65,66 @@ const getTicketTrace = createRoute({
   responses: { 200: json(Trace, 'Which lots this ticket had, and who else got of them') },
 })
 
-export const lotRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
-    .openapi(getLots, async (c) => c.json({ lots: await listOpenLots(pool, kitchenId) }, 200))
-    .openapi(getPast, async (c) => {
-      const lots = await listPastLots(pool, kitchenId, readKey(c.req.valid('query').before), PAGE_SIZE + 1)
-      const last = lots.length > PAGE_SIZE ? lots[PAGE_SIZE - 1] : undefined
-      return c.json({ lots: lots.slice(0, PAGE_SIZE), next: last ? keyOf(last) : null }, 200)
-    })
-    .openapi(getLot, async (c) => {
-      const { id } = c.req.valid('param')
-      const lot = await findLot(pool, kitchenId, id)
-      if (!lot) throw unknownLot(id)
-      return c.json(lot, 200)
-    })
-    .openapi(postLot, async (c) => {
-      const begun = c.req.valid('json')
-      const { kitchen, house } = await riceKitchen(pool, kitchenId)
-      const lot = await inTransaction(pool, (connection) => beginLot(connection, kitchen, house, begun, now()))
-      changed()
-      return c.json(lot, 201)
-    })
-    .openapi(postEvents, async (c) => {
-      const { id } = c.req.valid('param')
-      const { events } = c.req.valid('json')
-      if (events.some((event) => event.lotId !== id))
-        throw new Problem('invalid', { detail: 'an event names another lot: send it to that lot' })
-      const { kitchen, house } = await riceKitchen(pool, kitchenId)
-      const taken = await inTransaction(pool, (connection) =>
-        takeLotEvents(connection, kitchen, house, id, events, now()),
-      )
-      changed()
-      if (taken.kind === 'refused') throw taken.problem
-      return c.json(taken.lot, 200)
-    })
-    .openapi(postPortioning, async (c) => {
-      const { id } = c.req.valid('param')
-      const asked = c.req.valid('json')
-      const { kitchen, house } = await riceKitchen(pool, kitchenId)
-      const lot = await inTransaction(pool, (connection) => portionLot(connection, kitchen, house, id, asked, now()))
-      changed()
-      return c.json(lot, 200)
-    })
-    .openapi(getTrace, async (c) => c.json(await traceLot(pool, kitchenId, c.req.valid('param').id), 200))
-    .openapi(getTicketTrace, async (c) => {
-      const { ticket } = c.req.valid('query')
-      const trace = await traceTicket(pool, kitchenId, ticket)
-      if (!trace) throw new Problem('not-found', { detail: `no ticket ${ticket}: look at the number on its label` })
-      return c.json(trace, 200)
-    })
-
+export const lotRoutes = newRouter()
+  .openapi(getLots, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ lots: await listOpenLots(pool, kitchenId) }, 200)
+  })
+  .openapi(getPast, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const lots = await listPastLots(pool, kitchenId, readKey(c.req.valid('query').before), PAGE_SIZE + 1)
+    const last = lots.length > PAGE_SIZE ? lots[PAGE_SIZE - 1] : undefined
+    return c.json({ lots: lots.slice(0, PAGE_SIZE), next: last ? keyOf(last) : null }, 200)
+  })
+  .openapi(getLot, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const lot = await findLot(pool, kitchenId, id)
+    if (!lot) throw unknownLot(id)
+    return c.json(lot, 200)
+  })
+  .openapi(postLot, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const begun = c.req.valid('json')
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    const lot = await inTransaction(pool, (connection) => beginLot(connection, kitchen, house, begun, now()))
+    changed()
+    return c.json(lot, 201)
+  })
+  .openapi(postEvents, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const { events } = c.req.valid('json')
+    if (events.some((event) => event.lotId !== id))
+      throw new Problem('invalid', { detail: 'an event names another lot: send it to that lot' })
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    const taken = await inTransaction(pool, (connection) =>
+      takeLotEvents(connection, kitchen, house, id, events, now()),
+    )
+    changed()
+    if (taken.kind === 'refused') throw taken.problem
+    return c.json(taken.lot, 200)
+  })
+  .openapi(postPortioning, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const asked = c.req.valid('json')
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    const lot = await inTransaction(pool, (connection) => portionLot(connection, kitchen, house, id, asked, now()))
+    changed()
+    return c.json(lot, 200)
+  })
+  .openapi(getTrace, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json(await traceLot(pool, kitchenId, c.req.valid('param').id), 200)
+  })
+  .openapi(getTicketTrace, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const { ticket } = c.req.valid('query')
+    const trace = await traceTicket(pool, kitchenId, ticket)
+    if (!trace) throw new Problem('not-found', { detail: `no ticket ${ticket}: look at the number on its label` })
+    return c.json(trace, 200)
+  })
 const keyOf = (row: LotRow) => `${row.bornAtMs}_${row.id}`
 
 function readKey(text: string | undefined): PageKey | null {

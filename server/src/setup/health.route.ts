@@ -1,6 +1,6 @@
 import { createRoute } from '@hono/zod-openapi'
 import { Health } from 'contract/kitchen'
-import { json, newRouter, type Services } from '../http/context'
+import { json, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { isDatabaseUp } from './kitchen.sql'
 
@@ -10,8 +10,8 @@ const getHealth = createRoute({
   responses: { 200: json(Health, 'Server and database answer') },
 })
 
-export const healthRoutes = ({ pool, now }: Services) =>
-  newRouter().openapi(getHealth, async (c) => {
-    if (!(await isDatabaseUp(pool))) throw new Problem('database', { detail: 'the database does not answer' })
-    return c.json({ status: 'ok' as const, database: 'ok' as const, nowMs: now() }, 200)
-  })
+export const healthRoutes = newRouter().openapi(getHealth, async (c) => {
+  const { pool, now } = c.var.kitchen
+  if (!(await isDatabaseUp(pool))) throw new Problem('database', { detail: 'the database does not answer' })
+  return c.json({ status: 'ok' as const, database: 'ok' as const, nowMs: now() }, 200)
+})

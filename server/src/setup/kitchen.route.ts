@@ -2,7 +2,7 @@ import { createRoute } from '@hono/zod-openapi'
 import { Kitchen, PutReadings, PutRuleSet } from 'contract/kitchen'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter, type KitchenContext } from '../http/context'
 import { Problem } from '../http/problems'
 import { changeRuleSetOfLots } from '../rice/changeRuleSet'
 import { findKitchen, saveReadings, saveRuleSet } from './kitchen.sql'
@@ -27,37 +27,39 @@ const putReadings = createRoute({
   responses: { 200: json(Kitchen, 'What thermometers speak and to what rice is reheated') },
 })
 
-export const kitchenRoutes = ({ pool, kitchenId, now, changed }: Services) => {
-  const found = async () => {
-    const kitchen = await findKitchen(pool, kitchenId)
-    if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}: start with npm start -- --fresh` })
-    return kitchen
-  }
-  return newRouter()
-    .openapi(getKitchen, async (c) => c.json(await found(), 200))
-    .openapi(putRuleSet, async (c) => {
-      const { ruleSet } = c.req.valid('json')
-      const kitchen = await found()
-      if (kitchen.ruleSet === ruleSet) return c.json(kitchen, 200)
-      await inTransaction(pool, async (connection) => {
-        const lots = await changeRuleSetOfLots(connection, kitchen, ruleSet, now())
-        await saveRuleSet(connection, kitchenId, ruleSet)
-        await announce(connection, kitchenId, now(), [
-          { topic: 'kitchen', key: '' },
-          ...lots.map((key) => ({ topic: 'rice' as const, key })),
-        ])
-      })
-      changed()
-      return c.json(await found(), 200)
-    })
-    .openapi(putReadings, async (c) => {
-      const asked = c.req.valid('json')
-      await found()
-      await inTransaction(pool, async (connection) => {
-        await saveReadings(connection, kitchenId, asked)
-        await announce(connection, kitchenId, now(), [{ topic: 'kitchen', key: '' }])
-      })
-      changed()
-      return c.json(await found(), 200)
-    })
+const found = async (context: KitchenContext) => {
+  const { pool, kitchenId } = context
+  const kitchen = await findKitchen(pool, kitchenId)
+  if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}: start with npm start -- --fresh` })
+  return kitchen
 }
+
+export const kitchenRoutes = newRouter()
+  .openapi(getKitchen, async (c) => c.json(await found(c.var.kitchen), 200))
+  .openapi(putRuleSet, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { ruleSet } = c.req.valid('json')
+    const kitchen = await found(c.var.kitchen)
+    if (kitchen.ruleSet === ruleSet) return c.json(kitchen, 200)
+    await inTransaction(pool, async (connection) => {
+      const lots = await changeRuleSetOfLots(connection, kitchen, ruleSet, now())
+      await saveRuleSet(connection, kitchenId, ruleSet)
+      await announce(connection, kitchenId, now(), [
+        { topic: 'kitchen', key: '' },
+        ...lots.map((key) => ({ topic: 'rice' as const, key })),
+      ])
+    })
+    changed()
+    return c.json(await found(c.var.kitchen), 200)
+  })
+  .openapi(putReadings, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const asked = c.req.valid('json')
+    await found(c.var.kitchen)
+    await inTransaction(pool, async (connection) => {
+      await saveReadings(connection, kitchenId, asked)
+      await announce(connection, kitchenId, now(), [{ topic: 'kitchen', key: '' }])
+    })
+    changed()
+    return c.json(await found(c.var.kitchen), 200)
+  })

@@ -13,6 +13,12 @@ export async function isDatabaseUp(db: Db): Promise<boolean> {
   }
 }
 
+/** The currency (ISO 4217) that prices of the kitchen are in. */
+export async function currencyOf(db: Db, kitchenId: string): Promise<string> {
+  const [rows] = await db.execute<RowDataPacket[]>('SELECT currency FROM kitchen WHERE id = ?', [kitchenId])
+  return String(rows[0]?.['currency'] ?? 'USD')
+}
+
 /** The kitchen with its stations and staff, or null. */
 export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | null> {
   const [kitchens] = await db.execute<RowDataPacket[]>(

@@ -3,7 +3,7 @@ import { RunId } from 'contract/ids'
 import { FireRun, Run, RunEvents, RunList } from 'contract/run'
 import { inTransaction } from '../db/pool'
 import { csvAttachment } from '../http/attachment'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { runCsv } from '../record/runs.csv'
 import { findKitchen } from '../setup/kitchen.sql'
@@ -52,37 +52,43 @@ const postRunEvents = createRoute({
   responses: { 200: json(Run, 'The run with the events, each id taken once') },
 })
 
-export const runRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
-    .openapi(getRuns, async (c) => c.json({ runs: await listOpenRuns(pool, kitchenId) }, 200))
-    .openapi(getRun, async (c) => {
-      const { id } = c.req.valid('param')
-      const run = await findRun(pool, kitchenId, id)
-      if (!run) throw new Problem('unknown-run', { detail: `no run ${id}: look for it in the record` })
-      return c.json(run, 200)
-    })
-    .openapi(getRunCsv, async (c) => {
-      const { id } = c.req.valid('param')
-      const run = await findRun(pool, kitchenId, id)
-      if (!run) throw new Problem('unknown-run', { detail: `no run ${id}: look for it in the record` })
-      return c.text(runCsv(run, now()), 200, csvAttachment(`okazu-run-${id}.csv`))
-    })
-    .openapi(postRun, async (c) => {
-      const fire = c.req.valid('json')
-      const kitchen = await findKitchen(pool, kitchenId)
-      if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
-      const run = await inTransaction(pool, (connection) => fireRun(connection, kitchen, fire, now()))
-      changed()
-      return c.json(run, 201)
-    })
-    .openapi(postRunEvents, async (c) => {
-      const { id } = c.req.valid('param')
-      const { events } = c.req.valid('json')
-      const strangers = events.filter((event) => event.runId !== id)
-      if (strangers.length > 0)
-        throw new Problem('invalid', { detail: 'an event names another run: send it to that run' })
-      const taken = await inTransaction(pool, (connection) => takeEvents(connection, kitchenId, id, events, now()))
-      changed()
-      if (taken.kind === 'refused') throw taken.problem
-      return c.json(taken.run, 200)
-    })
+export const runRoutes = newRouter()
+  .openapi(getRuns, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ runs: await listOpenRuns(pool, kitchenId) }, 200)
+  })
+  .openapi(getRun, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const run = await findRun(pool, kitchenId, id)
+    if (!run) throw new Problem('unknown-run', { detail: `no run ${id}: look for it in the record` })
+    return c.json(run, 200)
+  })
+  .openapi(getRunCsv, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const run = await findRun(pool, kitchenId, id)
+    if (!run) throw new Problem('unknown-run', { detail: `no run ${id}: look for it in the record` })
+    return c.text(runCsv(run, now()), 200, csvAttachment(`okazu-run-${id}.csv`))
+  })
+  .openapi(postRun, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const fire = c.req.valid('json')
+    const kitchen = await findKitchen(pool, kitchenId)
+    if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
+    const run = await inTransaction(pool, (connection) => fireRun(connection, kitchen, fire, now()))
+    changed()
+    return c.json(run, 201)
+  })
+  .openapi(postRunEvents, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const { events } = c.req.valid('json')
+    const strangers = events.filter((event) => event.runId !== id)
+    if (strangers.length > 0)
+      throw new Problem('invalid', { detail: 'an event names another run: send it to that run' })
+    const taken = await inTransaction(pool, (connection) => takeEvents(connection, kitchenId, id, events, now()))
+    changed()
+    if (taken.kind === 'refused') throw taken.problem
+    return c.json(taken.run, 200)
+  })

@@ -4,7 +4,7 @@ import { StationEvents, StationPasts } from 'contract/station'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { refuseFuture } from '../http/clockAhead'
-import { json, jsonBody, newRouter, type Services } from '../http/context'
+import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { insertStationEvent, listStationPasts } from './stations.sql'
 
@@ -20,24 +20,27 @@ const postEvents = createRoute({
   responses: { 200: json(StationPasts, 'The stations afterwards; each id is taken once') },
 })
 
-export const stationRoutes = ({ pool, kitchenId, now, changed }: Services) =>
-  newRouter()
-    .openapi(getStations, async (c) => c.json({ stations: await listStationPasts(pool, kitchenId) }, 200))
-    .openapi(postEvents, async (c) => {
-      const { id } = c.req.valid('param')
-      const { events } = c.req.valid('json')
-      if (events.some((event) => event.stationId !== id))
-        throw new Problem('invalid', { detail: 'an event names another station: send it to that station' })
-      events.forEach((event) => refuseFuture(event.atMs, now()))
-      const known = await listStationPasts(pool, kitchenId)
-      if (!known.some((station) => station.stationId === id))
-        throw new Problem('unknown-station', {
-          detail: `no station "${id}": use one of ${known.map((station) => station.stationId).join(', ')}`,
-        })
-      await inTransaction(pool, async (connection) => {
-        for (const event of events) await insertStationEvent(connection, kitchenId, event, now())
-        await announce(connection, kitchenId, now(), [{ topic: 'runs', key: '' }])
+export const stationRoutes = newRouter()
+  .openapi(getStations, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ stations: await listStationPasts(pool, kitchenId) }, 200)
+  })
+  .openapi(postEvents, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const { events } = c.req.valid('json')
+    if (events.some((event) => event.stationId !== id))
+      throw new Problem('invalid', { detail: 'an event names another station: send it to that station' })
+    events.forEach((event) => refuseFuture(event.atMs, now()))
+    const known = await listStationPasts(pool, kitchenId)
+    if (!known.some((station) => station.stationId === id))
+      throw new Problem('unknown-station', {
+        detail: `no station "${id}": use one of ${known.map((station) => station.stationId).join(', ')}`,
       })
-      changed()
-      return c.json({ stations: await listStationPasts(pool, kitchenId) }, 200)
+    await inTransaction(pool, async (connection) => {
+      for (const event of events) await insertStationEvent(connection, kitchenId, event, now())
+      await announce(connection, kitchenId, now(), [{ topic: 'runs', key: '' }])
     })
+    changed()
+    return c.json({ stations: await listStationPasts(pool, kitchenId) }, 200)
+  })

@@ -1,4 +1,8 @@
-import { answerQuestions } from '../../device/askWorker'
-import { workRepair } from './repairWork'
+import { repairOf } from 'core/book/balance/repair'
+import { exposeWork } from '../../device/exposeWork'
 
-onmessage = answerQuestions(workRepair)
+/** A large dish far off its bands takes a quarter of a second. */
+export const repairWork = { repairOf }
+export type RepairWork = typeof repairWork
+
+exposeWork(repairWork)

@@ -4,7 +4,7 @@ import type { Style } from 'core/book/balance/style'
 import { workedOf, type Worked } from '../../device/worked'
 import { workedClient } from '../../live/workedClient'
 import type { Judged } from './judge'
-import { runRepair } from './runRepair'
+import { inRepairWorker } from './repairWorker'
 
 const KEPT_MS = 60_000
 
@@ -15,7 +15,8 @@ export function useRepair({ parts, findings }: Judged, style: Style): Worked<Dis
     enabled: findings.some((one) => one.kind === 'outside'),
     staleTime: Infinity,
     gcTime: KEPT_MS,
-    queryFn: () => runRepair({ parts, style }),
+    queryFn: ({ signal }: { signal: AbortSignal }) =>
+      inRepairWorker((functions) => functions.repairOf(parts, style), signal),
   }
   return workedOf({ ...useQuery(asked, workedClient), isEnabled: asked.enabled })
 }

@@ -1,4 +1,5 @@
 import type { Dish, DishDraft } from 'contract/dish'
+import { moneyText, readMoney } from 'core/measure/money'
 import {
   SCALINGS,
   type Component,
@@ -89,7 +90,8 @@ export const blankDraft = (key: string): Draft => ({
 })
 
 /** A dish as it is edited: one portion, every line as text. */
-export function draftOfDish(dish: Dish, newKey: () => string): Draft {
+export function draftOfDish(dish: Dish, currency: string, newKey: () => string): Draft {
+  const price = (minor: number | undefined) => (minor === undefined ? '' : moneyText(minor, currency))
   const { name, shortName, stationKind, schools, portionRiceG, modifiers } = dish
   return {
     head: {
@@ -99,8 +101,8 @@ export function draftOfDish(dish: Dish, newKey: () => string): Draft {
       schools,
       style: dish.style ?? 'soy-brown',
       portionRiceG,
-      price: moneyText(dish.priceMinor),
-      ceiling: moneyText(dish.costCeilingMinor),
+      price: price(dish.priceMinor),
+      ceiling: price(dish.costCeilingMinor),
       modifiers,
       standard: dish.standard ?? null,
     },
@@ -130,24 +132,15 @@ function lineOfComponent(component: Component, portionRiceG: number, key: string
 }
 
 export const gramsText = (massG: number) => `${Number(massG.toFixed(massG < 10 ? 2 : 1))} g`
-const moneyText = (minor: number | undefined) => (minor === undefined ? '' : (minor / 100).toFixed(2))
-
-/** A price as it is typed, in the smallest unit: null where nothing is typed, a fault where it is no price. */
-export function readMoney(text: string): { minor: number | null } | { fault: 'negative' | 'not-a-price' } {
-  const plain = text
-    .trim()
-    .replace(/^[\p{Sc}\s]+/u, '')
-    .replace(',', '.')
-  if (plain === '') return { minor: null }
-  const value = Number(plain)
-  if (!Number.isFinite(value)) return { fault: 'not-a-price' }
-  return value < 0 ? { fault: 'negative' } : { minor: Math.round(value * 100) }
-}
-
 /** The dish that a draft says, its components already read; `id` is its own or made from its name. */
-export function dishOfDraft(head: DraftHead, components: readonly Component[], id: string | null): DishDraft {
-  const price = readMoney(head.price)
-  const ceiling = readMoney(head.ceiling)
+export function dishOfDraft(
+  head: DraftHead,
+  components: readonly Component[],
+  currency: string,
+  id: string | null,
+): DishDraft {
+  const price = readMoney(head.price, currency)
+  const ceiling = readMoney(head.ceiling, currency)
   const name = head.name.trim()
   const ids = new Set(components.map((one) => one.id))
   return {

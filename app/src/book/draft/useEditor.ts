@@ -27,11 +27,11 @@ export type Editor = {
 }
 
 /** An edit of a dish: undone and redone, kept on this device until it is saved or thrown away. */
-export function useEditor(dish: Dish | null): Editor {
+export function useEditor(dish: Dish | null, currency: string): Editor {
   const id = dish?.id ?? null
   const [start] = useState(() => {
     const kept = readDraft(id)
-    const fresh = dish ? draftOfDish(dish, newId) : blankDraft(newId())
+    const fresh = dish ? draftOfDish(dish, currency, newId) : blankDraft(newId())
     return { kept: kept !== null, base: kept ? kept.base : dish, draft: kept?.draft ?? fresh }
   })
   const [base, setBase] = useState(start.base)
@@ -66,7 +66,7 @@ export function useEditor(dish: Dish | null): Editor {
     discard: () => {
       setIsKept(false)
       setBase(dish)
-      edit({ kind: 'all', draft: dish ? draftOfDish(dish, newId) : blankDraft(newId()) })
+      edit({ kind: 'all', draft: dish ? draftOfDish(dish, currency, newId) : blankDraft(newId()) })
       dropDraft(id)
     },
     rebase: setBase,

@@ -10,7 +10,8 @@ import { Heading } from '../BookParts'
 import type { Shelf } from '../useShelf'
 import { useToday } from '../useToday'
 import { useWords } from '../../words/i18n'
-import { readMoney, type DraftHead } from '../draft/draft'
+import { readMoney } from 'core/measure/money'
+import type { DraftHead } from '../draft/draft'
 
 /** The balance of what is typed, as it is typed; the smallest repair one touch away. */
 export const EditorBalance = memo(function EditorBalance(props: {
@@ -29,7 +30,7 @@ export const EditorBalance = memo(function EditorBalance(props: {
     [components, head.portionRiceG, head.schools.oil, shelf, style, day],
   )
   const minorOf = (text: string) => {
-    const read = readMoney(text)
+    const read = readMoney(text, currency)
     return 'minor' in read && read.minor !== null ? read.minor : undefined
   }
   if (components.length === 0) return null

@@ -2,9 +2,13 @@ import type { MeasureTools } from 'core/measure/practical'
 import { practicalMeasure } from 'core/measure/practical'
 import { densityFor } from 'core/measure/ingredient'
 import { parseLine } from 'core/book/ingredientLine/parseLine'
+import ChevronUp from 'lucide-react-native/icons/chevron-up'
+import Ellipsis from 'lucide-react-native/icons/ellipsis'
 import { memo } from 'react'
 import { Pressable, TextInput, View } from 'react-native'
 import { useMeasureWords } from '../../ui/measureWords'
+import { Icon } from '../../ui/icons'
+import { SortableHandle, useSortableRow } from '../../ui/sortable'
 import { Text } from '../../ui/Text'
 import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
@@ -12,7 +16,6 @@ import { gramsText, type DraftLine } from '../draft/draft'
 import type { DraftStore } from '../draft/draftStore'
 import type { Edit } from '../draft/history'
 import { LineFlags } from './LineFlags'
-import { MoveHandle } from './MoveHandle'
 import { roleOf, type ReadLine } from '../draft/readLines'
 import { cutHintFor } from './cutHint'
 import { useLine } from '../draft/useHistory'
@@ -40,6 +43,7 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
   const t = useWords('book')
   const line = useLine(store, seen)
   const read = props.read(line)
+  const { row, handle } = useSortableRow(line.key)
   const n = index + 1
   const hint = cutHintFor(roleOf(line, read))
   const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes })
@@ -84,9 +88,9 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
     />
   )
   return (
-    <View role="listitem" className="border-b border-edge py-1" {...moveKeys}>
+    <View role="listitem" className="border-b border-edge bg-ground py-1" {...row} {...moveKeys}>
       <View className="flex-row items-center gap-2">
-        <MoveHandle lineKey={line.key} name={line.name || String(n)} index={index} edit={edit} />
+        <SortableHandle handle={handle} label={t('editor.move', { name: line.name || String(n) })} />
         {name}
         {amount}
         {isWide && <Figures {...props} line={line} is={read} />}
@@ -98,9 +102,7 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
           onPress={() => onOpen(isOpen ? null : line.key)}
           className="ring-focus min-h-14 w-10 items-center justify-center rounded-lg active:bg-plate"
         >
-          <Text size="title" weight="bold" aria-hidden>
-            {isOpen ? '–' : '⋯'}
-          </Text>
+          <Icon as={isOpen ? ChevronUp : Ellipsis} sizePx={24} color="rgb(var(--rice))" />
         </Pressable>
       </View>
       {!isWide && (

@@ -1,3 +1,4 @@
+import { readMoney } from 'core/measure/money'
 import { useQueryClient } from '@tanstack/react-query'
 import { Dish, type DishDraft } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
@@ -21,7 +22,7 @@ import { useIsFresh } from '../useIsFresh'
 import { useShelf, useStyles, type Shelf } from '../useShelf'
 import type { RepairChanges } from '../balance/MoneyAndFood'
 import { ConflictSheet } from './sheets/ConflictSheet'
-import { dishOfDraft, draftOfDish, gramsText, readMoney } from '../draft/draft'
+import { dishOfDraft, draftOfDish, gramsText } from '../draft/draft'
 import { EditorBalance } from './EditorBalance'
 import { HeadFields, SchoolFields } from './HeadFields'
 import { LinesEditor } from './LinesEditor'
@@ -83,7 +84,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   const router = useRouter()
   const queries = useQueryClient()
   const isWide = useIsWide()
-  const editor = useEditor(dish)
+  const editor = useEditor(dish, kitchen.currency)
   const { draft, store, base, edit } = editor
   const [theirs, setTheirs] = useState<Dish | null>(null)
   const [failure, setFailure] = useState<Error | null>(null)
@@ -105,7 +106,9 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   useEffect(() => setPreset(), [])
 
   const unread = draft.lines.filter((line) => line.name.trim() !== '' && read(line).massG === null).length
-  const isPriceRead = [draft.head.price, draft.head.ceiling].every((text) => !('fault' in readMoney(text)))
+  const isPriceRead = [draft.head.price, draft.head.ceiling].every(
+    (text) => !('fault' in readMoney(text, kitchen.currency)),
+  )
   const blocked =
     draft.head.name.trim() === ''
       ? t('editor.saveNoName')
@@ -140,7 +143,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   }
   const wanted = () => {
     const { head, lines } = store.history.present
-    return dishOfDraft(head, componentsOf(lines, read, foodOfRecipe), base?.id ?? null)
+    return dishOfDraft(head, componentsOf(lines, read, foodOfRecipe), kitchen.currency, base?.id ?? null)
   }
   const bar = (
     <View className="flex-1 flex-row items-stretch gap-2">
@@ -200,7 +203,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
               <Notice kind="conflict" isSmall title={t('editor.gone')} />
             )}
             {failure && <Notice kind="conflict" isSmall title={sentence} />}
-            <HeadFields store={store} edit={edit} />
+            <HeadFields store={store} edit={edit} currency={kitchen.currency} />
             <LinesEditor
               lines={draft.lines}
               store={store}
@@ -232,7 +235,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
           onClose={() => setTheirs(null)}
           onSave={(merged) => void save(merged, theirs.version)}
           onTheirs={() => {
-            edit({ kind: 'all', draft: draftOfDish(theirs, newId) })
+            edit({ kind: 'all', draft: draftOfDish(theirs, kitchen.currency, newId) })
             editor.rebase(theirs)
             setTheirs(null)
           }}

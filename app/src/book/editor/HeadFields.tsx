@@ -15,7 +15,8 @@ import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
-import { readMoney, type DraftHead } from '../draft/draft'
+import { readMoney } from 'core/measure/money'
+import type { DraftHead } from '../draft/draft'
 import type { DraftStore } from '../draft/draftStore'
 import type { Edit } from '../draft/history'
 import { useHead } from '../draft/useHistory'
@@ -33,14 +34,18 @@ const SCHOOLS = {
 type HeadProps = { store: DraftStore; styles: readonly Style[]; edit: (edit: Edit) => void }
 
 /** Name, prices and portion of a dish. */
-export const HeadFields = memo(function HeadFields({ store, edit }: Omit<HeadProps, 'styles'>) {
+export const HeadFields = memo(function HeadFields({
+  store,
+  edit,
+  currency,
+}: Omit<HeadProps, 'styles'> & { currency: string }) {
   const t = useWords('book')
   const head = useHead(store)
-  const price = readMoney(head.price)
-  const ceiling = readMoney(head.ceiling)
+  const price = readMoney(head.price, currency)
+  const ceiling = readMoney(head.ceiling, currency)
   const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes })
   const faultOf = (read: ReturnType<typeof readMoney>) =>
-    'fault' in read ? t(read.fault === 'negative' ? 'ingredient.priceNegative' : 'ingredient.priceNotOne') : undefined
+    'fault' in read ? t(`ingredient.priceFaults.${read.fault}`) : undefined
   return (
     <View className="gap-2">
       <Field label={t('editor.name')} value={head.name} maxLength={120} onChange={(name) => change({ name })} />

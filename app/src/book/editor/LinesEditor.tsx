@@ -4,6 +4,7 @@ import { Fragment, memo, useCallback, useEffect, useEffectEvent, useRef, useStat
 import { View } from 'react-native'
 import { newId } from '../../device/ids'
 import { Button } from '../../ui/Button'
+import { Sortable } from '../../ui/sortable'
 import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
 import { useWords } from '../../words/i18n'
@@ -75,27 +76,33 @@ export const LinesEditor = memo(function LinesEditor({
   return (
     <View>
       <View role="list" ref={list}>
-        {lines.map((line, index) => (
-          <Fragment key={line.key}>
-            <EditorRow
-              seen={line}
-              store={store}
-              read={read}
-              index={index}
-              riceG={riceG}
-              tools={tools}
-              isOpen={openKey === line.key}
-              isWide={isWide}
-              edit={edit}
-              onOpen={setOpenKey}
-            />
-            {openKey === line.key && (
-              <View role="listitem">
-                <RowTools line={line} read={read(line)} shelf={shelf} riceG={riceG} isRecipe={isRecipe} edit={edit} />
-              </View>
-            )}
-          </Fragment>
-        ))}
+        <Sortable
+          ids={lines.map((line) => line.key)}
+          nameOf={(key) => lines.find((line) => line.key === key)?.name ?? ''}
+          onMove={(key, to) => edit({ kind: 'move', key, to })}
+        >
+          {lines.map((line, index) => (
+            <Fragment key={line.key}>
+              <EditorRow
+                seen={line}
+                store={store}
+                read={read}
+                index={index}
+                riceG={riceG}
+                tools={tools}
+                isOpen={openKey === line.key}
+                isWide={isWide}
+                edit={edit}
+                onOpen={setOpenKey}
+              />
+              {openKey === line.key && (
+                <View role="listitem">
+                  <RowTools line={line} read={read(line)} shelf={shelf} riceG={riceG} isRecipe={isRecipe} edit={edit} />
+                </View>
+              )}
+            </Fragment>
+          ))}
+        </Sortable>
       </View>
       <View className="flex-row gap-2 pt-2">
         <Button

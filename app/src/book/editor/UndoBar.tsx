@@ -1,5 +1,7 @@
+import Redo2 from 'lucide-react-native/icons/redo-2'
+import Undo2 from 'lucide-react-native/icons/undo-2'
 import { Pressable } from 'react-native'
-import { Text } from '../../ui/Text'
+import { Icon, type CommonIcon } from '../../ui/icons'
 import { useWords } from '../../words/i18n'
 import type { Editor } from '../draft/useEditor'
 
@@ -9,14 +11,14 @@ export function UndoBar({ editor }: { editor: Pick<Editor, 'canUndo' | 'canRedo'
   const { canUndo, canRedo, edit } = editor
   return (
     <>
-      <Step sign="↶" label={t('editor.undo')} isOn={canUndo} onPress={() => edit({ kind: 'undo' })} />
-      <Step sign="↷" label={t('editor.redo')} isOn={canRedo} onPress={() => edit({ kind: 'redo' })} />
+      <Step icon={Undo2} label={t('editor.undo')} isOn={canUndo} onPress={() => edit({ kind: 'undo' })} />
+      <Step icon={Redo2} label={t('editor.redo')} isOn={canRedo} onPress={() => edit({ kind: 'redo' })} />
     </>
   )
 }
 
-function Step(props: { sign: string; label: string; isOn: boolean; onPress: () => void }) {
-  const { sign, label, isOn, onPress } = props
+function Step(props: { icon: CommonIcon; label: string; isOn: boolean; onPress: () => void }) {
+  const { icon, label, isOn, onPress } = props
   return (
     <Pressable
       role="button"
@@ -25,9 +27,7 @@ function Step(props: { sign: string; label: string; isOn: boolean; onPress: () =
       onPress={onPress}
       className={`ring-focus min-h-14 w-14 items-center justify-center rounded-lg border border-line bg-ground active:bg-plate ${isOn ? '' : 'dashed'}`}
     >
-      <Text size="title" weight="bold" tone={isOn ? 'rice' : 'disabled'} aria-hidden>
-        {sign}
-      </Text>
+      <Icon as={icon} sizePx={26} color={isOn ? 'rgb(var(--rice))' : 'rgb(var(--disabled))'} />
     </Pressable>
   )
 }

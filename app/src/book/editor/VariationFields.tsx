@@ -1,4 +1,6 @@
 import type { Component, Modifier } from 'core/book/dish'
+import X from 'lucide-react-native/icons/x'
+import { Icon } from '../../ui/icons'
 import { ALLERGENS, type Allergen } from 'core/book/ingredient'
 import { allergenListOf, allergenSheet } from 'core/book/allergens'
 import { staysIn } from 'core/book/variation/vary'
@@ -49,7 +51,7 @@ export const VariationFields = memo(function VariationFields({ head, components,
             size="body"
             kind="inverse"
             label={modifier.name}
-            detail="×"
+            icon={<Icon as={X} sizePx={18} color="rgb(var(--on-inverse))" />}
             accessibleName={t('editor.dropVariation', { name: modifier.name })}
             onPress={() => set(head.modifiers.filter((one) => one.id !== modifier.id))}
           />

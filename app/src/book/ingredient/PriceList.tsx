@@ -7,7 +7,7 @@ import { Text } from '../../ui/Text'
 import { formatMassG, formatMoney } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
-import { readMoney } from '../draft/draft'
+import { readMoney } from 'core/measure/money'
 
 const SHOWN = 6
 
@@ -25,10 +25,9 @@ export function PriceList(props: {
   const [pack, setPack] = useState(last?.packName ?? '')
   const [packG, setPackG] = useState(last ? String(last.packG) : '')
   const [price, setPrice] = useState('')
-  const read = readMoney(price)
+  const read = readMoney(price, currency)
   const grams = Number(packG.replace(',', '.'))
-  const fault =
-    'fault' in read ? t(read.fault === 'negative' ? 'ingredient.priceNegative' : 'ingredient.priceNotOne') : undefined
+  const fault = 'fault' in read ? t(`ingredient.priceFaults.${read.fault}`) : undefined
   const minor = 'minor' in read ? read.minor : null
   const isSaid = minor !== null && grams > 0 && pack.trim() !== ''
   return (

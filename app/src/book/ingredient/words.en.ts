@@ -56,8 +56,11 @@ export const ingredientWords = {
   packG: 'Grams in it',
   priceOf: 'Price',
   savePrice: 'Save the price',
-  priceNegative: 'A price is not negative. Enter what the pack costs.',
-  priceNotOne: 'Enter a price such as 12.50.',
+  priceFaults: {
+    negative: 'A price is not negative. Enter what the pack costs.',
+    'not-a-price': 'Enter a price such as 12.50.',
+    'too-fine': 'That is finer than the smallest coin of the currency.',
+  },
   sourceField: 'Where the figures come from',
   save: 'Save',
   saved: '{{name}} is saved',

@@ -1,9 +1,10 @@
 import { useState } from 'react'
+import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { Pressable, View } from 'react-native'
 import { CutDrawing } from '../../book/dish/CutDrawing'
 import { changeSettings } from '../../device/settings'
 import { Choice } from '../../ui/Choice'
-import { Chevron } from '../../ui/icons'
+import { Icon } from '../../ui/icons'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
@@ -138,7 +139,7 @@ function WhoAmI({ mise, personId }: { mise: Mise; personId: string | null }) {
         <Text weight="semi" tone="ash" size="step">
           {label}
         </Text>
-        <Chevron sizePx={14} />
+        <Icon as={ChevronRight} sizePx={16} />
       </Pressable>
       <Sheet title={t('doing.who')} isOpen={isOpen} onClose={() => setIsOpen(false)}>
         <View role="radiogroup" aria-label={t('doing.who')} className="flex-row flex-wrap">

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router'
+import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { Pressable, View } from 'react-native'
-import { Chevron } from '../../ui/icons'
+import { Icon } from '../../ui/icons'
 import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
@@ -18,7 +19,7 @@ export function LotHead({ title, about, big, small }: { title: string; about: st
         className="ring-focus h-16 w-14 items-center justify-center"
       >
         <View style={{ transform: [{ rotate: '180deg' }] }}>
-          <Chevron sizePx={24} />
+          <Icon as={ChevronRight} sizePx={26} />
         </View>
       </Pressable>
       <View className="min-w-0 flex-1">

@@ -1,3 +1,5 @@
+import { sumMinor } from '../../measure/money'
+
 /** A price as it was from a day on: so much for a pack of so many grams as bought, in the smallest unit of the currency. */
 export type Price = { fromDay: string; packName: string; packG: number; priceMinor: number }
 
@@ -20,7 +22,7 @@ export function costOf(parts: readonly Priced[]): Cost {
     price === null ? null : (massG / ediblePortion / price.packG) * price.priceMinor,
   )
   const unpriced = parts.filter((part, i) => byPart[i] === null && part.massG > 0).map((part) => part.name)
-  const costMinor = unpriced.length > 0 ? null : byPart.reduce<number>((sum, one) => sum + (one ?? 0), 0)
+  const costMinor = unpriced.length > 0 ? null : sumMinor(byPart.map((one) => one ?? 0))
   return { costMinor, unpriced, byPart }
 }
 

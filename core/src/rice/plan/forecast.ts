@@ -1,4 +1,4 @@
-import { weekdayOf } from '../../time/localTime'
+import { daysBetween, weekdayOf } from '../../time/localTime'
 import { normalQuantile } from './normal'
 
 /** Portions that one service sold on one day: `day` as 2026-11-26. */
@@ -40,7 +40,6 @@ const FEW_DAYS_WIDTH = 5
 /** A record that ended so long ago says less with every four weeks. */
 const OLD_AFTER_DAYS = 56
 const OLDER_DAYS = 28
-const DAY_MS = 86_400_000
 
 /** Between which portions most days fall: one in ten stays below, one in ten goes above. */
 export function likelyRange(expected: number, spread: number): { low: number; high: number } {
@@ -84,7 +83,7 @@ export function forecastPortions(history: readonly ServiceDay[], day: string, se
   const seen = days.map((one) => one.portions)
   const most = days.some((one) => one.isSoldOut) ? Infinity : Math.max(...seen)
   const expected = Math.min(most, Math.max(Math.min(...seen), state.level * factors[weekdayOf(day)]!.value))
-  const ageDays = (Date.parse(day) - Date.parse(last.day)) / DAY_MS
+  const ageDays = daysBetween(last.day, day)
   const isOld = ageDays > OLD_AFTER_DAYS
   const width = 1 + FEW_DAYS_WIDTH / days.length ** 2
   const ageWidth = isOld ? Math.sqrt(1 + (ageDays - OLD_AFTER_DAYS) / OLDER_DAYS) : 1

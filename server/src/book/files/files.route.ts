@@ -5,7 +5,7 @@ import { batchScore } from 'core/line/batchScore'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { attachment, csvAttachment } from '../../http/attachment'
-import { json, jsonBody, newRouter, type Services } from '../../http/context'
+import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { findKitchen } from '../../setup/kitchen.sql'
 import { listDishes } from '../dishes.sql'
@@ -72,63 +72,70 @@ const putFile = createRoute({
   responses: { 200: json(KitchenBrought, 'How many were brought in') },
 })
 
-export const fileRoutes = (services: Services) => {
-  const { pool, kitchenId, now, changed } = services
-  const scored = async (id: string, portions: number) => {
-    const kitchen = await findKitchen(pool, kitchenId)
-    const dish = (await listDishes(pool, kitchenId)).find((one) => one.id === id)
-    if (!dish || !kitchen) throw new Problem('unknown-dish', { detail: `no dish ${id} in the book` })
-    const batch = { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
-    const result = batchScore(dish, batch, kitchen.tools, kitchen)
-    return { dish, kitchen, score: result.kind === 'score' ? result.score : null }
-  }
-  return newRouter()
-    .openapi(getDishesCsv, async (c) =>
-      c.body(dishesCsv(await listDishes(pool, kitchenId)), 200, csvAttachment('dishes.csv')),
-    )
-    .openapi(getJsonLd, async (c) => {
-      const { dish, kitchen, score } = await scored(c.req.valid('param').id, 1)
-      const { lookup } = await readShelf(pool, kitchenId)
-      const text = JSON.stringify(dishJsonLd(dish, lookup, kitchen.tools, score), null, 2)
-      return c.body(text, 200, attachment('application/ld+json', `${dish.id}.jsonld`))
-    })
-    .openapi(postJsonLd, async (c) => {
-      const kitchen = await findKitchen(pool, kitchenId)
-      const { rows } = await readShelf(pool, kitchenId)
-      const system = c.req.valid('query').system ?? kitchen?.tools.system ?? 'us'
-      return c.json({ recipes: readJsonLd(await c.req.text(), rows, system) }, 200)
-    })
-    .openapi(getCard, async (c) => {
-      const { portions } = c.req.valid('query')
-      const { dish, kitchen, score } = await scored(c.req.valid('param').id, portions)
-      if (!score) throw new Problem('unknown-dish', { detail: `${dish.name} has no score: it needs rice` })
-      const broken = dish.standard ? deviationsFrom(dish.standard, dish.components).map((one) => one.name) : []
-      const pdf = await stationCard(dish, portions, score, kitchen, broken)
-      return c.body(new Uint8Array(pdf).buffer, 200, attachment('application/pdf', `${dish.id}.pdf`))
-    })
-    .openapi(getLabel, async (c) => {
-      const shelf = await readShelf(pool, kitchenId)
-      const recipe = shelf.list.find((one) => one.id === c.req.valid('param').id)
-      const kitchen = await findKitchen(pool, kitchenId)
-      if (!recipe || !kitchen) throw new Problem('not-found', { detail: 'no such sub-recipe: look in the book' })
-      const pdf = await recipeLabel(
-        recipe,
-        shelf.lookup({ recipeId: recipe.id }),
-        c.req.valid('query').batches,
-        kitchen,
-        now(),
-      )
-      return c.body(new Uint8Array(pdf).buffer, 200, attachment('application/pdf', `${recipe.id}-label.pdf`))
-    })
-    .openapi(getFile, async (c) => c.json(await kitchenFile(pool, kitchenId), 200))
-    .openapi(putFile, async (c) => {
-      const book = c.req.valid('json')
-      const brought = await inTransaction(pool, async (connection) => {
-        const done = await bringKitchenFile(connection, services, book)
-        await announce(connection, kitchenId, now(), [{ topic: 'book', key: '' }])
-        return done
-      })
-      changed()
-      return c.json(brought, 200)
-    })
+const scored = async (context: KitchenContext, id: string, portions: number) => {
+  const { pool, kitchenId } = context
+  const kitchen = await findKitchen(pool, kitchenId)
+  const dish = (await listDishes(pool, kitchenId)).find((one) => one.id === id)
+  if (!dish || !kitchen) throw new Problem('unknown-dish', { detail: `no dish ${id} in the book` })
+  const batch = { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
+  const result = batchScore(dish, batch, kitchen.tools, kitchen)
+  return { dish, kitchen, score: result.kind === 'score' ? result.score : null }
 }
+
+export const fileRoutes = newRouter()
+  .openapi(getDishesCsv, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.body(dishesCsv(await listDishes(pool, kitchenId)), 200, csvAttachment('dishes.csv'))
+  })
+  .openapi(getJsonLd, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const { dish, kitchen, score } = await scored(c.var.kitchen, c.req.valid('param').id, 1)
+    const { lookup } = await readShelf(pool, kitchenId)
+    const text = JSON.stringify(dishJsonLd(dish, lookup, kitchen.tools, score), null, 2)
+    return c.body(text, 200, attachment('application/ld+json', `${dish.id}.jsonld`))
+  })
+  .openapi(postJsonLd, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const kitchen = await findKitchen(pool, kitchenId)
+    const { rows } = await readShelf(pool, kitchenId)
+    const system = c.req.valid('query').system ?? kitchen?.tools.system ?? 'us'
+    return c.json({ recipes: readJsonLd(await c.req.text(), rows, system) }, 200)
+  })
+  .openapi(getCard, async (c) => {
+    const { portions } = c.req.valid('query')
+    const { dish, kitchen, score } = await scored(c.var.kitchen, c.req.valid('param').id, portions)
+    if (!score) throw new Problem('unknown-dish', { detail: `${dish.name} has no score: it needs rice` })
+    const broken = dish.standard ? deviationsFrom(dish.standard, dish.components).map((one) => one.name) : []
+    const pdf = await stationCard(dish, portions, score, kitchen, broken)
+    return c.body(new Uint8Array(pdf).buffer, 200, attachment('application/pdf', `${dish.id}.pdf`))
+  })
+  .openapi(getLabel, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const shelf = await readShelf(pool, kitchenId)
+    const recipe = shelf.list.find((one) => one.id === c.req.valid('param').id)
+    const kitchen = await findKitchen(pool, kitchenId)
+    if (!recipe || !kitchen) throw new Problem('not-found', { detail: 'no such sub-recipe: look in the book' })
+    const pdf = await recipeLabel(
+      recipe,
+      shelf.lookup({ recipeId: recipe.id }),
+      c.req.valid('query').batches,
+      kitchen,
+      now(),
+    )
+    return c.body(new Uint8Array(pdf).buffer, 200, attachment('application/pdf', `${recipe.id}-label.pdf`))
+  })
+  .openapi(getFile, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json(await kitchenFile(pool, kitchenId), 200)
+  })
+  .openapi(putFile, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const book = c.req.valid('json')
+    const brought = await inTransaction(pool, async (connection) => {
+      const done = await bringKitchenFile(connection, c.var.kitchen, book)
+      await announce(connection, kitchenId, now(), [{ topic: 'book', key: '' }])
+      return done
+    })
+    changed()
+    return c.json(brought, 200)
+  })

@@ -1,5 +1,5 @@
 import { KITCHEN_FORMAT, KitchenFile } from 'contract/book'
-import type { Services } from '../../http/context'
+import type { KitchenContext } from '../../http/context'
 import type { PoolConnection } from 'mysql2/promise'
 import { listDishes, saveDish } from '../dishes.sql'
 import { listIngredients, saveIngredient, savePrices } from '../ingredient/ingredients.sql'
@@ -27,7 +27,7 @@ export async function kitchenFile(db: Db, kitchenId: string): Promise<KitchenFil
 /** Saves everything of a file as next versions, in one transaction; what the file does not name stays. */
 export async function bringKitchenFile(
   connection: PoolConnection,
-  { kitchenId, now }: Pick<Services, 'kitchenId' | 'now'>,
+  { kitchenId, now }: Pick<KitchenContext, 'kitchenId' | 'now'>,
   file: KitchenFile,
 ) {
   const versions = new Map((await listIngredients(connection, kitchenId)).map((row) => [row.id, row.version]))

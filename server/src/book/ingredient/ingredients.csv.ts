@@ -1,4 +1,5 @@
 import { Ingredient, Price, type KitchenIngredient } from 'contract/ingredient'
+import { moneyText, readMoney } from 'core/measure/money'
 import { stringify } from 'csv-stringify/sync'
 import { z } from 'zod'
 import { csvLineProblem, csvText, fromCsvText, readCsvRecords } from '../../http/csv'
@@ -94,8 +95,8 @@ function laterColumns(record: Record<string, string>) {
   }
 }
 
-/** Prices as CSV, in the currency with two decimals. */
-export function pricesCsv(rows: readonly KitchenIngredient[]): string {
+/** Prices as CSV, in the currency with its own number of decimals. */
+export function pricesCsv(rows: readonly KitchenIngredient[], currency: string): string {
   return stringify(
     rows.flatMap((row) =>
       row.prices.map((price) => [
@@ -103,21 +104,32 @@ export function pricesCsv(rows: readonly KitchenIngredient[]): string {
         price.fromDay,
         csvText(price.packName),
         price.packG,
-        (price.priceMinor / 100).toFixed(2),
+        moneyText(price.priceMinor, currency),
       ]),
     ),
     { header: true, columns: [...PRICE_COLUMNS], record_delimiter: 'windows' },
   )
 }
 
-const PriceText = z
-  .string()
-  .regex(/^-?\d+(?:[.,]\d{1,2})?$/, 'a price such as 12.50, without a sign of the currency')
-  .transform((text) => Math.round(Number(text.replace(',', '.')) * 100))
-  .pipe(Price.shape.priceMinor)
+const PRICE_FAULTS = {
+  negative: 'a price is not negative: enter what the pack costs',
+  'not-a-price': 'a price such as 12.50',
+  'too-fine': 'finer than the smallest coin of the currency',
+} as const
+
+const priceText = (currency: string) =>
+  z
+    .string()
+    .transform((text, context) => {
+      const read = readMoney(text, currency)
+      if ('minor' in read && read.minor !== null) return read.minor
+      context.addIssue({ code: 'custom', message: PRICE_FAULTS['fault' in read ? read.fault : 'not-a-price'] })
+      return z.NEVER
+    })
+    .pipe(Price.shape.priceMinor)
 
 /** Prices from CSV. @throws {Problem} csv-… with every fault of the first bad line */
-export function readPricesCsv(bytes: ArrayBuffer, known: ReadonlySet<string>) {
+export function readPricesCsv(bytes: ArrayBuffer, known: ReadonlySet<string>, currency: string) {
   const records = readCsvRecords(bytes, PRICE_COLUMNS)
   refuseTooMany(records.length)
   const Row = z.object({
@@ -125,7 +137,7 @@ export function readPricesCsv(bytes: ArrayBuffer, known: ReadonlySet<string>) {
     fromDay: Price.shape.fromDay,
     pack: z.string().transform(fromCsvText).pipe(Price.shape.packName),
     packG: z.coerce.number().pipe(Price.shape.packG),
-    price: PriceText,
+    price: priceText(currency),
   })
   return records.map((record, i) => {
     const row = Row.safeParse(record)

@@ -4,8 +4,9 @@ import { IngredientList, Price, PriceImported, PutIngredient } from 'contract/in
 import type { PoolConnection } from 'mysql2/promise'
 import { csvAttachment } from '../../http/attachment'
 import { editedMeanwhile } from '../../http/conflict'
-import { json, jsonBody, newRouter, type Services } from '../../http/context'
+import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
+import { currencyOf } from '../../setup/kitchen.sql'
 import { changeShelf } from '../changeShelf'
 import { listDishes } from '../dishes.sql'
 import { readShelf, usesOf } from '../shelf'
@@ -63,79 +64,94 @@ const getPricesCsv = createRoute({
 const postPricesCsv = createRoute({
   method: 'post',
   path: '/ingredients/prices.csv',
-  request: { body: csvBody('ingredient, fromDay, pack, packG, price (in the currency, two decimals)') },
+  request: { body: csvBody('ingredient, fromDay, pack, packG, price (in the currency, with its own decimals)') },
   responses: { 200: json(PriceImported, 'Prices taken in') },
 })
 
-export const ingredientRoutes = (services: Services) => {
-  const { pool, kitchenId } = services
-  const change = async (work: (connection: PoolConnection) => Promise<void>) => {
-    await changeShelf(services, work)
-    return { ingredients: await listIngredients(pool, kitchenId) }
-  }
-  const known = async (id: string) => {
-    const row = (await listIngredients(pool, kitchenId)).find((one) => one.id === id)
-    if (!row)
-      throw new Problem('unknown-ingredient', { detail: `no ingredient ${id}: add it first`, values: { name: id } })
-    return row
-  }
-  return newRouter()
-    .openapi(getIngredients, async (c) => c.json({ ingredients: await listIngredients(pool, kitchenId) }, 200))
-    .openapi(getCsv, async (c) =>
-      c.body(ingredientsCsv(await listIngredients(pool, kitchenId)), 200, csvAttachment('ingredients.csv')),
-    )
-    .openapi(getPricesCsv, async (c) =>
-      c.body(pricesCsv(await listIngredients(pool, kitchenId)), 200, csvAttachment('prices.csv')),
-    )
-    .openapi(postCsv, async (c) => {
-      const rows = readIngredientsCsv(await c.req.arrayBuffer())
-      await change(async (connection) => {
-        const versions = new Map((await listIngredients(connection, kitchenId)).map((one) => [one.id, one.version]))
-        for (const row of rows) await saveIngredient(connection, kitchenId, versions.get(row.id) ?? 0, row)
-      })
-      return c.json({ rows: rows.length }, 200)
-    })
-    .openapi(postPricesCsv, async (c) => {
-      const ids = new Set((await listIngredients(pool, kitchenId)).map((one) => one.id))
-      const rows = readPricesCsv(await c.req.arrayBuffer(), ids)
-      await change(async (connection) => {
-        await savePrices(connection, kitchenId, rows)
-      })
-      return c.json({ rows: rows.length }, 200)
-    })
-    .openapi(putIngredient, async (c) => {
-      const { version, ingredient } = c.req.valid('json')
-      const { id } = c.req.valid('param')
-      if (ingredient.id !== id)
-        throw new Problem('invalid', { detail: `the address says ${id}, the ingredient ${ingredient.id}` })
-      const list = await change(async (connection) => {
-        if (!(await saveIngredient(connection, kitchenId, version, ingredient))) throw editedMeanwhile()
-      })
-      return c.json(list, 200)
-    })
-    .openapi(deleteIngredient, async (c) => {
-      const row = await known(c.req.valid('param').id)
-      const isShipped = shippedIngredients().some((one) => one.id === row.id)
-      const list = await change(async (connection) => {
-        const { list: recipes } = await readShelf(connection, kitchenId)
-        const uses = usesOf(row.id, await listDishes(connection, kitchenId), recipes)
-        if (!isShipped && uses.length > 0) {
-          const names = uses.join(', ')
-          throw new Problem('ingredient-used', {
-            detail: `${row.name} is used in ${names}: take it out there first`,
-            values: { name: row.name, list: names },
-          })
-        }
-        await removeIngredient(connection, kitchenId, row.id)
-      })
-      return c.json(list, 200)
-    })
-    .openapi(postPrice, async (c) => {
-      const row = await known(c.req.valid('param').id)
-      const price = c.req.valid('json')
-      return c.json(
-        await change((connection) => savePrices(connection, kitchenId, [{ ingredientId: row.id, price }])),
-        200,
-      )
-    })
+const change = async (context: KitchenContext, work: (connection: PoolConnection) => Promise<void>) => {
+  const { pool, kitchenId } = context
+  await changeShelf(context, work)
+  return { ingredients: await listIngredients(pool, kitchenId) }
 }
+
+const known = async (context: KitchenContext, id: string) => {
+  const { pool, kitchenId } = context
+  const row = (await listIngredients(pool, kitchenId)).find((one) => one.id === id)
+  if (!row)
+    throw new Problem('unknown-ingredient', { detail: `no ingredient ${id}: add it first`, values: { name: id } })
+  return row
+}
+
+export const ingredientRoutes = newRouter()
+  .openapi(getIngredients, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ ingredients: await listIngredients(pool, kitchenId) }, 200)
+  })
+  .openapi(getCsv, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.body(ingredientsCsv(await listIngredients(pool, kitchenId)), 200, csvAttachment('ingredients.csv'))
+  })
+  .openapi(getPricesCsv, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.body(
+      pricesCsv(await listIngredients(pool, kitchenId), await currencyOf(pool, kitchenId)),
+      200,
+      csvAttachment('prices.csv'),
+    )
+  })
+  .openapi(postCsv, async (c) => {
+    const { kitchenId } = c.var.kitchen
+    const rows = readIngredientsCsv(await c.req.arrayBuffer())
+    await change(c.var.kitchen, async (connection) => {
+      const versions = new Map((await listIngredients(connection, kitchenId)).map((one) => [one.id, one.version]))
+      for (const row of rows) await saveIngredient(connection, kitchenId, versions.get(row.id) ?? 0, row)
+    })
+    return c.json({ rows: rows.length }, 200)
+  })
+  .openapi(postPricesCsv, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const ids = new Set((await listIngredients(pool, kitchenId)).map((one) => one.id))
+    const rows = readPricesCsv(await c.req.arrayBuffer(), ids, await currencyOf(pool, kitchenId))
+    await change(c.var.kitchen, async (connection) => {
+      await savePrices(connection, kitchenId, rows)
+    })
+    return c.json({ rows: rows.length }, 200)
+  })
+  .openapi(putIngredient, async (c) => {
+    const { kitchenId } = c.var.kitchen
+    const { version, ingredient } = c.req.valid('json')
+    const { id } = c.req.valid('param')
+    if (ingredient.id !== id)
+      throw new Problem('invalid', { detail: `the address says ${id}, the ingredient ${ingredient.id}` })
+    const list = await change(c.var.kitchen, async (connection) => {
+      if (!(await saveIngredient(connection, kitchenId, version, ingredient))) throw editedMeanwhile()
+    })
+    return c.json(list, 200)
+  })
+  .openapi(deleteIngredient, async (c) => {
+    const { kitchenId } = c.var.kitchen
+    const row = await known(c.var.kitchen, c.req.valid('param').id)
+    const isShipped = shippedIngredients().some((one) => one.id === row.id)
+    const list = await change(c.var.kitchen, async (connection) => {
+      const { list: recipes } = await readShelf(connection, kitchenId)
+      const uses = usesOf(row.id, await listDishes(connection, kitchenId), recipes)
+      if (!isShipped && uses.length > 0) {
+        const names = uses.join(', ')
+        throw new Problem('ingredient-used', {
+          detail: `${row.name} is used in ${names}: take it out there first`,
+          values: { name: row.name, list: names },
+        })
+      }
+      await removeIngredient(connection, kitchenId, row.id)
+    })
+    return c.json(list, 200)
+  })
+  .openapi(postPrice, async (c) => {
+    const { kitchenId } = c.var.kitchen
+    const row = await known(c.var.kitchen, c.req.valid('param').id)
+    const price = c.req.valid('json')
+    return c.json(
+      await change(c.var.kitchen, (connection) => savePrices(connection, kitchenId, [{ ingredientId: row.id, price }])),
+      200,
+    )
+  })

@@ -3,7 +3,7 @@ import { Slug } from 'contract/ids'
 import { PutRecipe, RecipeList } from 'contract/recipe'
 import type { PoolConnection } from 'mysql2/promise'
 import { editedMeanwhile, nameTaken } from '../../http/conflict'
-import { json, jsonBody, newRouter, type Services } from '../../http/context'
+import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { changeShelf } from '../changeShelf'
 import { listDishes } from '../dishes.sql'
@@ -30,44 +30,48 @@ const deleteRecipe = createRoute({
   responses: { 200: json(RecipeList, 'The sub-recipes without it') },
 })
 
-export const recipeRoutes = (services: Services) => {
-  const { pool, kitchenId, now } = services
-  const change = async (work: (connection: PoolConnection) => Promise<unknown>) => {
-    await changeShelf(services, work)
-    return { recipes: await listRecipes(pool, kitchenId) }
-  }
-  return newRouter()
-    .openapi(getRecipes, async (c) => c.json({ recipes: await listRecipes(pool, kitchenId) }, 200))
-    .openapi(putRecipe, async (c) => {
-      const { version, recipe } = c.req.valid('json')
-      const list = await change(async (connection) => {
-        checkRecipe({ ...recipe, version: version + 1 }, await readShelf(connection, kitchenId))
-        const known = await lockRecipe(connection, kitchenId, recipe.id)
-        if (version === 0 && known.version > 0) throw nameTaken(recipe.name)
-        if (known.version !== version) throw editedMeanwhile()
-        await saveRecipe(connection, kitchenId, recipe, now())
-      })
-      return c.json(list, 200)
-    })
-    .openapi(deleteRecipe, async (c) => {
-      const { id } = c.req.valid('param')
-      const list = await change(async (connection) => {
-        const { list: recipes } = await readShelf(connection, kitchenId)
-        const recipe = recipes.find((one) => one.id === id)
-        if (!recipe) throw new Problem('not-found', { detail: `no sub-recipe ${id}` })
-        const uses = usesOf(id, await listDishes(connection, kitchenId), recipes)
-        if (uses.length > 0) {
-          const names = uses.join(', ')
-          throw new Problem('recipe-used', {
-            detail: `${recipe.name} is used in ${names}: take it out there first`,
-            values: { name: recipe.name, list: names },
-          })
-        }
-        if ((await lockRecipe(connection, kitchenId, id)).version !== c.req.valid('query').version)
-          throw editedMeanwhile()
-        const { version: _version, ...draft } = recipe
-        await saveRecipe(connection, kitchenId, draft, now(), true)
-      })
-      return c.json(list, 200)
-    })
+const change = async (context: KitchenContext, work: (connection: PoolConnection) => Promise<unknown>) => {
+  const { pool, kitchenId } = context
+  await changeShelf(context, work)
+  return { recipes: await listRecipes(pool, kitchenId) }
 }
+
+export const recipeRoutes = newRouter()
+  .openapi(getRecipes, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ recipes: await listRecipes(pool, kitchenId) }, 200)
+  })
+  .openapi(putRecipe, async (c) => {
+    const { kitchenId, now } = c.var.kitchen
+    const { version, recipe } = c.req.valid('json')
+    const list = await change(c.var.kitchen, async (connection) => {
+      checkRecipe({ ...recipe, version: version + 1 }, await readShelf(connection, kitchenId))
+      const known = await lockRecipe(connection, kitchenId, recipe.id)
+      if (version === 0 && known.version > 0) throw nameTaken(recipe.name)
+      if (known.version !== version) throw editedMeanwhile()
+      await saveRecipe(connection, kitchenId, recipe, now())
+    })
+    return c.json(list, 200)
+  })
+  .openapi(deleteRecipe, async (c) => {
+    const { kitchenId, now } = c.var.kitchen
+    const { id } = c.req.valid('param')
+    const list = await change(c.var.kitchen, async (connection) => {
+      const { list: recipes } = await readShelf(connection, kitchenId)
+      const recipe = recipes.find((one) => one.id === id)
+      if (!recipe) throw new Problem('not-found', { detail: `no sub-recipe ${id}` })
+      const uses = usesOf(id, await listDishes(connection, kitchenId), recipes)
+      if (uses.length > 0) {
+        const names = uses.join(', ')
+        throw new Problem('recipe-used', {
+          detail: `${recipe.name} is used in ${names}: take it out there first`,
+          values: { name: recipe.name, list: names },
+        })
+      }
+      if ((await lockRecipe(connection, kitchenId, id)).version !== c.req.valid('query').version)
+        throw editedMeanwhile()
+      const { version: _version, ...draft } = recipe
+      await saveRecipe(connection, kitchenId, draft, now(), true)
+    })
+    return c.json(list, 200)
+  })

@@ -1,4 +1,5 @@
 import type { OpenAPIHono } from '@hono/zod-openapi'
+import type { RequestEnv } from '../../http/context'
 import { EventId, ItemId, RunId, TicketId } from 'contract/ids'
 import type { FireRun, Run, RunEvent } from 'contract/run'
 import type { NewTicketBody, Ticket } from 'contract/ticket'
@@ -16,7 +17,7 @@ import { migrate } from '../migrate'
 import { openPool, type DatabaseAddress } from '../pool'
 
 export type TestKitchen = {
-  app: OpenAPIHono
+  app: OpenAPIHono<RequestEnv>
   pool: Pool
   kitchenId: string
   clock: TestClock
@@ -66,7 +67,13 @@ async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void
   }
 }
 
-export async function send(app: OpenAPIHono, method: string, path: string, body?: unknown, type = 'application/json') {
+export async function send(
+  app: OpenAPIHono<RequestEnv>,
+  method: string,
+  path: string,
+  body?: unknown,
+  type = 'application/json',
+) {
   const isJson = type === 'application/json' && typeof body !== 'string'
   const response = await app.request(`/api${path}`, {
     method,

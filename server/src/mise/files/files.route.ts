@@ -3,7 +3,7 @@ import { PlanId } from 'contract/mise/event'
 import type { MisePlan } from 'contract/mise/plan'
 import { localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
-import { newRouter, type Services } from '../../http/context'
+import { newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { labelPdf, labelPng } from '../../print/labels'
 import { miseKitchen } from '../miseKitchen'
@@ -53,56 +53,60 @@ const getLabelPng = createRoute({
   responses: file('image/png', 'The label as a picture'),
 })
 
-export const miseFileRoutes = ({ pool, kitchenId, now }: Services) => {
-  const planned = async (id: string) => {
-    const from = await miseKitchen(pool, kitchenId)
-    const plans = await misePlans(pool, from, now())
-    const plan = plans.find((one) => one.id === id)
-    if (!plan?.drawn) throw undrawn(id, plans)
-    return { from, plan, drawn: plan.drawn, made: scheduled(plans, from, now()) }
-  }
-  const labelOf = async (id: string, url: string) => {
+const planned = async (context: KitchenContext, id: string) => {
+  const { pool, kitchenId, now } = context
+  const from = await miseKitchen(pool, kitchenId)
+  const plans = await misePlans(pool, from, now())
+  const plan = plans.find((one) => one.id === id)
+  if (!plan?.drawn) throw undrawn(id, plans)
+  return { from, plan, drawn: plan.drawn, made: scheduled(plans, from, now()) }
+}
+
+const labelOf = async (context: KitchenContext, id: string, url: string) => {
+  const { pool, kitchenId, now } = context
+  const from = await miseKitchen(pool, kitchenId)
+  const { rows } = stockRows(from, await stockOf(pool, from, now()), now())
+  const row = rows.find((one) => one.lots.some((lot) => lot.id === id))
+  const lot = row?.lots.find((one) => one.id === id)
+  if (!row || !lot)
+    throw new Problem('unknown-lot', { detail: `no lot ${id} stands in the kitchen: look on the count` })
+  return lotLabelText(lot, row, from.kitchen, new URL(url).origin)
+}
+
+export const miseFileRoutes = newRouter()
+  .openapi(getIcs, async (c) => {
+    const { now } = c.var.kitchen
+    const { from, plan, made } = await planned(c.var.kitchen, c.req.valid('param').id)
+    const headers = attachment('text/calendar; charset=utf-8', `okazu-prep-${plan.id}.ics`)
+    return c.body(planIcs(plan, made, from.kitchen, now()), 200, headers)
+  })
+  .openapi(getPdf, async (c) => {
+    const { from, plan, made } = await planned(c.var.kitchen, c.req.valid('param').id)
+    const pdf = await prepSheet(plan, made, from.kitchen)
+    return c.body(new Uint8Array(pdf), 200, attachment('application/pdf', `okazu-prep-${plan.id}.pdf`))
+  })
+  .openapi(getBuy, async (c) => {
+    const { from, plan, drawn } = await planned(c.var.kitchen, c.req.valid('param').id)
+    return c.text(buyCsv(drawn.buy, from.kitchen.currency), 200, csvAttachment(`okazu-buy-${plan.id}.csv`))
+  })
+  .openapi(getCount, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
     const from = await miseKitchen(pool, kitchenId)
     const { rows } = stockRows(from, await stockOf(pool, from, now()), now())
-    const row = rows.find((one) => one.lots.some((lot) => lot.id === id))
-    const lot = row?.lots.find((one) => one.id === id)
-    if (!row || !lot)
-      throw new Problem('unknown-lot', { detail: `no lot ${id} stands in the kitchen: look on the count` })
-    return lotLabelText(lot, row, from.kitchen, new URL(url).origin)
-  }
-  return newRouter()
-    .openapi(getIcs, async (c) => {
-      const { from, plan, made } = await planned(c.req.valid('param').id)
-      const headers = attachment('text/calendar; charset=utf-8', `okazu-prep-${plan.id}.ics`)
-      return c.body(planIcs(plan, made, from.kitchen, now()), 200, headers)
-    })
-    .openapi(getPdf, async (c) => {
-      const { from, plan, made } = await planned(c.req.valid('param').id)
-      const pdf = await prepSheet(plan, made, from.kitchen)
-      return c.body(new Uint8Array(pdf), 200, attachment('application/pdf', `okazu-prep-${plan.id}.pdf`))
-    })
-    .openapi(getBuy, async (c) => {
-      const { from, plan, drawn } = await planned(c.req.valid('param').id)
-      return c.text(buyCsv(drawn.buy, from.kitchen.currency), 200, csvAttachment(`okazu-buy-${plan.id}.csv`))
-    })
-    .openapi(getCount, async (c) => {
-      const from = await miseKitchen(pool, kitchenId)
-      const { rows } = stockRows(from, await stockOf(pool, from, now()), now())
-      const places = new Map(from.house.policy.places.map((place) => [place.id, place.name]))
-      const csv = countCsv(rows, (id) => places.get(id ?? '') ?? '')
-      return c.text(csv, 200, csvAttachment(`okazu-count-${localDay(now(), from.kitchen.timeZone)}.csv`))
-    })
-    .openapi(getLabelPdf, async (c) => {
-      const { size, copies } = c.req.valid('query')
-      const { id } = c.req.valid('param')
-      const pdf = await labelPdf(await labelOf(id, c.req.url), size, copies)
-      return c.body(new Uint8Array(pdf), 200, attachment('application/pdf', `okazu-label-${id}.pdf`))
-    })
-    .openapi(getLabelPng, async (c) => {
-      const png = labelPng(await labelOf(c.req.valid('param').id, c.req.url))
-      return c.body(new Uint8Array(png), 200, { 'content-type': 'image/png' })
-    })
-}
+    const places = new Map(from.house.policy.places.map((place) => [place.id, place.name]))
+    const csv = countCsv(rows, (id) => places.get(id ?? '') ?? '')
+    return c.text(csv, 200, csvAttachment(`okazu-count-${localDay(now(), from.kitchen.timeZone)}.csv`))
+  })
+  .openapi(getLabelPdf, async (c) => {
+    const { size, copies } = c.req.valid('query')
+    const { id } = c.req.valid('param')
+    const pdf = await labelPdf(await labelOf(c.var.kitchen, id, c.req.url), size, copies)
+    return c.body(new Uint8Array(pdf), 200, attachment('application/pdf', `okazu-label-${id}.pdf`))
+  })
+  .openapi(getLabelPng, async (c) => {
+    const png = labelPng(await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url))
+    return c.body(new Uint8Array(png), 200, { 'content-type': 'image/png' })
+  })
 
 function undrawn(id: string, plans: readonly MisePlan[]): Problem {
   const drawn = plans.filter((plan) => plan.drawn).map((plan) => plan.id)

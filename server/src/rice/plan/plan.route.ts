@@ -5,7 +5,7 @@ import { listDishes } from '../../book/dishes.sql'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { editedMeanwhile } from '../../http/conflict'
-import { json, jsonBody, newRouter, type Services } from '../../http/context'
+import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { readDemandCsv } from './demand.csv'
 import { findRiceHouse, saveRicePolicy } from '../house.sql'
@@ -49,56 +49,66 @@ const postDemand = createRoute({
   responses: { 200: json(z.strictObject({ rows: z.int() }), 'Past portions taken into the record') },
 })
 
-export const planRoutes = ({ pool, kitchenId, now, changed }: Services) => {
-  const planDay = async (day: string) => {
-    const { kitchen, house } = await riceKitchen(pool, kitchenId)
-    return planOfDay(pool, kitchen, house, day, now())
-  }
-  const say = (connection: Parameters<typeof announce>[0]) =>
-    announce(connection, kitchenId, now(), [{ topic: 'rice', key: '' }])
-  return newRouter()
-    .openapi(getHouse, async (c) => c.json(await findRiceHouse(pool, kitchenId), 200))
-    .openapi(putPolicy, async (c) => {
-      const { version, policy } = c.req.valid('json')
-      checkVessel(policy, await findRiceHouse(pool, kitchenId))
-      await inTransaction(pool, async (connection) => {
-        if (!(await saveRicePolicy(connection, kitchenId, version, policy))) throw editedMeanwhile()
-        await say(connection)
-      })
-      changed()
-      return c.json(await findRiceHouse(pool, kitchenId), 200)
-    })
-    .openapi(getPlan, async (c) => c.json(await planDay(c.req.valid('param').day), 200))
-    .openapi(putPlan, async (c) => {
-      const { day } = c.req.valid('param')
-      const { version, edits } = c.req.valid('json')
-      await inTransaction(pool, async (connection) => {
-        const before = await findPlan(connection, kitchenId, day, true)
-        if (before.version !== version) throw editedMeanwhile()
-        await savePlan(connection, kitchenId, day, version + 1, edits)
-        await say(connection)
-      })
-      changed()
-      return c.json(await planDay(day), 200)
-    })
-    .openapi(getTonight, async (c) => {
-      const { kitchen, house } = await riceKitchen(pool, kitchenId)
-      return c.json(await tonightOf(pool, kitchen, house, now()), 200)
-    })
-    .openapi(postDemand, async (c) => {
-      const dishes = await listDishes(pool, kitchenId)
-      const rows = readDemandCsv(
-        await c.req.text(),
-        dishes.map((dish) => dish.id),
-      )
-      await inTransaction(pool, async (connection) => {
-        await saveDemand(connection, kitchenId, rows, 'file')
-        await say(connection)
-      })
-      changed()
-      return c.json({ rows: rows.length }, 200)
-    })
+const planDay = async (context: KitchenContext, day: string) => {
+  const { pool, kitchenId, now } = context
+  const { kitchen, house } = await riceKitchen(pool, kitchenId)
+  return planOfDay(pool, kitchen, house, day, now())
 }
+
+const say = (context: KitchenContext, connection: Parameters<typeof announce>[0]) => {
+  const { kitchenId, now } = context
+  return announce(connection, kitchenId, now(), [{ topic: 'rice', key: '' }])
+}
+
+export const planRoutes = newRouter()
+  .openapi(getHouse, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json(await findRiceHouse(pool, kitchenId), 200)
+  })
+  .openapi(putPolicy, async (c) => {
+    const { pool, kitchenId, changed } = c.var.kitchen
+    const { version, policy } = c.req.valid('json')
+    checkVessel(policy, await findRiceHouse(pool, kitchenId))
+    await inTransaction(pool, async (connection) => {
+      if (!(await saveRicePolicy(connection, kitchenId, version, policy))) throw editedMeanwhile()
+      await say(c.var.kitchen, connection)
+    })
+    changed()
+    return c.json(await findRiceHouse(pool, kitchenId), 200)
+  })
+  .openapi(getPlan, async (c) => c.json(await planDay(c.var.kitchen, c.req.valid('param').day), 200))
+  .openapi(putPlan, async (c) => {
+    const { pool, kitchenId, changed } = c.var.kitchen
+    const { day } = c.req.valid('param')
+    const { version, edits } = c.req.valid('json')
+    await inTransaction(pool, async (connection) => {
+      const before = await findPlan(connection, kitchenId, day, true)
+      if (before.version !== version) throw editedMeanwhile()
+      await savePlan(connection, kitchenId, day, version + 1, edits)
+      await say(c.var.kitchen, connection)
+    })
+    changed()
+    return c.json(await planDay(c.var.kitchen, day), 200)
+  })
+  .openapi(getTonight, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    return c.json(await tonightOf(pool, kitchen, house, now()), 200)
+  })
+  .openapi(postDemand, async (c) => {
+    const { pool, kitchenId, changed } = c.var.kitchen
+    const dishes = await listDishes(pool, kitchenId)
+    const rows = readDemandCsv(
+      await c.req.text(),
+      dishes.map((dish) => dish.id),
+    )
+    await inTransaction(pool, async (connection) => {
+      await saveDemand(connection, kitchenId, rows, 'file')
+      await say(c.var.kitchen, connection)
+    })
+    changed()
+    return c.json({ rows: rows.length }, 200)
+  })
 
 function checkVessel(policy: RicePolicy, { vessels }: RiceHouse): void {
   if (vessels.some((vessel) => vessel.id === policy.vesselId)) return

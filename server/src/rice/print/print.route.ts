@@ -3,7 +3,7 @@ import { LotId } from 'contract/rice'
 import { Day } from 'contract/riceModels'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
-import { newRouter, type Services } from '../../http/context'
+import { newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { foldLot, policyOf } from '../foldLot'
 import { findLot, listLotsBetween } from '../lots.sql'
@@ -61,64 +61,68 @@ const getPlanPdf = createRoute({
   responses: file('application/pdf', 'The loads of a day on paper, by scale and by the kitchen’s measures'),
 })
 
-export const printRoutes = ({ pool, kitchenId, now }: Services) => {
-  const labelOf = async (id: string, url: string) => {
-    const { kitchen, house } = await riceKitchen(pool, kitchenId)
-    const lot = await findLot(pool, kitchenId, id)
-    if (!lot) throw unknownLot(id)
-    const state = foldLot(lot, policyOf(kitchen, house), now())
-    return labelText(lot, state, kitchen, new URL(url).origin)
-  }
-  const madePlan = async (day: string) => {
-    const { kitchen, house } = await riceKitchen(pool, kitchenId)
-    const plan = await planOfDay(pool, kitchen, house, day, now())
-    const made = await dayRiceOf(pool, kitchen, house, plan, now())
-    if (!made)
-      throw new Problem('unknown-place', { detail: 'the kitchen has no vessel for rice: add one in the set-up' })
-    return { made, kitchen, house }
-  }
-  return newRouter()
-    .openapi(getLabelPdf, async (c) => {
-      const { size, copies: wanted } = c.req.valid('query')
-      const text = await labelOf(c.req.valid('param').id, c.req.url)
-      return c.body(
-        bytes(await labelPdf(text, size, wanted)),
-        200,
-        attachment('application/pdf', `${text.name}-label.pdf`),
-      )
-    })
-    .openapi(getLabelPng, async (c) => {
-      const text = await labelOf(c.req.valid('param').id, c.req.url)
-      return c.body(bytes(labelPng(text)), 200, attachment('image/png', `${text.name}-label.png`))
-    })
-    .openapi(getLogCsv, async (c) => {
-      const { kitchen, house } = await riceKitchen(pool, kitchenId)
-      const today = localDay(now(), kitchen.timeZone)
-      const { from = dayAfter(today, 1 - LOG_DAYS), to = today } = c.req.valid('query')
-      const lots = await listLotsBetween(pool, kitchenId, ...spanMs(from, to, kitchen.timeZone))
-      const csv = coolingLogCsv(loggedLots(lots, kitchen, house, now()), kitchen)
-      return c.text(csv, 200, csvAttachment(`okazu-cooling-${from}-${to}.csv`))
-    })
-    .openapi(getLogPdf, async (c) => {
-      const { kitchen, house } = await riceKitchen(pool, kitchenId)
-      const { day = localDay(now(), kitchen.timeZone) } = c.req.valid('query')
-      const lots = await listLotsBetween(pool, kitchenId, ...spanMs(day, day, kitchen.timeZone))
-      const pdf = await coolingDaySheet(day, loggedLots(lots, kitchen, house, now()), kitchen)
-      return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-cooling-${day}.pdf`))
-    })
-    .openapi(getPlanIcs, async (c) => {
-      const { day } = c.req.valid('param')
-      const { made, kitchen } = await madePlan(day)
-      const headers = attachment('text/calendar; charset=utf-8', `okazu-rice-${day}.ics`)
-      return c.body(planIcs(day, made, kitchen, now()), 200, headers)
-    })
-    .openapi(getPlanPdf, async (c) => {
-      const { day } = c.req.valid('param')
-      const { made, kitchen, house } = await madePlan(day)
-      const pdf = await planSheet(day, made, kitchen, house)
-      return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-rice-${day}.pdf`))
-    })
+const labelOf = async (context: KitchenContext, id: string, url: string) => {
+  const { pool, kitchenId, now } = context
+  const { kitchen, house } = await riceKitchen(pool, kitchenId)
+  const lot = await findLot(pool, kitchenId, id)
+  if (!lot) throw unknownLot(id)
+  const state = foldLot(lot, policyOf(kitchen, house), now())
+  return labelText(lot, state, kitchen, new URL(url).origin)
 }
+
+const madePlan = async (context: KitchenContext, day: string) => {
+  const { pool, kitchenId, now } = context
+  const { kitchen, house } = await riceKitchen(pool, kitchenId)
+  const plan = await planOfDay(pool, kitchen, house, day, now())
+  const made = await dayRiceOf(pool, kitchen, house, plan, now())
+  if (!made) throw new Problem('unknown-place', { detail: 'the kitchen has no vessel for rice: add one in the set-up' })
+  return { made, kitchen, house }
+}
+
+export const printRoutes = newRouter()
+  .openapi(getLabelPdf, async (c) => {
+    const { size, copies: wanted } = c.req.valid('query')
+    const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
+    return c.body(
+      bytes(await labelPdf(text, size, wanted)),
+      200,
+      attachment('application/pdf', `${text.name}-label.pdf`),
+    )
+  })
+  .openapi(getLabelPng, async (c) => {
+    const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
+    return c.body(bytes(labelPng(text)), 200, attachment('image/png', `${text.name}-label.png`))
+  })
+  .openapi(getLogCsv, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    const today = localDay(now(), kitchen.timeZone)
+    const { from = dayAfter(today, 1 - LOG_DAYS), to = today } = c.req.valid('query')
+    const lots = await listLotsBetween(pool, kitchenId, ...spanMs(from, to, kitchen.timeZone))
+    const csv = coolingLogCsv(loggedLots(lots, kitchen, house, now()), kitchen)
+    return c.text(csv, 200, csvAttachment(`okazu-cooling-${from}-${to}.csv`))
+  })
+  .openapi(getLogPdf, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    const { kitchen, house } = await riceKitchen(pool, kitchenId)
+    const { day = localDay(now(), kitchen.timeZone) } = c.req.valid('query')
+    const lots = await listLotsBetween(pool, kitchenId, ...spanMs(day, day, kitchen.timeZone))
+    const pdf = await coolingDaySheet(day, loggedLots(lots, kitchen, house, now()), kitchen)
+    return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-cooling-${day}.pdf`))
+  })
+  .openapi(getPlanIcs, async (c) => {
+    const { now } = c.var.kitchen
+    const { day } = c.req.valid('param')
+    const { made, kitchen } = await madePlan(c.var.kitchen, day)
+    const headers = attachment('text/calendar; charset=utf-8', `okazu-rice-${day}.ics`)
+    return c.body(planIcs(day, made, kitchen, now()), 200, headers)
+  })
+  .openapi(getPlanPdf, async (c) => {
+    const { day } = c.req.valid('param')
+    const { made, kitchen, house } = await madePlan(c.var.kitchen, day)
+    const pdf = await planSheet(day, made, kitchen, house)
+    return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-rice-${day}.pdf`))
+  })
 
 /** Bytes as the answer takes them. */
 const bytes = (made: Uint8Array) => new Uint8Array(made)

@@ -1,6 +1,8 @@
-import { lotState } from 'core/rice/lot/lot'
-import type { LotEvent } from 'core/rice/lot/lotEvent'
-import { workRice } from './riceWork'
+import { COOLING_LIMITS } from '../../safety/coolingLimits'
+import { mostDepthM } from '../cooling/predictCooling'
+import { lotState } from './lot'
+import type { LotEvent } from './lotEvent'
+import { watchLot } from './watchLot'
 
 const MIN_MS = 60_000
 const T0 = Date.parse('2026-11-25T14:00:00Z')
@@ -31,7 +33,7 @@ const spread: LotEvent = {
 const watch = (events: LotEvent[], minute: number) => {
   const nowMs = T0 + minute * MIN_MS
   const state = lotState(born, events, { timeZone: 'UTC', keepDays: null, outMin: null, leadIds: [] }, nowMs)
-  return workRice<'watch'>({ kind: 'watch', state, plan: [], places: [{ kind: 'blast', airTempC: null }], nowMs })
+  return watchLot({ state, plan: [], places: [{ kind: 'blast', airTempC: null }], nowMs })
 }
 
 test('a covered deep tray is watched with advice; what was never spread is not watched', () => {
@@ -50,12 +52,7 @@ test('with two rule sets in force, the one at risk is shown', () => {
 
 test('the deepest tray is shallower in a room-warm start than in a blast chiller', () => {
   const depth = (place: 'fridge' | 'blast' | 'rack') =>
-    workRice<'depth'>({
-      kind: 'depth',
-      startTempC: 95,
-      stages: [{ durationS: 36_000, place, covered: false }],
-      ruleSet: 'us',
-    })
+    mostDepthM({ startTempC: 95 }, [{ durationS: 36_000, place, covered: false }], COOLING_LIMITS.us).advisedM
   expect(depth('rack')).toBe(0)
   expect(depth('blast')).toBeGreaterThan(depth('fridge'))
 })

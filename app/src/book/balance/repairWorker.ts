@@ -1,0 +1,4 @@
+import { inProcess } from '../../device/inProcess'
+import { repairWork } from './repair.worker'
+
+export const inRepairWorker = inProcess(repairWork)

@@ -1,0 +1,4 @@
+import { inProcess } from '../device/inProcess'
+import { miseWork } from './mise.worker'
+
+export const inMiseWorker = inProcess(miseWork)

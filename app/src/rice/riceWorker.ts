@@ -1,0 +1,4 @@
+import { inProcess } from '../device/inProcess'
+import { riceWork } from './rice.worker'
+
+export const inRiceWorker = inProcess(riceWork)
