@@ -16,6 +16,9 @@ export type ItemId = z.infer<typeof ItemId>
 export type RunId = z.infer<typeof RunId>
 export type EventId = z.infer<typeof EventId>
 
+/** A day of a kitchen's calendar: 2026-11-26. */
+export const Day = z.iso.date()
+
 /** An instant [ms since 1970, UTC]. */
 export const InstantMs = z.int().min(0).max(8_640_000_000_000_000)
 

@@ -1,8 +1,7 @@
 import { ALLERGENS, TRAITS, type Ingredient as CoreIngredient } from 'core/book/ingredient'
 import type { Price as CorePrice } from 'core/book/balance/cost'
 import { z } from 'zod'
-import { Name, Slug } from './ids'
-import { Day } from './riceModels'
+import { Day, Name, Slug } from './ids'
 
 export const Allergen = z.enum(ALLERGENS)
 const per100G = z.number().min(0, 'may not be negative').max(100, 'at most 100 g in 100 g')

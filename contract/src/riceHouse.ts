@@ -1,10 +1,10 @@
 import { METHODS, WASHES } from 'core/rice/cookMethod'
 import { TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
-import { FORECAST_NOTES } from 'core/rice/plan/forecast'
+import { FORECAST_NOTES } from 'core/rice/plan/forecastNote'
 import { z } from 'zod'
-import { InstantMs, Name, Slug } from './ids'
+import { CoolStage } from './coolStage'
+import { Day, InstantMs, Name, Slug } from './ids'
 import { Blend, LotPlace } from './rice'
-import { CoolStage, Day } from './riceModels'
 
 export const RiceVessel = z.strictObject({
   id: Slug,

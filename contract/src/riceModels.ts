@@ -1,11 +1,10 @@
-import { COOLING_PLACES, STACKS, TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
+import { TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
 import { MIN_DEPTH_M, MAX_DEPTH_M } from 'core/rice/cooling/coolTray'
 import { MIN_TARGET_WATER_FRACTION, MAX_TARGET_WATER_FRACTION } from 'core/rice/waterBalance'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
-
-/** A day of a kitchen's calendar: 2026-11-26. */
-export const Day = z.iso.date()
+import { CoolStage } from './coolStage'
+import { Day } from './ids'
 
 const DRIER = `is drier than ${MIN_TARGET_WATER_FRACTION}: grains would be raw in the middle; give the water of the cooked rice, 0.55 to 0.65`
 const WETTER = `is wetter than ${MAX_TARGET_WATER_FRACTION}: that is porridge; give the water of the cooked rice, 0.55 to 0.65`
@@ -54,15 +53,6 @@ export const RiceHowMuchOutput = z.strictObject({
   reason: z.string().nullable(),
 })
 
-export const CoolStage = z.strictObject({
-  durationS: z.number().positive().max(172_800),
-  place: z.enum(COOLING_PLACES),
-  covered: z.boolean(),
-  airTempC: z.number().min(-40).max(60).optional(),
-  /** How the trays stand to each other, and what they are made of. */
-  stack: z.enum(STACKS).optional(),
-  material: z.enum(TRAY_MATERIALS).optional(),
-})
 const AnalysisFace = z.strictObject({
   heatTransferWPerM2K: z.number().min(0).max(1e6),
   tempC: z.number().min(-60).max(120),

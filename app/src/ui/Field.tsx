@@ -1,8 +1,9 @@
-import { useId } from 'react'
+import { useId, type Ref } from 'react'
 import { TextInput, View, type TextInputProps } from 'react-native'
 import { Text } from './Text'
 
-type FieldProps = {
+export type FieldProps = {
+  ref?: Ref<TextInput> | undefined
   label: string
   value: string
   onChange: (text: string) => void

@@ -5,6 +5,7 @@ import { useClockOffMin } from '../device/clock'
 import { useIsReachable } from '../device/network'
 import { dropParcel, useOutbox } from '../device/outbox'
 import { useWords } from '../words/i18n'
+import { LeaveSheet, leave } from './form/unsaved'
 import { Beads } from './icons'
 import { Notice } from './Notice'
 import { Sheet } from './Sheet'
@@ -43,6 +44,7 @@ export function Frame({ stage, children, bar }: { stage: Stage; children: ReactN
           </View>
         )}
         <ToastPlace />
+        <LeaveSheet />
       </View>
     </View>
   )
@@ -73,7 +75,7 @@ function RailLink({ href, label, isHere }: { href: Href; label: string; isHere: 
     <Pressable
       role="link"
       aria-current={isHere ? 'page' : undefined}
-      onPress={() => router.push(href)}
+      onPress={() => leave(() => router.push(href))}
       className={`ring-focus min-h-14 items-center justify-center border-l-4 ${isHere ? 'border-celadon bg-ground' : 'border-transparent'}`}
     >
       <Text weight="semi" tone={isHere ? 'rice' : 'quiet'}>
@@ -111,7 +113,7 @@ function NavButton({ stage }: { stage: Stage }) {
               className="ring-focus min-h-16 flex-row items-center gap-4 border-b border-edge active:bg-ground"
               onPress={() => {
                 setIsOpen(false)
-                if (path !== place.href) router.push(place.href)
+                if (path !== place.href) leave(() => router.push(place.href))
               }}
             >
               <View

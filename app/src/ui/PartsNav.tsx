@@ -1,5 +1,6 @@
 import { useRouter, type Href } from 'expo-router'
 import { Pressable, View } from 'react-native'
+import { leave } from './form/unsaved'
 import { Text } from './Text'
 
 /** The parts of one stage side by side; the one in hand is bold and underlined, never a hue alone. */
@@ -18,7 +19,7 @@ export function PartsNav<P extends string>(props: {
           key={part}
           role="link"
           aria-current={part === here ? 'page' : undefined}
-          onPress={() => router.push(href)}
+          onPress={() => leave(() => router.push(href))}
           className="ring-focus min-h-14 justify-center px-2"
         >
           <Text

@@ -9,6 +9,7 @@ export const ui = {
   undo: 'Undo',
   back: 'Back',
   cancel: 'Cancel',
+  unsaved: { title: 'Leave without saving?', stay: 'Stay here', leave: 'Leave, lose the changes' },
   sort: {
     how: 'Press space to take it, the arrow keys to move it, space again to put it down, escape to leave it where it was.',
     taken: '{{name}} taken, place {{n}} of {{all}}',
@@ -21,6 +22,12 @@ export const ui = {
   clockOff: 'This device is {{n}} min off: the kitchen’s time is used',
   refusedTitle: 'Not taken by the kitchen',
   refusedDrop: 'Put it away',
+  standard: {
+    broken: 'Not the house standard “{{name}}”',
+    kept: 'House standard “{{name}}” kept',
+    missing: '{{name}} is missing',
+    off: '{{name}} {{percent}}\u00a0%',
+  },
   measure: {
     eggs_one: '{{n}} egg',
     eggs_other: '{{n}} eggs',

@@ -1,4 +1,4 @@
-import { majorOf } from 'core/measure/money'
+import { majorOf } from 'core/measure/currency'
 import { fahrenheitOf, type TempUnit } from 'core/measure/temperature'
 
 /** Numbers and times as they are shown. Units follow the kitchen, never the language. */

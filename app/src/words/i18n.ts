@@ -1,32 +1,51 @@
-import i18next from 'i18next'
-import { initReactI18next, useTranslation } from 'react-i18next'
-import { book } from '../book/words.en'
+import i18next, { type TFunction } from 'i18next'
+import type { book } from '../book/words.en'
 import { currentSettings } from '../device/settings'
 import { line } from '../line/words.en'
-import { mise } from '../mise/words.en'
-import { record } from '../record/words.en'
-import { rice } from '../rice/words.en'
-import { setup } from '../setup/words.en'
+import type { mise } from '../mise/words.en'
+import type { record } from '../record/words.en'
+import type { rice } from '../rice/words.en'
+import type { setup } from '../setup/words.en'
 import { ui } from '../ui/words.en'
 import { wok } from '../wok/words.en'
 import { pseudo } from './pseudo'
 
-const en = { ui, rice, mise, line, wok, record, book, setup }
-type Catalogue = keyof typeof en
+/** Words that the line shows at once; those of the other stages are loaded with their screens. */
+const FIRST = { ui, line, wok }
+const LATER = {
+  rice: async () => (await import('../rice/words.en')).rice,
+  mise: async () => (await import('../mise/words.en')).mise,
+  record: async () => (await import('../record/words.en')).record,
+  book: async () => (await import('../book/words.en')).book,
+  setup: async () => (await import('../setup/words.en')).setup,
+} as const
+export type LaterWords = keyof typeof LATER
+
+type Resources = typeof FIRST & {
+  rice: typeof rice
+  mise: typeof mise
+  record: typeof record
+  book: typeof book
+  setup: typeof setup
+}
+type Catalogue = keyof Resources
 
 declare module 'i18next' {
   interface CustomTypeOptions {
     defaultNS: 'ui'
-    resources: typeof en
+    resources: Resources
   }
 }
 
-/** Makes the words ready before the first screen. The pseudo-locale is English stretched and accented, for tests. */
-export function startWords(): void {
-  void i18next.use(initReactI18next).init({
-    lng: currentSettings().words === 'pseudo' ? 'en-XA' : 'en',
+const isPseudo = () => currentSettings().words === 'pseudo'
+
+/** Makes the words of the line, and more where they are given, ready before the first screen. The pseudo-locale is English stretched and accented, for tests. */
+export function startWords(more: Partial<Resources> = {}): void {
+  const words = { ...FIRST, ...more }
+  void i18next.init({
+    lng: isPseudo() ? 'en-XA' : 'en',
     fallbackLng: false,
-    resources: { en, 'en-XA': pseudo(en) },
+    resources: { [isPseudo() ? 'en-XA' : 'en']: isPseudo() ? pseudo(words) : words },
     defaultNS: 'ui',
     interpolation: { escapeValue: false },
     initAsync: false,
@@ -34,5 +53,22 @@ export function startWords(): void {
   document.documentElement.lang = 'en'
 }
 
+/** Loads the words of stages that are about to be shown. */
+export async function loadWords(names: readonly LaterWords[]): Promise<void> {
+  await Promise.all(
+    names.map(async (name) => {
+      if (i18next.hasResourceBundle(i18next.language, name)) return
+      const words = await LATER[name]()
+      i18next.addResourceBundle(i18next.language, name, isPseudo() ? pseudo(words) : words)
+    }),
+  )
+}
+
+const said = new Map<Catalogue, unknown>()
+
 /** The sentences of one stage. */
-export const useWords = <T extends Catalogue>(catalogue: T) => useTranslation(catalogue).t
+export function useWords<T extends Catalogue>(catalogue: T): TFunction<[T]> {
+  const t = said.get(catalogue) ?? i18next.getFixedT(null, catalogue)
+  said.set(catalogue, t)
+  return t as TFunction<[T]>
+}

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { majorOf, moneyDigits, moneyText, readMoney, sumMinor } from './money'
+import { majorOf, moneyDigits } from './currency'
+import { moneyText, readMoney, sumMinor } from './money'
 
 test('a currency has the digits of ISO 4217 (JPY 0, USD 2, KWD 3; from memory)', () => {
   expect(['JPY', 'USD', 'KWD'].map(moneyDigits)).toEqual([0, 2, 3])

@@ -1,19 +1,5 @@
 import { Decimal } from 'decimal.js'
-
-const digitsOf = new Map<string, number>()
-
-/** Digits after the point of a currency (ISO 4217, as `Intl` knows them): 2 for USD, 0 for JPY, 3 for KWD. */
-export function moneyDigits(currency: string): number {
-  const known = digitsOf.get(currency)
-  if (known !== undefined) return known
-  const { maximumFractionDigits = 2 } = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
-  digitsOf.set(currency, maximumFractionDigits)
-  return maximumFractionDigits
-}
-
-/** An amount in the currency itself from one in its smallest unit: 1250 cents are 12.5. */
-export const majorOf = (minor: number, currency: string): number =>
-  new Decimal(minor).times(Decimal.pow(10, -moneyDigits(currency))).toNumber()
+import { moneyDigits } from './currency'
 
 /** An amount as it is typed and written into files, with the currency's digits and no sign: 12.50, 1200. */
 export const moneyText = (minor: number, currency: string): string =>

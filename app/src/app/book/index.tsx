@@ -1,3 +1,3 @@
 import { lazyScreen } from '../../ui/lazyScreen'
 
-export default lazyScreen(async () => (await import('../../book/screens')).BookScreen)
+export default lazyScreen(['book'], async () => (await import('../../screens')).BookScreen)

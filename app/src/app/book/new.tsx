@@ -1,6 +1,6 @@
 import { lazyScreen } from '../../ui/lazyScreen'
 
-const EditorScreen = lazyScreen(async () => (await import('../../book/screens')).EditorScreen)
+const EditorScreen = lazyScreen(['book'], async () => (await import('../../screens')).EditorScreen)
 
 export default function Page() {
   return <EditorScreen id={null} preset={null} />

@@ -1,3 +1,3 @@
 import { lazyScreen } from '../../ui/lazyScreen'
 
-export default lazyScreen(async () => (await import('../../mise/screens')).AllScreen)
+export default lazyScreen(['mise'], async () => (await import('../../screens')).AllScreen)

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { RunScreen } from '../../record/RunScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+const RunScreen = lazyScreen(['record'], async () => (await import('../../screens')).RunScreen)
 
 export default function Page() {
   const { runId } = useLocalSearchParams<{ runId: string }>()

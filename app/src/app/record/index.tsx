@@ -1,1 +1,3 @@
-export { RecordScreen as default } from '../../record/RecordScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(['record'], async () => (await import('../../screens')).RecordScreen)

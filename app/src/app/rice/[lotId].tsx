@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../ui/lazyScreen'
 
-const LotScreen = lazyScreen(async () => (await import('../../rice/screens')).LotScreen)
+const LotScreen = lazyScreen(['rice'], async () => (await import('../../screens')).LotScreen)
 
 export default function Page() {
   const { lotId } = useLocalSearchParams<{ lotId: string }>()

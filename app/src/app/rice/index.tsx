@@ -1,3 +1,3 @@
 import { lazyScreen } from '../../ui/lazyScreen'
 
-export default lazyScreen(async () => (await import('../../rice/screens')).RiceScreen)
+export default lazyScreen(['rice'], async () => (await import('../../screens')).RiceScreen)

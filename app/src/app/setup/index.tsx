@@ -1,1 +1,3 @@
-export { SetupScreen as default } from '../../setup/SetupScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(['setup'], async () => (await import('../../screens')).SetupScreen)

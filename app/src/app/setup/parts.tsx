@@ -1,1 +1,3 @@
-export { PartsScreen as default } from '../../setup/PartsScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(['setup'], async () => (await import('../../screens')).PartsScreen)

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { CookScreen } from '../../wok/CookScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+const CookScreen = lazyScreen(['rice'], async () => (await import('../../wok/CookScreen')).CookScreen)
 
 export default function Page() {
   const { runId } = useLocalSearchParams<{ runId: string }>()

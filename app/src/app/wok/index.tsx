@@ -1,1 +1,3 @@
-export { WokScreen as default } from '../../wok/WokScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen([], async () => (await import('../../wok/WokScreen')).WokScreen)

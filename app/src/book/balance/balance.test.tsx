@@ -6,6 +6,7 @@ import type { Ingredient } from 'core/book/ingredient'
 import { balanceOf, type BalancePart } from 'core/book/balance/balance'
 import { findingsOf } from 'core/book/balance/findings'
 import { startWords } from '../../words/i18n'
+import { book } from '../words.en'
 import { blankLine } from '../draft/draft'
 import { LineFlags } from '../editor/LineFlags'
 import { readBand, typedBand } from '../style/bandText'
@@ -14,7 +15,7 @@ import { BalancePanel } from './BalancePanel'
 import type { Judged } from './judge'
 import { MoneyAndFood } from './MoneyAndFood'
 
-beforeAll(startWords)
+beforeAll(() => startWords({ book }))
 
 const row = (id: string, more: Partial<Ingredient> = {}): Ingredient => ({
   id,

@@ -11,25 +11,25 @@ export function StandardNotice(props: {
   saysKept?: boolean
 }) {
   const { standard, components, saysKept = false } = props
-  const t = useWords('book')
+  const t = useWords('ui')
   if (!standard) return null
   const broken = deviationsFrom(standard, components)
   if (broken.length === 0)
     return saysKept ? (
       <Text size="small" tone="ash">
-        {t('dish.standardKept', { name: standard.name })}
+        {t('standard.kept', { name: standard.name })}
       </Text>
     ) : null
   const words = broken.map((one) =>
     one.kind === 'missing'
-      ? t('dish.missing', { name: one.name })
-      : t('dish.off', {
+      ? t('standard.missing', { name: one.name })
+      : t('standard.off', {
           name: one.name,
           percent: `${one.fraction > 0 ? '+' : '−'}${Math.round(Math.abs(one.fraction) * 100)}`,
         }),
   )
   return (
-    <Notice kind="conflict" isSmall title={t('dish.standard', { name: standard.name })}>
+    <Notice kind="conflict" isSmall title={t('standard.broken', { name: standard.name })}>
       {words.join(' · ')}
     </Notice>
   )

@@ -1,10 +1,7 @@
 import type { Ingredient, KitchenIngredient } from 'contract/ingredient'
 import type { Kitchen } from 'contract/kitchen'
-import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useKitchen } from '../../setup/useKitchen'
-import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
 import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
@@ -18,21 +15,10 @@ import { useDishes } from '../useDishes'
 import { useIngredients, useRecipes } from '../useShelf'
 import { useToday } from '../useToday'
 import { AllergenFields } from './AllergenFields'
+import { FiguresForm, MAX_SOURCE } from './FiguresForm'
 import { PriceList } from './PriceList'
 import { bodyOf, useSaveIngredient } from './useSaveIngredient'
 import { WeighOnce } from './WeighOnce'
-
-const FIGURES = [
-  ['water', 'waterG', 'g'],
-  ['protein', 'proteinG', 'g'],
-  ['fat', 'fatG', 'g'],
-  ['carbohydrate', 'carbohydrateG', 'g'],
-  ['sugars', 'sugarsG', 'g'],
-  ['fibre', 'fibreG', 'g'],
-  ['alcohol', 'alcoholG', 'g'],
-  ['sodium', 'sodiumMg', 'mg'],
-  ['energy', 'energyKJ', 'kJ'],
-] as const
 
 /** One row of the table: what it holds and where that comes from, densities, allergens, prices. */
 export function IngredientScreen({ id }: { id: string }) {
@@ -89,7 +75,7 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
         {row.isOwn && <Text>{t('ingredient.own', { n: row.version })}</Text>}
         <Text>{uses.length > 0 ? t('ingredient.usedIn', { list: uses.join(', ') }) : t('ingredient.unused')}</Text>
         {error && <Notice kind="conflict" title={sentence} />}
-        <Figures
+        <FiguresForm
           row={row}
           isBusy={save.isPending}
           onSave={(changes, onDone) => change(changes, t('ingredient.saved', { name: row.name }), onDone)}
@@ -140,47 +126,4 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
   )
 }
 
-const MAX_SOURCE = 200
 const sourceWith = (source: string, what: string) => `${source}; weighed here: ${what}`.slice(0, MAX_SOURCE)
-
-/** The figures of the label, editable together with where they come from. */
-function Figures(props: {
-  row: KitchenIngredient
-  isBusy: boolean
-  onSave: (changes: Partial<Ingredient>, onDone: () => void) => void
-}) {
-  const { row, isBusy, onSave } = props
-  const t = useWords('book')
-  const [typed, setTyped] = useState<Record<string, string>>({})
-  const [source, setSource] = useState(row.source)
-  const isChanged = Object.keys(typed).length > 0 || source !== row.source
-  const save = () =>
-    onSave(
-      {
-        ...Object.fromEntries(Object.entries(typed).map(([field, text]) => [field, Number(text.replace(',', '.'))])),
-        source,
-        confidence: source === row.source ? row.confidence : 'high',
-      },
-      () => setTyped({}),
-    )
-  return (
-    <View className="gap-2">
-      <Heading>{t('ingredient.composition')}</Heading>
-      <View className="flex-row flex-wrap gap-2">
-        {FIGURES.map(([word, field, unit]) => (
-          <Field
-            key={field}
-            label={`${t(`ingredient.${word}`)}, ${unit}`}
-            value={typed[field] ?? String(row[field])}
-            inputMode="decimal"
-            maxLength={8}
-            className="w-[110px]"
-            onChange={(text) => setTyped((before) => ({ ...before, [field]: text }))}
-          />
-        ))}
-      </View>
-      <Field label={t('ingredient.sourceField')} value={source} maxLength={MAX_SOURCE} onChange={setSource} />
-      {isChanged && <Button kind="main" label={t('ingredient.save')} isBusy={isBusy} onPress={save} />}
-    </View>
-  )
-}

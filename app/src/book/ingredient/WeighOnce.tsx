@@ -3,10 +3,14 @@ import type { MeasureTools } from 'core/measure/practical'
 import { DENSITY_DOUBT_FRACTION } from 'core/measure/plausible'
 import { volumeUnitML } from 'core/measure/units'
 import { useState } from 'react'
+import { useWatch } from 'react-hook-form'
 import { View } from 'react-native'
+import { z } from 'zod'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
-import { Field } from '../../ui/Field'
+import { FormField } from '../../ui/form/FormField'
+import { typedNumber } from '../../ui/form/typed'
+import { useValidForm } from '../../ui/form/useValidForm'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
@@ -23,22 +27,25 @@ export function WeighOnce(props: {
   const { row, tools, isBusy, onSave } = props
   const t = useWords('book')
   const [measure, setMeasure] = useState<(typeof MEASURES)[number]>('cup')
-  const [count, setCount] = useState('1')
-  const [form, setForm] = useState('')
-  const [grams, setGrams] = useState('')
-  const number = (text: string) => Number(text.replace(',', '.'))
+  const schema = z.object({
+    count: typedNumber(t('ingredient.countFault'), { isAbove: true }),
+    name: z.string().trim().max(40),
+    massG: typedNumber(t('ingredient.weighFault'), { isAbove: true }),
+  })
+  const form = useValidForm(schema, { count: '1', name: '', massG: '' })
+  const typed = schema.safeParse(useWatch({ control: form.control })).data
   const isPieces = measure === 'each'
   const unitML = isPieces ? null : volumeUnitML(measure, tools.system)
-  const each = number(grams) / number(count)
+  const each = typed ? typed.massG / typed.count : Number.NaN
   const value = unitML === null ? each : each / unitML
   const isSaid = Number.isFinite(value) && value > 0
-  const known = row.densities.find((one) => one.form === form.trim()) ?? row.densities[0]
+  const known = row.densities.find((one) => one.form === typed?.name) ?? row.densities[0]
   const isFar = !isPieces && known && Math.abs(value / known.gPerML - 1) > DENSITY_DOUBT_FRACTION
   const words = isPieces
     ? t('ingredient.weighEach', { g: each.toPrecision(3) })
     : t('ingredient.weighResult', { g: value.toPrecision(3) })
-  const save = () => {
-    const name = form.trim() || (isPieces ? 'each' : 'level')
+  const save = form.handleSubmit(({ name: called }) => {
+    const name = called || (isPieces ? 'each' : 'level')
     const rounded = Number(value.toPrecision(4))
     const densities = isPieces
       ? row.densities
@@ -47,8 +54,8 @@ export function WeighOnce(props: {
       ? [{ size: name, massG: rounded }, ...row.countSizes.filter((one) => one.size !== name)]
       : row.countSizes
     onSave({ densities, countSizes }, `${name} ${words}`)
-    setGrams('')
-  }
+    form.reset({ count: '1', name: called, massG: '' })
+  })
   return (
     <View className="gap-2">
       <Heading>{t('ingredient.weighOnce')}</Heading>
@@ -67,37 +74,32 @@ export function WeighOnce(props: {
         ))}
       </View>
       <View className="flex-row flex-wrap gap-2">
-        <Field
+        <FormField
+          control={form.control}
+          name="count"
           label={t('ingredient.weighCount')}
-          value={count}
           inputMode="decimal"
           className="w-[110px]"
-          onChange={setCount}
         />
-        <Field
+        <FormField
+          control={form.control}
+          name="name"
           label={t('ingredient.weighForm')}
           hint={t('ingredient.weighFormHint')}
-          value={form}
           maxLength={40}
           className="min-w-[150px] flex-1"
-          onChange={setForm}
         />
-        <Field
+        <FormField
+          control={form.control}
+          name="massG"
           label={t('ingredient.weighGrams')}
-          value={grams}
           inputMode="decimal"
           className="w-[150px]"
-          onChange={setGrams}
         />
       </View>
       {isSaid && <Text weight="bold">{words}</Text>}
       {isSaid && isFar && <Text role="alert">{t('ingredient.weighFar', { known: known.gPerML })}</Text>}
-      <Button
-        label={t('ingredient.weighSave')}
-        isBusy={isBusy}
-        disabledBecause={isSaid ? undefined : t('ingredient.weighGrams')}
-        onPress={save}
-      />
+      <Button label={t('ingredient.weighSave')} isBusy={isBusy} onPress={() => void save()} />
     </View>
   )
 }

@@ -4,11 +4,12 @@ import type { LotEvent } from 'core/rice/lot/lotEvent'
 import { forecastLot, lotOnTray } from 'core/rice/lot/lotForecast'
 import { NONE, WORKING } from '../../device/worked'
 import { startWords } from '../../words/i18n'
+import { rice } from '../words.en'
 import { AskReading, type AskedReading } from './AskReading'
 import { CoolingChart } from './CoolingChart'
 import { ReadingBar, type ReadingBarProps } from './ReadingBar'
 
-beforeAll(startWords)
+beforeAll(() => startWords({ rice }))
 
 describe('a reading is measured, not agreed to', () => {
   const bar = (change: Partial<ReadingBarProps> = {}) => {

@@ -1,4 +1,5 @@
 import { daysBetween, weekdayOf } from '../../time/localTime'
+import type { ForecastNote } from './forecastNote'
 import { normalQuantile } from './normal'
 
 /** Portions that one service sold on one day: `day` as 2026-11-26. */
@@ -9,10 +10,6 @@ export type ServiceDay = {
   /** Sold out before its end: more was asked for than is on record. */
   isSoldOut?: boolean
 }
-/** What to know of a forecast: it rests on few days, on old ones, on an outlier, or on days that sold out. */
-export const FORECAST_NOTES = ['fewDays', 'old', 'outlier', 'soldOut'] as const
-export type ForecastNote = (typeof FORECAST_NOTES)[number]
-
 export type Forecast = {
   expected: number
   /** Four days in five fall between these. */

@@ -1,6 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi'
+import { Day } from 'contract/ids'
 import { PutRicePlan, PutRicePolicy, RiceHouse, RicePlanDay, Tonight, type RicePolicy } from 'contract/riceHouse'
-import { Day } from 'contract/riceModels'
 import { listDishes } from '../../book/dishes.sql'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'

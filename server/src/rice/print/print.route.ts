@@ -1,6 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi'
+import { Day } from 'contract/ids'
 import { LotId } from 'contract/rice'
-import { Day } from 'contract/riceModels'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
 import { newRouter, type KitchenContext } from '../../http/context'

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../../ui/lazyScreen'
 
-const EditorScreen = lazyScreen(async () => (await import('../../../book/screens')).EditorScreen)
+const EditorScreen = lazyScreen(['book'], async () => (await import('../../../screens')).EditorScreen)
 
 export default function Page() {
   const { dishId, set, to } = useLocalSearchParams<{ dishId: string; set?: string; to?: string }>()

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../../ui/lazyScreen'
 
-const DishScreen = lazyScreen(async () => (await import('../../../book/screens')).DishScreen)
+const DishScreen = lazyScreen(['book'], async () => (await import('../../../screens')).DishScreen)
 
 export default function Page() {
   const { dishId } = useLocalSearchParams<{ dishId: string }>()

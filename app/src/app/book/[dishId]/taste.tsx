@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../../ui/lazyScreen'
 
-const TasteScreen = lazyScreen(async () => (await import('../../../book/screens')).TasteScreen)
+const TasteScreen = lazyScreen(['book'], async () => (await import('../../../screens')).TasteScreen)
 
 export default function Page() {
   const { dishId } = useLocalSearchParams<{ dishId: string }>()

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../../ui/lazyScreen'
 
-const IngredientScreen = lazyScreen(async () => (await import('../../../book/screens')).IngredientScreen)
+const IngredientScreen = lazyScreen(['book'], async () => (await import('../../../screens')).IngredientScreen)
 
 export default function Page() {
   const { ingredientId } = useLocalSearchParams<{ ingredientId: string }>()

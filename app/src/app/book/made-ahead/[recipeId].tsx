@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../../ui/lazyScreen'
 
-const RecipeScreen = lazyScreen(async () => (await import('../../../book/screens')).RecipeScreen)
+const RecipeScreen = lazyScreen(['book'], async () => (await import('../../../screens')).RecipeScreen)
 
 export default function Page() {
   const { recipeId } = useLocalSearchParams<{ recipeId: string }>()
