@@ -8,7 +8,7 @@ const node = (name) => ({
   transformIgnorePatterns: ['node_modules/(?!uuid/)'],
 })
 const untranspiled =
-  '(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|react-native-.*|nativewind|uuid'
+  '(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|react-native-.*|nativewind|uuid|d3-[a-z-]+|internmap|@tanstack/(react|table-core|react-table)[^/]*'
 
 module.exports = {
   testTimeout: 30_000,
@@ -25,6 +25,7 @@ module.exports = {
       displayName: 'app',
       rootDir: '<rootDir>/app',
       preset: 'jest-expo/web',
+      transform: { '\\.mjs$': swc },
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
       moduleNameMapper: { '\\.css$': '<rootDir>/jest.empty.js' },

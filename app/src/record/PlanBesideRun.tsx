@@ -1,6 +1,7 @@
 import { useReadsIn } from '../setup/useKitchen'
 import type { Run } from 'contract/run'
 import type { RunRecord } from 'core/record/runSummary'
+import { range } from 'd3-array'
 import { View } from 'react-native'
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg'
 import { Channel, Score } from '../score/Score'
@@ -37,7 +38,7 @@ export function PlanBesideRun({ record, run }: { record: RunRecord; run: Run }) 
     0,
   )
   const fullPx = Math.max(heightPx, ...labels.map((one) => one.labelY + LABEL_PX + 8))
-  const minutes = Array.from({ length: Math.floor(Math.max(record.plannedS, endS) / 60) + 1 }, (_, index) => index * 60)
+  const minutes = range(0, Math.max(record.plannedS, endS) + 1, 60)
   return (
     <View className="px-4 pt-3">
       <View className="flex-row" style={{ paddingLeft: PLAN_X }}>

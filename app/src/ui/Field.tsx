@@ -52,11 +52,17 @@ export function Field(props: FieldProps) {
         onChangeText={onChange}
         className={`ring-focus min-h-14 w-full rounded-lg border border-line bg-ground px-2.5 font-sans text-step text-rice ${isMany ? 'py-2' : ''}`}
       />
-      {fault !== undefined && (
-        <Text role="alert" nativeID={`${id}-fault`} weight="bold" size="small">
-          {fault}
-        </Text>
-      )}
+      <FieldFault id={`${id}-fault`} fault={fault} />
     </View>
+  )
+}
+
+/** What is wrong with a field, said beside it. */
+export function FieldFault({ fault, id }: { fault: string | undefined; id?: string }) {
+  if (fault === undefined) return null
+  return (
+    <Text role="alert" {...(id !== undefined && { nativeID: id })} weight="bold" size="small">
+      {fault}
+    </Text>
   )
 }

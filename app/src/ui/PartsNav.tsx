@@ -1,6 +1,6 @@
 import { useRouter, type Href } from 'expo-router'
 import { Pressable, View } from 'react-native'
-import { leave } from './form/unsaved'
+import { leave } from './form/leave'
 import { Text } from './Text'
 
 /** The parts of one stage side by side; the one in hand is bold and underlined, never a hue alone. */

@@ -1,21 +1,26 @@
 import type { ReactNode } from 'react'
 import { Modal, Pressable, ScrollView, View } from 'react-native'
 import { useWords } from '../words/i18n'
+import { leave } from './form/leave'
 import { Text } from './Text'
 
 /** A sheet at the thumb's side; the screen behind stays. Escape, the ground and Close shut it. */
 export function Sheet({
   title,
   isOpen,
-  onClose,
+  onClose: close,
+  isQuestion = false,
   children,
 }: {
   title: string
   isOpen: boolean
   onClose: () => void
+  /** Shut at once, whatever is unsaved behind it. */
+  isQuestion?: boolean
   children: ReactNode
 }) {
   const t = useWords('ui')
+  const onClose = () => (isQuestion ? close() : leave(close))
   return (
     <Modal visible={isOpen} transparent animationType="none" onRequestClose={onClose} {...{ 'aria-label': title }}>
       <View className="flex-1 justify-end">

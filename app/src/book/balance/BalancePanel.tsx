@@ -1,6 +1,7 @@
 import type { Finding } from 'core/book/balance/findings'
 import { causesOf } from 'core/book/balance/findings'
 import type { Metric, Style } from 'core/book/balance/style'
+import { scaleLinear } from 'd3-scale'
 import { View } from 'react-native'
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg'
 import { Text } from '../../ui/Text'
@@ -100,8 +101,7 @@ const bandText = (metric: Metric, value: number) =>
 
 /** Value and band on one line; the line reaches half as far again as the band. */
 function BandLine({ value, least, most, widthPx }: { value: number; least: number; most: number; widthPx: number }) {
-  const span = Math.max(most * 1.5, 1e-9)
-  const at = (one: number) => 7 + Math.min(1, one / span) * (widthPx - 14)
+  const at = scaleLinear([0, Math.max(most * 1.5, 1e-9)], [7, widthPx - 7]).clamp(true)
   const isInside = value >= least - 1e-9 && value <= most + 1e-9
   return (
     <Svg width={widthPx} height={20} aria-hidden>

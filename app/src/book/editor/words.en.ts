@@ -164,6 +164,12 @@ export const editorWords = {
   takeOutHold: 'hold 1 s',
   tookOut: '{{dish}} is out of the book',
   recipe: {
+    faults: {
+      name: 'Give it a name.',
+      shelfLifeH: 'Enter the hours it keeps, up to a year.',
+      yieldPercent: 'Enter 2 to 2000 %.',
+      gPerML: 'Enter 0.03 to 3 g for each mL, or leave it empty.',
+    },
     title: 'Edit {{recipe}}',
     newTitle: 'New, made ahead',
     name: 'Name',

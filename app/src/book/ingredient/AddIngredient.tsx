@@ -8,7 +8,7 @@ import { View } from 'react-native'
 import { z } from 'zod'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
-import { Field } from '../../ui/Field'
+import { Field, FieldFault } from '../../ui/Field'
 import { FormField } from '../../ui/form/FormField'
 import { typedWords } from '../../ui/form/typed'
 import { useValidForm } from '../../ui/form/useValidForm'
@@ -74,11 +74,7 @@ export function AddIngredient(props: { rows: readonly KitchenIngredient[]; name:
                   />
                 ))}
               </View>
-              {fieldState.error && (
-                <Text role="alert" size="small" weight="bold">
-                  {fieldState.error.message}
-                </Text>
-              )}
+              <FieldFault fault={fieldState.error?.message} />
             </View>
           )}
         />

@@ -5,13 +5,15 @@ import { panFor } from 'core/measure/gastronorm'
 import { explodeRecipe, recipeAsIngredient, recipeYieldG } from 'core/book/recipe/explode'
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
+import { useWatch } from 'react-hook-form'
 import { ScrollView, View } from 'react-native'
 import { download } from '../../device/download'
 import { sendJson } from '../../device/http'
 import { newId } from '../../device/ids'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
+import { FormField } from '../../ui/form/FormField'
+import { useValidForm } from '../../ui/form/useValidForm'
 import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
@@ -29,7 +31,7 @@ import { UndoBar } from '../editor/UndoBar'
 import { useHistory } from '../draft/useHistory'
 import { useShelf, type Shelf } from '../useShelf'
 import { RecipeFields } from './RecipeFields'
-import { blankRecipeHead, recipeHeadOf, recipeLines, recipeOf, type RecipeHead } from './recipeDraft'
+import { blankRecipeHead, recipeHeadForm, recipeHeadOf, recipeLines, recipeOf, type RecipeHead } from './recipeDraft'
 
 /** Something made ahead, shown and edited in one place; `id` "new" begins one. */
 export function RecipeScreen({ id }: { id: string }) {
@@ -66,7 +68,11 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
     lines: recipe ? recipeLines(recipe, newId) : [blankLine(newId())],
   }))
   const { lines } = history.present
-  const [head, setHead] = useState<RecipeHead>(() => (recipe ? recipeHeadOf(recipe, lines) : blankRecipeHead))
+  const form = useValidForm(
+    recipeHeadForm((field) => t(`editor.recipe.faults.${field}`)),
+    recipe ? recipeHeadOf(recipe, lines) : blankRecipeHead,
+  )
+  const head = useWatch({ control: form.control }) as RecipeHead
   const [failure, setFailure] = useState<Error | null>(null)
   const [isSaving, setIsSaving] = useState(false)
   const sentence = useProblemSentence(failure)
@@ -82,14 +88,9 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
     (line) => line.name.trim() !== '' && (read(line).massG === null || !read(line).source),
   ).length
   const blocked =
-    wanted.name === ''
-      ? t('editor.saveNoName')
-      : unread > 0 || wanted.lines.length === 0
-        ? t('editor.saveBlocked', { count: Math.max(1, unread) })
-        : undefined
+    unread > 0 || wanted.lines.length === 0 ? t('editor.saveBlocked', { count: Math.max(1, unread) }) : undefined
   const baseG = wanted.lines.find((line) => line.id === wanted.baseLineId)?.massG
 
-  const change = (changes: Partial<RecipeHead>) => setHead((before) => ({ ...before, ...changes }))
   const attempt = async (work: () => Promise<void>) => {
     setIsSaving(true)
     setFailure(null)
@@ -102,13 +103,15 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
       setIsSaving(false)
     }
   }
-  const save = () =>
+  const save = form.handleSubmit(() =>
     attempt(async () => {
       const version = recipe?.version ?? 0
       await sendJson('PUT', `/recipes/${wanted.id}`, { version, recipe: wanted }, RecipeList)
+      form.reset(undefined, { keepValues: true })
       toast(t('editor.recipe.saved', { recipe: wanted.name, n: version + 1 }))
       router.replace('/book/made-ahead')
-    })
+    }),
+  )
   const takeOut = (gone: Recipe) =>
     attempt(async () => {
       await sendJson('DELETE', `/recipes/${gone.id}?version=${gone.version}`, undefined, RecipeList)
@@ -146,12 +149,7 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
               title={name('problem.codes.recipe-cycle', { path: opened.path.join(' → ') })}
             />
           )}
-          <Field
-            label={t('editor.recipe.name')}
-            value={head.name}
-            maxLength={120}
-            onChange={(text) => change({ name: text })}
-          />
+          <FormField control={form.control} name="name" label={t('editor.recipe.name')} maxLength={120} />
           <LinesEditor
             lines={lines}
             store={store}
@@ -188,7 +186,7 @@ function RecipePage({ saved, kitchen, shelf }: { saved: Recipe | undefined; kitc
               ].join(' · ')}
             </Text>
           )}
-          <RecipeFields head={head} lines={lines} change={change} />
+          <RecipeFields control={form.control} lines={lines} />
           {recipe && (
             <View className="flex-row flex-wrap gap-2">
               <Button

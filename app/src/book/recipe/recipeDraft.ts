@@ -1,5 +1,5 @@
-import type { Recipe, RecipeDraft } from 'contract/recipe'
-import type { z } from 'zod'
+import { Recipe, type RecipeDraft } from 'contract/recipe'
+import { z } from 'zod'
 import { slugOf } from 'core/book/resolve'
 import { readCut } from 'core/book/resolve'
 import { blankLine, gramsText, type DraftLine } from '../draft/draft'
@@ -11,6 +11,25 @@ export type RecipeHead = Pick<Recipe, 'name' | 'kind' | 'keep' | 'role' | 'state
   gPerML: string
   baseLineKey: string | null
 }
+
+/** A recipe's head as it is typed: what the contract asks of it, said beside its field. */
+export const recipeHeadForm = (fault: (field: 'name' | 'shelfLifeH' | 'yieldPercent' | 'gPerML') => string) =>
+  z.object({
+    name: z.string().trim().min(1, fault('name')).max(120),
+    kind: Recipe.shape.kind,
+    keep: Recipe.shape.keep,
+    role: Recipe.shape.role,
+    state: Recipe.shape.state,
+    food: Recipe.shape.food,
+    shelfLifeH: numberText(Recipe.shape.shelfLifeH, fault('shelfLifeH')),
+    yieldPercent: numberText(Recipe.shape.yieldFraction, fault('yieldPercent'), 100),
+    gPerML: z.literal('').or(numberText(z.number().min(0.03).max(3), fault('gPerML'))),
+    baseLineKey: z.string().nullable(),
+  })
+
+const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')))
+const numberText = (schema: z.ZodType<number>, fault: string, factor = 1) =>
+  z.string().refine((text) => schema.safeParse(number(text) / factor).success, fault)
 
 export const blankRecipeHead: RecipeHead = {
   name: '',
@@ -72,7 +91,6 @@ export function recipeOf(
   read: (line: DraftLine) => ReadLine,
   id: string | null,
 ): z.infer<typeof RecipeDraft> {
-  const number = (text: string) => Number(text.replace(',', '.'))
   const taken = new Set<string>()
   const idOf = (line: DraftLine) => {
     let wanted = line.componentId ?? slugOf(line.name)

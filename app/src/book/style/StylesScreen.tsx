@@ -1,13 +1,17 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { StyleList } from 'contract/book'
-import { COLOURS, METRICS, type Band, type Metric, type Style } from 'core/book/balance/style'
+import { COLOURS, METRICS, type Metric, type Style } from 'core/book/balance/style'
 import { useState } from 'react'
+import { Controller } from 'react-hook-form'
 import { View } from 'react-native'
+import { z } from 'zod'
 import { sendJson } from '../../device/http'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Choices } from '../../ui/Choices'
-import { Field } from '../../ui/Field'
+import { FormField } from '../../ui/form/FormField'
+import { FieldFault } from '../../ui/Field'
+import { useValidForm } from '../../ui/form/useValidForm'
 import { Notice } from '../../ui/Notice'
 import { Loading, Problem, useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
@@ -49,78 +53,86 @@ export function StylesScreen() {
 function Bands({ style, list }: { style: Style; list: StyleList }) {
   const t = useWords('book')
   const queries = useQueryClient()
-  const [typed, setTyped] = useState(() => typedBands(style))
-  const [colours, setColours] = useState(style.colours)
-  const read = METRICS.map((metric) => [metric, readBand(metric, typed[metric])] as const)
-  const isRead = read.every((one): one is readonly [Metric, Band] => typeof one[1] !== 'string')
+  const band = (metric: Metric) =>
+    z.object({ least: z.string(), most: z.string() }).transform((typed, context) => {
+      const read = readBand(metric, typed)
+      if (typeof read !== 'string') return read
+      const message = t(read === 'upside-down' ? 'style.fault' : 'style.notNumber')
+      context.addIssue({ code: 'custom', path: ['most'], message })
+      return z.NEVER
+    })
+  const bands = Object.fromEntries(METRICS.map((metric) => [metric, band(metric)])) as Record<
+    Metric,
+    ReturnType<typeof band>
+  >
+  const schema = z.object({ bands: z.object(bands), colours: z.array(z.enum(COLOURS)).min(1, t('style.noColour')) })
+  const form = useValidForm(schema, { bands: typedBands(style), colours: [...style.colours] })
   const save = useMutation({
     mutationFn: (styles: Style[]) => sendJson('PUT', '/styles', { version: list.version, styles }, StyleList),
     onSuccess: () => toast(t('style.saved', { style: style.name })),
     onSettled: () => queries.invalidateQueries({ queryKey: ['book'] }),
   })
   const sentence = useProblemSentence(save.error)
-  const change = (metric: Metric, part: Partial<TypedBand>) =>
-    setTyped((before) => ({ ...before, [metric]: { ...before[metric], ...part } }))
-  const press = () => {
-    if (!isRead) return
-    const bands = Object.fromEntries(read) as Style['bands']
-    save.mutate(list.styles.map((one) => (one.id === style.id ? { ...one, bands, colours: [...colours] } : one)))
-  }
+  const press = form.handleSubmit((read) =>
+    save.mutate(
+      list.styles.map((one) => (one.id === style.id ? { ...one, ...read } : one)),
+      { onSuccess: () => form.reset(undefined, { keepValues: true }) },
+    ),
+  )
   return (
     <View className="gap-2">
       {save.error && <Notice kind="conflict" isSmall title={sentence} />}
       <View className="flex-row flex-wrap gap-x-6 gap-y-2">
-        {read.map(([metric, band]) => {
-          const name = t(`metrics.${metric}`)
-          const fault =
-            typeof band === 'string' ? t(band === 'upside-down' ? 'style.fault' : 'style.notNumber') : undefined
-          return (
-            <View key={metric} className="w-[240px] flex-row gap-2">
-              <Field
-                label={t('style.least', { metric: name })}
-                value={typed[metric].least}
-                inputMode="decimal"
-                maxLength={8}
-                className="flex-1"
-                onChange={(least) => change(metric, { least })}
-              />
-              <Field
-                label={t('style.most', { metric: name })}
-                value={typed[metric].most}
-                inputMode="decimal"
-                maxLength={8}
-                fault={fault}
-                className="flex-1"
-                onChange={(most) => change(metric, { most })}
-              />
-            </View>
-          )
-        })}
+        {METRICS.map((metric) => (
+          <View key={metric} className="w-[240px] flex-row gap-2">
+            <FormField
+              control={form.control}
+              name={`bands.${metric}.least`}
+              label={t('style.least', { metric: t(`metrics.${metric}`) })}
+              inputMode="decimal"
+              maxLength={8}
+              className="flex-1"
+            />
+            <FormField
+              control={form.control}
+              name={`bands.${metric}.most`}
+              label={t('style.most', { metric: t(`metrics.${metric}`) })}
+              inputMode="decimal"
+              maxLength={8}
+              className="flex-1"
+            />
+          </View>
+        ))}
       </View>
       <Text size="small" tone="ash">
         {t('style.colours')}
       </Text>
-      <View role="group" aria-label={t('style.colours')} className="-mx-2 flex-row flex-wrap">
-        {COLOURS.map((one) => {
-          const isIn = colours.includes(one)
-          return (
-            <Choice
-              key={one}
-              role="checkbox"
-              label={t(`colours.${one}`)}
-              isChosen={isIn}
-              onChoose={() => setColours(isIn ? colours.filter((each) => each !== one) : [...colours, one])}
-            />
-          )
-        })}
-      </View>
-      <Button
-        kind="main"
-        label={t('style.save')}
-        isBusy={save.isPending}
-        disabledBecause={!isRead ? t('style.lookAgain') : colours.length === 0 ? t('style.noColour') : undefined}
-        onPress={press}
+      <Controller
+        control={form.control}
+        name="colours"
+        render={({ field, fieldState }) => (
+          <View>
+            <View role="group" aria-label={t('style.colours')} className="-mx-2 flex-row flex-wrap">
+              {COLOURS.map((one) => {
+                const isIn = field.value.includes(one)
+                return (
+                  <Choice
+                    key={one}
+                    role="checkbox"
+                    label={t(`colours.${one}`)}
+                    isChosen={isIn}
+                    onChoose={() =>
+                      field.onChange(isIn ? field.value.filter((each) => each !== one) : [...field.value, one])
+                    }
+                  />
+                )
+              })}
+            </View>
+            <FieldFault fault={fieldState.error?.message} />
+          </View>
+        )}
       />
+      <Button kind="main" label={t('style.save')} isBusy={save.isPending} onPress={() => void press()} />
     </View>
   )
 }

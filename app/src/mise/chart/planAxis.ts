@@ -1,4 +1,5 @@
-import { dayAfter, instantOf, localDay } from 'core/time/localTime'
+import { scaleLinear, scaleLog, scalePow } from 'd3-scale'
+import { clockTicks, midnights } from '../../ui/chart'
 
 /** Hours before the service that lie near, to scale; days before them recede. */
 const NEAR_H = 4
@@ -6,6 +7,7 @@ const NEAR_SHARE = 0.74
 const HOUR_MS = 3_600_000
 /** How small the far end is against the near one. */
 const FAR_SIZE = 0.42
+const FAR_BEND = 1.3
 
 export type PlanAxis = {
   x: (ms: number) => number
@@ -35,16 +37,11 @@ export function planAxis({
   const nearMs = serviceMs - NEAR_H * HOUR_MS
   const farMs = Math.min(firstMs, nearMs - HOUR_MS)
   const nearPx = rightPx - (rightPx - leftPx) * NEAR_SHARE
-  const depth = (ms: number) => Math.log1p((nearMs - ms) / HOUR_MS)
-  const deepest = depth(farMs)
-  const x = (ms: number) =>
-    ms >= nearMs
-      ? nearPx + ((rightPx - nearPx) * (ms - nearMs)) / (serviceMs - nearMs)
-      : nearPx - (nearPx - leftPx) * Math.min(1, depth(ms) / deepest)
-  const size = (ms: number) => {
-    const px = x(ms)
-    return px >= nearPx ? 1 : FAR_SIZE + (1 - FAR_SIZE) * Math.max(0, (px - leftPx) / (nearPx - leftPx)) ** 1.3
-  }
+  const near = scaleLinear([nearMs, serviceMs], [nearPx, rightPx])
+  const far = scaleLog([1, 1 + (nearMs - farMs) / HOUR_MS], [nearPx, leftPx]).clamp(true)
+  const x = (ms: number) => (ms >= nearMs ? near(ms) : far(1 + (nearMs - ms) / HOUR_MS))
+  const sizeAtPx = scalePow([leftPx, nearPx], [FAR_SIZE, 1]).exponent(FAR_BEND).clamp(true)
+  const size = (ms: number) => sizeAtPx(x(ms))
   return { x, y: (ms, y) => middlePx + (y - middlePx) * size(ms), nearMs, farMs }
 }
 
@@ -59,16 +56,9 @@ export function barPath(axis: PlanAxis, fromMs: number, toMs: number, top: numbe
 }
 
 const TICK_MIN = 30
-const MIN_MS = 60_000
 
 /** Instants worth a mark: half hours near, midnights far. */
-export function ticksOf(axis: PlanAxis, serviceMs: number, timeZone: string): { near: number[]; days: number[] } {
-  const near: number[] = []
-  for (let ms = serviceMs; ms >= axis.nearMs; ms -= TICK_MIN * MIN_MS) near.push(ms)
-  const days: number[] = []
-  for (let day = localDay(axis.nearMs, timeZone); ; day = dayAfter(day, -1)) {
-    const ms = instantOf(day, 0, timeZone)
-    if (ms < axis.farMs) return { near, days }
-    days.push(ms)
-  }
-}
+export const ticksOf = (axis: PlanAxis, serviceMs: number, timeZone: string): { near: number[]; days: number[] } => ({
+  near: clockTicks(axis.nearMs, serviceMs, TICK_MIN, timeZone),
+  days: midnights(axis.farMs, axis.nearMs, timeZone),
+})

@@ -4,6 +4,10 @@ import type { LotForecast } from 'core/rice/lot/lotForecast'
 import type { ShownReading } from 'core/rice/lot/lotEvent'
 import Svg, { G, Line, LinearGradient, Path, Pattern, Rect, Stop, Text as SvgText } from 'react-native-svg'
 import { View } from 'react-native'
+import { ticks } from 'd3-array'
+import { scaleLinear } from 'd3-scale'
+import { area, line } from 'd3-shape'
+import { clockTicks } from '../../ui/chart'
 import { Definitions } from '../../ui/Definitions'
 import type { TempUnit } from 'core/measure/temperature'
 import { degrees, formatTemp, formatTime } from '../../words/format'
@@ -42,12 +46,16 @@ export function CoolingChart(props: CoolingChartProps) {
   const t = useWords('rice')
   const { fromMs } = forecast
   const endMs = endOf(props)
-  const y = (ms: number) => TOP_PX + ((ms - fromMs) / (endMs - fromMs)) * (heightPx - TOP_PX)
-  const x = (tempC: number) =>
-    TIME_PX + (Math.max(0, tempC - COLDEST_C) / (HOTTEST_C - COLDEST_C)) * (widthPx - TIME_PX)
-  const points = (curve: Curve) => sample(curve, fromMs, endMs).map(({ ms, tempC }) => `${x(tempC)} ${y(ms)}`)
-  const middle = points(forecast.curve)
-  const band = `M${points(forecast.fast).join(' L')} L${points(forecast.slow).reverse().join(' L')} Z`
+  const y = scaleLinear([fromMs, endMs], [TOP_PX, heightPx])
+  const x = scaleLinear([COLDEST_C, HOTTEST_C], [TIME_PX, widthPx]).clamp(true)
+  const instants = ticks(0, 1, POINTS).map((share) => fromMs + share * (endMs - fromMs))
+  const at = (curve: Curve) => (ms: number) => x(tempAtC(curve, (ms - fromMs) / 1000))
+  const lineOf = (curve: Curve) => line<number>().x(at(curve)).y(y)(instants) ?? ''
+  const areaOf = (from: number | ((ms: number) => number), to: Curve) =>
+    area<number>()
+      .x0(typeof from === 'number' ? () => from : from)
+      .x1(at(to))
+      .y(y)(instants) ?? ''
   const shown = readings.filter((one) => one.doubt === null && one.atMs >= fromMs)
   const said = shown.map((one) =>
     t('cool.reading', { temp: formatTemp(one, readsIn), time: formatTime(one.atMs, timeZone) }),
@@ -75,21 +83,15 @@ export function CoolingChart(props: CoolingChartProps) {
           </Pattern>
         </Definitions>
         <Rect x={TIME_PX} y={0} width={widthPx - TIME_PX} height={heightPx} fill="rgb(var(--channel))" />
-        <Path d={`M${TIME_PX} ${TOP_PX} L${middle.join(' L')} L${TIME_PX} ${heightPx} Z`} fill="url(#cool-heat)" />
+        <Path d={areaOf(TIME_PX, forecast.curve)} fill="url(#cool-heat)" />
         <Limits {...props} x={x} y={y} />
-        <Path d={band} fill={IN_CHANNEL} opacity={0.28} />
-        <Path
-          d={`M${points(forecast.planned).join(' L')}`}
-          stroke={IN_CHANNEL}
-          strokeWidth={1.6}
-          strokeDasharray="2 4"
-          fill="none"
-        />
-        <Path d={`M${middle.join(' L')}`} stroke={IN_CHANNEL} strokeWidth={2.4} fill="none" />
-        {hours(fromMs, endMs, timeZone).map(({ ms, words }) => (
+        <Path d={areaOf(at(forecast.fast), forecast.slow)} fill={IN_CHANNEL} opacity={0.28} />
+        <Path d={lineOf(forecast.planned)} stroke={IN_CHANNEL} strokeWidth={1.6} strokeDasharray="2 4" fill="none" />
+        <Path d={lineOf(forecast.curve)} stroke={IN_CHANNEL} strokeWidth={2.4} fill="none" />
+        {clockTicks(fromMs, endMs, 60, timeZone).map((ms) => (
           <G key={ms}>
             <SvgText x={0} y={y(ms) + 5} fontSize={13} fontFamily="Archivo Variable" fill="rgb(var(--ash))">
-              {words}
+              {formatTime(ms, timeZone)}
             </SvgText>
             <Line x1={TIME_PX - 6} x2={TIME_PX} y1={y(ms)} y2={y(ms)} stroke="rgb(var(--ash))" strokeWidth={1.4} />
           </G>
@@ -205,28 +207,10 @@ function endOf({ forecast, nowMs }: CoolingChartProps): number {
   return Math.max(decided + 0.4 * HOUR_MS, nowMs + 0.5 * HOUR_MS, forecast.fromMs + 2 * HOUR_MS)
 }
 
-function sample(curve: Curve, fromMs: number, endMs: number): { ms: number; tempC: number }[] {
-  return Array.from({ length: POINTS + 1 }, (_, i) => {
-    const ms = fromMs + ((endMs - fromMs) * i) / POINTS
-    return { ms, tempC: tempAtC(curve, (ms - fromMs) / 1000) }
-  })
-}
-
 function shareAt(curve: Curve, tempC: number, fromMs: number, endMs: number): number {
   const i = curve.coreC.findIndex((one) => one <= tempC)
   const timeS = i < 0 ? (endMs - fromMs) / 1000 : curve.timesS[i]!
   return Math.min(1, (timeS * 1000) / (endMs - fromMs))
-}
-
-function hours(fromMs: number, endMs: number, timeZone: string): { ms: number; words: string }[] {
-  const words = (ms: number) => formatTime(ms, timeZone)
-  const minutesPast = Number(words(fromMs).slice(3))
-  const first = fromMs - (fromMs % 60_000) + ((60 - minutesPast) % 60) * 60_000
-  const count = Math.floor((endMs - first) / HOUR_MS) + 1
-  return Array.from({ length: Math.max(0, count) }, (_, i) => first + i * HOUR_MS).map((ms) => ({
-    ms,
-    words: words(ms),
-  }))
 }
 
 const READING_PX = 17

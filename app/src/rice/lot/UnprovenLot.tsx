@@ -1,7 +1,9 @@
-import { useState } from 'react'
-import { TextInput, View } from 'react-native'
+import { View } from 'react-native'
+import { z } from 'zod'
 import { useSettings } from '../../device/settings'
 import { Button } from '../../ui/Button'
+import { FormField } from '../../ui/form/FormField'
+import { useValidForm } from '../../ui/form/useValidForm'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
 import { useWords } from '../../words/i18n'
@@ -14,7 +16,9 @@ const MIN_LETTERS = 3
 export function UnprovenLot({ shown, kitchen }: LotPage) {
   const t = useWords('rice')
   const { cookId } = useSettings()
-  const [why, setWhy] = useState('')
+  const form = useValidForm(z.object({ why: z.string().trim().min(MIN_LETTERS, t('cool.acceptWhy')).max(200) }), {
+    why: '',
+  })
   const { lot, state } = shown
   if (state.judged !== 'unproven' || state.end) return null
   const lead = kitchen.staff.find((one) => one.id === cookId && one.role === 'lead')
@@ -23,23 +27,18 @@ export function UnprovenLot({ shown, kitchen }: LotPage) {
       <Notice kind="hazard" isSmall title={t('cool.unproven')}>
         {t('cool.unprovenDetail')}
       </Notice>
-      <TextInput
-        aria-label={t('cool.acceptWhy')}
-        placeholder={t('cool.acceptWhy')}
-        value={why}
-        onChangeText={setWhy}
-        maxLength={200}
-        className="ring-focus min-h-14 rounded-lg border border-line bg-ground px-3 font-sans text-body text-rice"
-      />
+      <FormField control={form.control} name="why" label={t('cool.acceptWhy')} maxLength={200} />
       <View className="flex-row gap-2">
         <Button
           label={t('cool.accept')}
           size="body"
           className="flex-1"
-          disabledBecause={
-            !lead ? t('cool.notLead') : why.trim().length < MIN_LETTERS ? t('cool.acceptWhy') : undefined
+          disabledBecause={lead ? undefined : t('cool.notLead')}
+          onPress={() =>
+            void form.handleSubmit(({ why }) => {
+              if (lead) sayOfLot(lot.id, { kind: 'accepted', reason: why, staffId: lead.id })
+            })()
           }
-          onPress={() => lead && sayOfLot(lot.id, { kind: 'accepted', reason: why.trim(), staffId: lead.id })}
         />
         <HoldButton
           label={t('cool.refuse')}

@@ -1,6 +1,9 @@
 import { likelyRange } from 'core/rice/plan/forecast'
 import type { RicePlanDay, ServiceForecast } from 'contract/riceHouse'
 import { plannedService } from 'core/rice/plan/planDay'
+import { max, sum } from 'd3-array'
+import { scaleBand, scaleLinear } from 'd3-scale'
+import { curveBumpX, line } from 'd3-shape'
 import { View } from 'react-native'
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg'
 import { Pressable } from 'react-native'
@@ -23,14 +26,14 @@ export function Crests({ plan, names, widthPx, onEdit }: CrestsProps) {
   const planned = plan.services.map((service) => plannedService(service, plan.edits))
   const boats = Math.max(
     1,
-    plan.services.reduce((sum, one) => sum + one.boats.length, 0),
+    sum(plan.services, (one) => one.boats.length),
   )
   const gapPx = 12
   const boatPx = (widthPx - gapPx * (plan.services.length - 1)) / boats
-  const most = Math.max(
+  const most = max([
     1,
     ...plan.services.flatMap((one, i) => one.boats.map((boat) => boat.share * highOf(planned[i]!))),
-  )
+  ])!
   return (
     <View className="flex-row" style={{ gap: gapPx }}>
       {plan.services.map((service, i) => {
@@ -84,32 +87,40 @@ function Boats({
   boatPx: number
 }) {
   const width = service.boats.length * boatPx
-  const y = (n: number) => CREST_PX - (n / most) * (CREST_PX - 6)
-  const crest = (x: number, n: number) =>
-    `M${x} ${CREST_PX} C${x + boatPx * 0.3} ${CREST_PX} ${x + boatPx * 0.3} ${y(n)} ${x + boatPx / 2} ${y(n)} S${x + boatPx * 0.7} ${CREST_PX} ${x + boatPx} ${CREST_PX}`
+  const y = scaleLinear([0, most], [CREST_PX, 6])
+  const x = scaleBand(
+    service.boats.map((boat) => boat.minute),
+    [0, width],
+  )
+  const crest = (from: number, n: number) =>
+    line().curve(curveBumpX)([
+      [from, CREST_PX],
+      [from + boatPx / 2, y(n)],
+      [from + boatPx, CREST_PX],
+    ]) ?? ''
   const first = service.boats[0]
   const last = service.boats.at(-1)
   return (
     <>
       <Svg width={width} height={CREST_PX + 2} aria-hidden>
-        {service.boats.map(({ minute, share }, i) => (
+        {service.boats.map(({ minute, share }) => (
           <Path
             key={`h${minute}`}
-            d={crest(i * boatPx, share * high)}
+            d={crest(x(minute)!, share * high)}
             stroke="rgb(var(--ash))"
             strokeDasharray="2 3"
             fill="none"
           />
         ))}
-        {service.boats.map(({ minute, share }, i) => (
-          <Path key={minute} d={crest(i * boatPx, share * portions)} fill="rgb(216 207 188)" />
+        {service.boats.map(({ minute, share }) => (
+          <Path key={minute} d={crest(x(minute)!, share * portions)} fill="rgb(216 207 188)" />
         ))}
         <Line x1={0} x2={width} y1={CREST_PX} y2={CREST_PX} stroke="rgb(var(--ash))" strokeWidth={1.4} />
-        {service.boats.map(({ minute, share }, i) =>
+        {service.boats.map(({ minute, share }) =>
           share * portions < LABEL_FROM || boatPx < 16 ? null : (
             <SvgText
               key={`n${minute}`}
-              x={(i + 0.5) * boatPx}
+              x={x(minute)! + boatPx / 2}
               y={CREST_PX - 5}
               fontSize={13}
               fontWeight="700"

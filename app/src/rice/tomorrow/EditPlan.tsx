@@ -3,11 +3,16 @@ import type { RicePlanDay, RicePlanEdits, ServiceForecast } from 'contract/riceH
 import { plannedService } from 'core/rice/plan/planDay'
 import { instantOf, localDay, localMinute } from 'core/time/localTime'
 import { useState } from 'react'
-import { TextInput, View } from 'react-native'
+import { Controller } from 'react-hook-form'
+import { View } from 'react-native'
+import { z } from 'zod'
 import { kitchenNowMs } from '../../device/clock'
 import { useDishes } from '../../book/useDishes'
 import { Button } from '../../ui/Button'
 import { Dial } from '../../ui/Dial'
+import { FormField } from '../../ui/form/FormField'
+import { typedWords } from '../../ui/form/typed'
+import { useValidForm } from '../../ui/form/useValidForm'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
 import { formatTime } from '../../words/format'
@@ -104,42 +109,40 @@ function SoldOut({
 }
 
 const STEP_PERCENT = 5
+const USUAL_PERCENT = 20
 
 /** A regatta, a storm: by how much it moves what the record expects. */
 export function EditEvent({ plan, onKeep, onClose }: EditProps) {
   const t = useWords('rice')
-  const [name, setName] = useState(plan.edits.event?.name ?? '')
-  const [percent, setPercent] = useState(plan.edits.event?.percent ?? 20)
+  const schema = z.object({ name: typedWords(t('tomorrow.eventFault'), 80), percent: z.number() })
+  const form = useValidForm(schema, {
+    name: plan.edits.event?.name ?? '',
+    percent: plan.edits.event?.percent ?? USUAL_PERCENT,
+  })
+  const keep = form.handleSubmit((event) => onKeep({ ...plan.edits, event }))
   return (
     <Sheet title={t('tomorrow.event')} isOpen onClose={onClose}>
       <View className="gap-4">
-        <TextInput
-          aria-label={t('tomorrow.eventName')}
-          placeholder={t('tomorrow.eventName')}
-          value={name}
-          onChangeText={setName}
-          maxLength={80}
-          className="ring-focus min-h-14 rounded-lg border border-line bg-ground px-3 font-sans text-body text-rice"
-        />
+        <FormField control={form.control} name="name" label={t('tomorrow.eventName')} maxLength={80} />
         <Text tone="ash">{t('tomorrow.eventBy')}</Text>
-        <Dial
-          name={t('tomorrow.eventBy')}
-          lessLabel={t('less', { what: t('percent') })}
-          moreLabel={t('moreOf', { what: t('percent') })}
-          value={percent}
-          least={-100}
-          most={400}
-          step={STEP_PERCENT}
-          unit={t('percent')}
-          onChange={setPercent}
+        <Controller
+          control={form.control}
+          name="percent"
+          render={({ field }) => (
+            <Dial
+              name={t('tomorrow.eventBy')}
+              lessLabel={t('less', { what: t('percent') })}
+              moreLabel={t('moreOf', { what: t('percent') })}
+              value={field.value}
+              least={-100}
+              most={400}
+              step={STEP_PERCENT}
+              unit={t('percent')}
+              onChange={field.onChange}
+            />
+          )}
         />
-        <Button
-          kind="main"
-          isTall
-          label={t('tomorrow.save')}
-          disabledBecause={name.trim() === '' ? t('tomorrow.eventName') : undefined}
-          onPress={() => onKeep({ ...plan.edits, event: { name: name.trim(), percent } })}
-        />
+        <Button kind="main" isTall label={t('tomorrow.save')} onPress={() => void keep()} />
         {plan.edits.event && (
           <Button label={t('tomorrow.reset')} onPress={() => onKeep({ ...plan.edits, event: null })} />
         )}

@@ -1,5 +1,8 @@
 import { normalCdf } from 'core/rice/plan/normal'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
+import { ticks } from 'd3-array'
+import { scaleLinear } from 'd3-scale'
+import { area } from 'd3-shape'
 import Svg, { Circle, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg'
 import { Definitions } from '../../ui/Definitions'
 import { useWords } from '../../words/i18n'
@@ -15,13 +18,14 @@ export function Heap({ day }: { day: DayRicePlan }) {
   const t = useWords('rice')
   const { planned, plan, usableG } = day
   const top = Math.max(plan.portions, planned.expected + 2.4 * planned.spread, 1)
-  const y = (portions: number) => POT.bottom - (portions / top) * (POT.bottom - POT.top)
+  const y = scaleLinear([0, top], [POT.bottom, POT.top])
   const half = (portions: number) =>
     ((1 - normalCdf((portions - planned.expected) / Math.max(0.01, planned.spread))) * (POT.right - POT.left - 12)) / 2
   const middle = (POT.left + POT.right) / 2
-  const levels = Array.from({ length: POINTS + 1 }, (_, i) => (top * i) / POINTS)
-  const right = levels.map((n) => `${middle + half(n)} ${y(n)}`)
-  const left = [...levels].reverse().map((n) => `${middle - half(n)} ${y(n)}`)
+  const heap = area<number>()
+    .x0((n) => middle - half(n))
+    .x1((n) => middle + half(n))
+    .y(y)(ticks(0, 1, POINTS).map((share) => share * top))
   const haveG = Math.min(usableG, plan.wantedG)
   const haveY = y(haveG / planned.portionG)
   return (
@@ -33,12 +37,7 @@ export function Heap({ day }: { day: DayRicePlan }) {
           <Circle cx={7} cy={5} r={1} fill="rgb(160 148 122)" />
         </Pattern>
       </Definitions>
-      <Path
-        d={`M${right.join(' L')} L${left.join(' L')} Z`}
-        fill="url(#heap-grain)"
-        stroke="rgb(var(--rice))"
-        strokeWidth={1.4}
-      />
+      <Path d={heap ?? ''} fill="url(#heap-grain)" stroke="rgb(var(--rice))" strokeWidth={1.4} />
       {haveG > 0 && (
         <Path
           d={`M${POT.left + 6} ${haveY} H${POT.right - 6} V${POT.bottom} H${POT.left + 6} Z`}

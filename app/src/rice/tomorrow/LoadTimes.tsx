@@ -1,6 +1,7 @@
 import type { TempLimit } from 'core/measure/temperature'
 import type { Kitchen } from 'contract/kitchen'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
+import { scaleLinear } from 'd3-scale'
 import { View } from 'react-native'
 import Svg, { G, Line, Path, Rect } from 'react-native-svg'
 import { Text } from '../../ui/Text'
@@ -28,7 +29,7 @@ export function LoadTimes({
   if (!first || !last) return null
   const lastColdMs = last.coldMs ?? last.readyMs
   const endMs = Math.max(lastColdMs, day.coldByMs)
-  const x = (ms: number) => 2 + ((ms - first.startMs) / Math.max(1, endMs - first.startMs)) * (widthPx - 6)
+  const x = scaleLinear([first.startMs, Math.max(endMs, first.startMs + 1)], [2, widthPx - 4])
   const height = times.length * ROW_PX + 14
   return (
     <View className="gap-1">

@@ -9,6 +9,7 @@ import { sendJson } from '../../device/http'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Dial } from '../../ui/Dial'
+import { useUnsaved } from '../../ui/form/leave'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { useProblemSentence } from '../../ui/states'
@@ -40,6 +41,7 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
   const t = useWords('rice')
   const queries = useQueryClient()
   const [policy, setPolicy] = useState<RicePolicy>(house.policy)
+  useUnsaved(policy !== house.policy)
   const change = (part: Partial<RicePolicy>) => setPolicy({ ...policy, ...part })
   const keep = useMutation({
     mutationFn: () => sendJson('PUT', '/rice/house', { version: house.version, policy }, RiceHouse),

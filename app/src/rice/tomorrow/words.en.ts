@@ -20,6 +20,7 @@ export const tomorrowWords = {
     soldOutDetail: 'what was sold is then a lower bound',
     soldOutAt: 'Sold out at {{time}}: take it back',
     event: 'A known event',
+    eventFault: 'Say what it is: a market, a storm.',
     eventName: 'What is on',
     eventNone: 'none',
     eventBy: 'changes what is expected by',

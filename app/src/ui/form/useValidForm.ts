@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form'
 import type { z } from 'zod'
-import { useUnsaved } from './unsaved'
+import { useUnsaved } from './leave'
 
 /**
  * A form whose typed values go through a schema: a fault stands beside its field once the field was left or saving was

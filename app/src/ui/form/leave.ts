@@ -1,8 +1,4 @@
 import { useEffect, useId, useSyncExternalStore } from 'react'
-import { View } from 'react-native'
-import { useWords } from '../../words/i18n'
-import { Button } from '../Button'
-import { Sheet } from '../Sheet'
 
 const unsaved = new Set<string>()
 let asked: (() => void) | null = null
@@ -39,25 +35,16 @@ const subscribe = (listener: () => void) => {
   return () => listeners.delete(listener)
 }
 
-/** The question whether to leave; it stands once in the frame. */
-export function LeaveSheet() {
-  const t = useWords('ui')
+/** What waits for the answer whether to leave; null while nothing was asked. */
+export function useLeaving(): { go: (() => void) | null; stay: () => void; goAnyway: () => void } {
   const go = useSyncExternalStore(subscribe, () => asked)
-  const stay = () => ask(null)
-  return (
-    <Sheet title={t('unsaved.title')} isOpen={go !== null} onClose={stay}>
-      <View className="gap-2">
-        <Button isTall kind="main" label={t('unsaved.stay')} onPress={stay} />
-        <Button
-          isTall
-          label={t('unsaved.leave')}
-          onPress={() => {
-            unsaved.clear()
-            ask(null)
-            go?.()
-          }}
-        />
-      </View>
-    </Sheet>
-  )
+  return {
+    go,
+    stay: () => ask(null),
+    goAnyway: () => {
+      unsaved.clear()
+      ask(null)
+      go?.()
+    },
+  }
 }
