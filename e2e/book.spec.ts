@@ -137,6 +137,7 @@ test('an allergen found on a label reaches the dish; a density is weighed once',
   await page.getByRole('button', { name: /^Remember it/ }).click()
   await expect(page.getByText(/^shredded 0\.4988 g\/mL/)).toBeVisible()
   await page.getByRole('textbox', { name: 'Price', exact: true }).fill('-3')
+  await page.getByRole('textbox', { name: 'Price', exact: true }).blur()
   await expect(page.getByRole('alert').filter({ hasText: 'A price is not negative' })).toBeVisible()
 })
 
@@ -225,6 +226,7 @@ test('the bands of a style are the kitchen’s own: an upside-down one is refuse
   await page.getByRole('radio', { name: 'soy-brown' }).click()
   const most = page.getByRole('textbox', { name: 'salt, to' })
   await most.fill('0.5')
+  await most.blur()
   await expect(page.getByRole('alert').filter({ hasText: 'lower end' })).toBeVisible()
   await page.getByRole('textbox', { name: 'salt, from' }).fill('0.3')
   await page.getByRole('button', { name: 'Save the bands' }).click()

@@ -12,7 +12,8 @@ import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useLineWords } from './lineWords'
 import { runAt } from './nextForHands'
-import { pastAt, type Line, type ShownBatch } from './useLinePlan'
+import { pastOf } from 'core/line/lineNow'
+import type { Line, ShownBatch } from './useLinePlan'
 import { sayWashed } from './useStations'
 import type { useFire } from './useFire'
 
@@ -50,7 +51,7 @@ export function FireButton({
     return (
       <Button kind="main" isTall label={t('addTicket')} onPress={() => router.push('/line/add')} className="flex-1" />
     )
-  if (batch.allergies.length > 0 && !isWashed(pastAt(line.pasts, batch.stationId)))
+  if (batch.allergies.length > 0 && !isWashed(pastOf(line.pasts, batch.stationId)))
     return (
       <HoldButton
         kind="main"

@@ -1,5 +1,5 @@
 import { ticketOf, type Draft } from './draftTicket'
-import { planOf, type Line } from './useLinePlan'
+import { lineOf, type Line } from './useLinePlan'
 import type { ShownTicket } from './useTickets'
 
 const DRAFT_ID = '00000000-0000-7000-8000-000000000000'
@@ -14,7 +14,7 @@ export function effectOf(draft: Draft, line: Line, nowMs: number) {
     isCancelled: false,
     items: draft.lines.map((one) => ({ ...one, firedPortions: 0, donePortions: 0 })),
   } as unknown as ShownTicket
-  const plan = planOf(
+  const plan = lineOf(
     line.kitchen,
     line.dishes,
     [...line.tickets, ticket],

@@ -50,7 +50,11 @@ export function Sortable({ ids, nameOf, onMove, children }: SortableProps) {
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
-      accessibility={{ announcements, screenReaderInstructions: { draggable: t('sort.how') } }}
+      accessibility={{
+        container: document.body,
+        announcements,
+        screenReaderInstructions: { draggable: t('sort.how') },
+      }}
       onDragEnd={({ active, over }) => {
         if (over && over.id !== active.id) onMove(String(active.id), ids.indexOf(String(over.id)))
       }}

@@ -3,7 +3,8 @@ import type { WaitingItem } from './batches'
 
 export type OpenTicket = {
   id: string
-  number: number
+  /** Null while the kitchen has not numbered it. */
+  number: number | null
   placedAtMs: number
   promisedAtMs: number
   isCancelled: boolean
@@ -25,7 +26,7 @@ export function waitingItems(tickets: readonly OpenTicket[]): WaitingItem[] {
       ticket.items.map((item) => ({
         itemId: item.id,
         ticketId: ticket.id,
-        ticketNumber: ticket.number,
+        ticketNumber: ticket.number ?? 0,
         dishId: item.dishId,
         portions: item.portions - item.firedPortions,
         modifiers: item.modifiers,

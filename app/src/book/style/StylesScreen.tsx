@@ -88,6 +88,7 @@ function Bands({ style, list }: { style: Style; list: StyleList }) {
             <FormField
               control={form.control}
               name={`bands.${metric}.least`}
+              deps={[`bands.${metric}.most`]}
               label={t('style.least', { metric: t(`metrics.${metric}`) })}
               inputMode="decimal"
               maxLength={8}

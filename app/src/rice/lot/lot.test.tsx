@@ -202,7 +202,8 @@ describe('the cooling chart', () => {
     const { container } = chart()
     const numbers = [...container.querySelectorAll('path')].flatMap(
       (one) =>
-        (one.getAttribute('d') ?? '').match(/-?[\d.]+[ ,]-?[\d.]+/g)?.map((pair) => pair.split(/[ ,]/).map(Number)) ?? [],
+        (one.getAttribute('d') ?? '').match(/-?[\d.]+[ ,]-?[\d.]+/g)?.map((pair) => pair.split(/[ ,]/).map(Number)) ??
+        [],
     )
     expect(numbers.length).toBeGreaterThan(200)
     for (const [x = 0, y = 0] of numbers) {

@@ -1,10 +1,9 @@
 import { dayAfter, instantOf, localDay, weekdayOf } from '../../time/localTime'
+import type { ShiftPerson } from '../people'
 import { foldDay, type DayState, type DrawnDay } from './foldDay'
 import type { MiseEvent } from './miseEvent'
 import { scheduleDay, type Schedule, type Tool, type Worker } from './scheduleDay'
 
-export type Shift = { weekdays: readonly number[]; fromMin: number; toMin: number }
-export type ShiftPerson = { staffId: string; skills: readonly string[]; shifts: readonly Shift[] }
 export type SittingPlan = { id: string; fromMs: number; drawn: DrawnDay | null; events: readonly MiseEvent[] }
 export type KitchenInput = {
   plans: readonly SittingPlan[]

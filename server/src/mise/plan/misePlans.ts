@@ -1,6 +1,7 @@
 import type { MiseEvent } from 'contract/mise/event'
-import type { MisePlan } from 'contract/mise/plan'
+import { DrawnPlan, type MisePlan } from 'contract/mise/plan'
 import { standing } from 'core/event/struckOut'
+import { planService, RICE_ITEM } from 'core/mise/need/servicePlan'
 import type { Pool } from 'mysql2/promise'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
@@ -10,7 +11,6 @@ import { dayRiceOf, planOfDay } from '../../rice/riceKitchen'
 import { listPlanEvents } from '../events.sql'
 import { miseKitchen, type MiseKitchen } from '../miseKitchen'
 import { stockOf } from '../stock'
-import { drawPlan, RICE } from './drawPlan'
 import { listPlans, savePlan } from './plans.sql'
 import { sittingsFrom, type Sitting } from './sittings'
 
@@ -55,7 +55,26 @@ export async function drawMisePlan(pool: Pool, kitchenId: string, id: string, ve
   const ofDay = sittings.filter((one) => one.day === sitting.day)
   const rice = ofDay.at(-1)?.id === id ? await dayRiceOf(pool, from.kitchen, from.rice, forecast, nowMs) : null
   const made = doneItems(plans.find((plan) => plan.id === id)?.events ?? [])
-  const drawn = drawPlan({ from, sitting, forecast, rice, stock, reservedG, nowMs, made, version: version + 1 })
+  const { kitchen, house, dishes, shelf } = from
+  const drawn = DrawnPlan.parse(
+    planService({
+      sitting,
+      expected: forecast.services.find((one) => one.serviceId === sitting.serviceId) ?? null,
+      edits: forecast.edits,
+      margin: from.rice.policy,
+      dishes,
+      shelf,
+      pricesOf: (id) => shelf.rows.find((row) => row.id === id)?.prices ?? [],
+      house: house.policy,
+      rice,
+      stock,
+      reservedG,
+      made,
+      version: version + 1,
+      timeZone: kitchen.timeZone,
+      nowMs,
+    }),
+  )
   await inTransaction(pool, async (connection) => {
     if (!(await savePlan(connection, kitchenId, id, version, drawn))) throw editedMeanwhile()
     await announce(connection, kitchenId, nowMs, [{ topic: 'mise', key: id }])
@@ -68,7 +87,7 @@ export async function drawMisePlan(pool: Pool, kitchenId: string, id: string, ve
 function doneItems(events: readonly MiseEvent[]): Set<string> {
   const ended = standing(events).flatMap((event) => (event.kind === 'ended' ? [event] : []))
   const items = ended.flatMap((event) => (event.gave ? [event.gave.itemId] : []))
-  return new Set(ended.some((event) => event.taskId.includes('/rice:')) ? [...items, RICE] : items)
+  return new Set(ended.some((event) => event.taskId.includes('/rice:')) ? [...items, RICE_ITEM] : items)
 }
 
 function servicePast(id: string, sittings: readonly Sitting[]): Problem {
