@@ -43,7 +43,7 @@ if [ $FRESH = yes ]; then
 fi
 say "Starting the database in $DATA and the server on port $PORT"
 start_db "$DATA"
-OKAZU_PORT=$PORT OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_LOG=${OKAZU_LOG:-warn} setsid node --enable-source-maps "$SERVER_FILE" </dev/null 9>&- &
+OKAZU_PORT=$PORT OKAZU_PRINTED=$DATA/printed OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_LOG=${OKAZU_LOG:-warn} setsid node --enable-source-maps "$SERVER_FILE" </dev/null 9>&- &
 SERVER_PID=$!
 echo "$SERVER_PID" >"$DATA/server.pid"
 wait -n "$SERVER_PID" "$DB_PID"

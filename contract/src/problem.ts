@@ -52,6 +52,7 @@ export const PROBLEM_CODES = [
   'not-a-recipe',
   'service-past',
   'unknown-item',
+  'printer',
   'database',
   'internal',
 ] as const

@@ -44,12 +44,19 @@ test('an address that is not there is a problem, not a page', async () => {
   expect(answer.json).toMatchObject({ code: 'not-found', type: 'urn:okazu:problem:not-found' })
 })
 
+const kitchenOf = (pool: Pool) => ({
+  pool,
+  kitchenId: 'x',
+  changed: () => undefined,
+  printer: { print: () => Promise.resolve({ kind: 'refused' as const, why: 'no printer' }) },
+})
+
 test('without a database: 503 and what to do, on every address', async () => {
   const gone = () => Promise.reject(Object.assign(new Error('connect ECONNREFUSED'), { code: 'ECONNREFUSED' }))
   const pool = { execute: gone, query: gone, getConnection: gone } as unknown as Pool
   const log = pino({ level: 'silent' })
   const follower = new LiveFollower(pool, 'x', log)
-  const app = createApp({ pool, now: Date.now, kitchenId: 'x', changed: () => undefined }, follower, log)
+  const app = createApp({ ...kitchenOf(pool), now: Date.now }, follower, log)
   for (const path of ['/health', '/tickets', '/runs', '/kitchen']) {
     const answer = await send(app, 'GET', path)
     expect([answer.status, (answer.json as { code: string }).code]).toEqual([503, 'database'])

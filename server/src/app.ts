@@ -9,8 +9,9 @@ import { fileRoutes } from './book/files/files.route'
 import { ingredientRoutes } from './book/ingredient/ingredients.route'
 import { recipeRoutes } from './book/recipe/recipes.route'
 import { styleRoutes } from './book/styles.route'
-import { feedRoutes } from './device/feed.route'
-import { probeRoutes } from './device/probe.route'
+import { feedRoutes } from './device/feed/feed.route'
+import { probeRoutes } from './device/probe/probe.route'
+import { scaleRoutes } from './device/scale/scale.route'
 import { ticketRoutes } from './line/tickets.route'
 import type { LiveFollower } from './live/follower'
 import { liveRoutes } from './live/live.route'
@@ -88,6 +89,7 @@ export function createApp(kitchen: KitchenContext, follower: LiveFollower, log: 
   app.route('/api', recipeRoutes)
   app.route('/api', styleRoutes)
   app.route('/api', printRoutes)
+  app.route('/api', scaleRoutes)
   app.route('/api', lotRoutes)
   app.route('/api', planRoutes)
   app.route('/api', probeRoutes)

@@ -1,6 +1,7 @@
 import pino from 'pino'
 import { z } from 'zod'
 import { prepareDemo } from './demo/prepareDemo'
+import { simulatedPrinter } from './device/printer/simulatedPrinter'
 import { migrate } from './db/migrate'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'
@@ -13,6 +14,7 @@ const Environment = z.object({
   OKAZU_DB_USER: z.string().default('root'),
   OKAZU_DB_NAME: z.string().regex(/^\w+$/).default('okazu'),
   OKAZU_WEB: z.string().default('app/dist'),
+  OKAZU_PRINTED: z.string().default('.okazu/printed'),
   OKAZU_DEMO_EVENINGS: z.coerce.number().int().min(0).max(400).default(2),
   OKAZU_TEST_CLOCK: z.literal('1').optional(),
   OKAZU_LOG: z.enum(['info', 'warn', 'error', 'silent']).default('info'),
@@ -27,18 +29,18 @@ const migrations = await migrate(address, new URL('src/db/migrations/', SERVER_F
 if (migrations.length > 0) log.info({ migrations }, 'migrated')
 const pool = openPool(address)
 const kitchenId = await prepareDemo(pool, Date.now(), env.OKAZU_DEMO_EVENINGS)
-const server = await startServer({ pool, kitchenId, port: env.OKAZU_PORT, webFolder: env.OKAZU_WEB, log, clock }).catch(
-  async (error: unknown) => {
-    await pool.end()
-    if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {
-      console.error(
-        `Port ${env.OKAZU_PORT} is taken by another program: set OKAZU_PORT to a free one, as in OKAZU_PORT=8426 npm start`,
-      )
-      process.exit(3)
-    }
-    throw error
-  },
-)
+const printer = simulatedPrinter(env.OKAZU_PRINTED, clock?.now ?? Date.now)
+const options = { pool, kitchenId, port: env.OKAZU_PORT, webFolder: env.OKAZU_WEB, log, clock, printer }
+const server = await startServer(options).catch(async (error: unknown) => {
+  await pool.end()
+  if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {
+    console.error(
+      `Port ${env.OKAZU_PORT} is taken by another program: set OKAZU_PORT to a free one, as in OKAZU_PORT=8426 npm start`,
+    )
+    process.exit(3)
+  }
+  throw error
+})
 console.log(`Okazu is ready at http://127.0.0.1:${server.port}`)
 
 let isStopping = false

@@ -3,8 +3,9 @@ import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
-import { runFeed } from './device/runFeed'
-import { runProbe } from './device/runProbe'
+import type { LabelPrinter } from './device/devices'
+import { runFeed } from './device/feed/runFeed'
+import { runProbe } from './device/probe/runProbe'
 import { createApp } from './app'
 import { serveApp } from './http/static'
 import { mountTestClock, type TestClock } from './http/testClock'
@@ -21,6 +22,7 @@ type ServerOptions = {
   webFolder: string
   log: Logger
   clock: TestClock | null
+  printer: LabelPrinter
 }
 export type RunningServer = { port: number; stop: () => Promise<void> }
 
@@ -32,10 +34,11 @@ export async function startServer({
   webFolder,
   log,
   clock,
+  printer,
 }: ServerOptions): Promise<RunningServer> {
   const now = clock?.now ?? Date.now
   const follower = new LiveFollower(pool, kitchenId, log)
-  const app = createApp({ pool, now, kitchenId, changed: follower.wake }, follower, log)
+  const app = createApp({ pool, now, kitchenId, changed: follower.wake, printer }, follower, log)
   if (clock) mountTestClock(app, clock, { pool, kitchenId, changed: follower.wake })
   serveApp(app, webFolder)
   await follower.start()

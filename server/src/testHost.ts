@@ -1,8 +1,11 @@
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { createInterface } from 'node:readline'
 import pino from 'pino'
 import type { Pool } from 'mysql2/promise'
 import { z } from 'zod'
 import { prepareDemo } from './demo/prepareDemo'
+import { simulatedPrinter } from './device/printer/simulatedPrinter'
 import { migrate } from './db/migrate'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'
@@ -38,7 +41,16 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number 
       const clock = testClock()
       clock.moveToMs(command.nowMs)
       const { pool, kitchenId } = await prepare(command.database, command.nowMs, 0)
-      const server = await startServer({ pool, kitchenId, port: command.port, webFolder: 'app/dist', log, clock })
+      const printer = simulatedPrinter(join(tmpdir(), 'okazu-printed'), clock.now)
+      const server = await startServer({
+        pool,
+        kitchenId,
+        port: command.port,
+        webFolder: 'app/dist',
+        log,
+        clock,
+        printer,
+      })
       opened.push({ server, pool })
       log.level = 'error'
       return { port: server.port }

@@ -30,6 +30,7 @@ const NO_VALUES = {
   leastCm: '',
   mostCm: '',
   tempC: '',
+  why: '',
 }
 
 export function Loading({ what }: { what: string }) {

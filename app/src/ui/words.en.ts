@@ -66,6 +66,7 @@ export const ui = {
       'bad-json': 'What was sent could not be read. Try again.',
       invalid: 'Something in it is not right: look at the marked field.',
       'too-large': 'That is too large to send: make it smaller, or send it in parts.',
+      printer: 'The printer did not print: {{why}}',
       'too-many': 'The server is asked too often. Wait ten seconds and try again.',
       'not-found': 'It is not there any more. Go back and look again.',
       'unknown-dish': 'There is no such dish in the book. Choose another.',

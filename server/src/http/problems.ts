@@ -53,6 +53,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'not-a-recipe': { status: 422, title: 'There is no recipe in the file' },
   'service-past': { status: 409, title: 'The service is over' },
   'unknown-item': { status: 422, title: 'The book has no such item' },
+  printer: { status: 409, title: 'The printer did not print' },
   database: { status: 503, title: 'The database does not answer' },
   internal: { status: 500, title: 'The server failed' },
 }

@@ -2,15 +2,18 @@ import { USUAL_SPREAD_C } from 'core/rice/lot/spread'
 import { dishesForWetRice, rescueWetLoad } from 'core/rice/wetLoad'
 import { View } from 'react-native'
 import { useDishes } from '../../book/useDishes'
+import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Dial } from '../../ui/Dial'
 import { Notice } from '../../ui/Notice'
+import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { degrees } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { centimetres, kilos } from '../lotWords'
 import type { LotPage } from './lotPage'
 import { TooDeep } from './TooDeep'
+import { useScale } from './useScale'
 import type { SpreadForm } from './useSpread'
 
 /** What rice that leaves the heat can read [°C]. */
@@ -20,6 +23,8 @@ const TEMP_C = { least: 20, most: 101 } as const
 export function SpreadDials({ shown, kitchen, house, spread }: LotPage & { spread: SpreadForm }) {
   const t = useWords('rice')
   const { load } = shown.lot
+  const scale = useScale(shown.lot.id, spread.setMassG)
+  const sentence = useProblemSentence(scale.error)
   const dishes = dishesForWetRice(useDishes().data?.dishes ?? [])
   const wanted = load?.targetWaterFraction ?? 0.6
   const wet = spread.waterFraction === null ? null : rescueWetLoad(spread.massG, spread.waterFraction, wanted)
@@ -40,6 +45,14 @@ export function SpreadDials({ shown, kitchen, house, spread }: LotPage & { sprea
         unit={t('kilograms')}
         onChange={(kg) => spread.setMassG(Math.round(kg * 1000))}
       />
+      <Button
+        size="body"
+        label={t('cooking.readScale')}
+        isBusy={scale.isPending}
+        onPress={() => scale.mutate()}
+        className="self-center px-4"
+      />
+      {scale.error && <Notice kind="conflict" isSmall title={sentence} />}
       <Text tone="ash" stretch="slim" className="text-center">
         {[
           load ? t('cooking.massDetail', { kg: kilos(spread.plannedG, 2) }) : '',

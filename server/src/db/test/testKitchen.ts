@@ -1,4 +1,5 @@
 import type { OpenAPIHono } from '@hono/zod-openapi'
+import type { LabelPrinter, PrintedLabel } from '../../device/devices'
 import type { RequestEnv } from '../../http/context'
 import { EventId, ItemId, RunId, TicketId } from 'contract/ids'
 import type { FireRun, Run, RunEvent } from 'contract/run'
@@ -18,6 +19,7 @@ import { openPool, type DatabaseAddress } from '../pool'
 
 export type TestKitchen = {
   app: OpenAPIHono<RequestEnv>
+  printed: PrintedLabel[]
   pool: Pool
   kitchenId: string
   clock: TestClock
@@ -39,13 +41,17 @@ export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
   const kitchenId = DEMO_KITCHEN_ID
   const log = pino({ level: 'silent' })
   const follower = new LiveFollower(pool, kitchenId, log)
-  const app = createApp({ pool, now: clock.now, kitchenId, changed: follower.wake }, follower, log)
+  const printed: PrintedLabel[] = []
+  const printer: LabelPrinter = {
+    print: (label) => Promise.resolve({ kind: 'printed', where: `label ${printed.push(label)}` }),
+  }
+  const app = createApp({ pool, now: clock.now, kitchenId, changed: follower.wake, printer }, follower, log)
   const close = async () => {
     follower.stop()
     await pool.query(`DROP DATABASE ${address.database}`)
     await pool.end()
   }
-  return { app, pool, kitchenId, clock, follower, close }
+  return { printed, app, pool, kitchenId, clock, follower, close }
 }
 
 /** The sample kitchen, made by whichever test asks first; the others wait for it. */

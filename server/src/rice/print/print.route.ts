@@ -1,9 +1,10 @@
 import { createRoute, z } from '@hono/zod-openapi'
+import { LabelPrinted } from 'contract/devices'
 import { Day } from 'contract/ids'
 import { LotId } from 'contract/rice'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
-import { newRouter, type KitchenContext } from '../../http/context'
+import { json, newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { foldLot, policyOf } from '../foldLot'
 import { findLot, listLotsBetween } from '../lots.sql'
@@ -34,6 +35,12 @@ const getLabelPng = createRoute({
   path: '/rice/lots/{id}/label.png',
   request: { params: lotParams },
   responses: file('image/png', 'The label as a picture, 12 dots a millimetre'),
+})
+const postLabel = createRoute({
+  method: 'post',
+  path: '/rice/lots/{id}/label/print',
+  request: { params: lotParams, query: z.object({ copies }) },
+  responses: { 200: json(LabelPrinted, 'Sent to the label printer') },
 })
 const getLogCsv = createRoute({
   method: 'get',
@@ -92,6 +99,15 @@ export const printRoutes = newRouter()
   .openapi(getLabelPng, async (c) => {
     const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
     return c.body(bytes(labelPng(text)), 200, attachment('image/png', `${text.name}-label.png`))
+  })
+  .openapi(postLabel, async (c) => {
+    const { copies: wanted } = c.req.valid('query')
+    const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
+    const label = { name: text.name, png: labelPng(text), pdf: await labelPdf(text, '60x40', wanted), copies: wanted }
+    const done = await c.var.kitchen.printer.print(label)
+    if (done.kind === 'refused')
+      throw new Problem('printer', { detail: `the printer says: ${done.why}`, values: { why: done.why } })
+    return c.json({ copies: wanted, where: done.where }, 200)
   })
   .openapi(getLogCsv, async (c) => {
     const { pool, kitchenId, now } = c.var.kitchen

@@ -1,11 +1,15 @@
-import { useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { LabelPrinted } from 'contract/devices'
 import { Trace, type LotEvent } from 'contract/rice'
 import type { LoggedEvent } from 'core/rice/lot/lotState'
 import { View } from 'react-native'
-import { getJson } from '../../../device/http'
+import { getJson, sendJson } from '../../../device/http'
 import { download } from '../../../device/download'
 import { Button } from '../../../ui/Button'
+import { Notice } from '../../../ui/Notice'
 import { Sheet } from '../../../ui/Sheet'
+import { useProblemSentence } from '../../../ui/states'
+import { toast } from '../../../ui/Toast'
 import { Text } from '../../../ui/Text'
 import { formatDay, formatMassG, formatTime } from '../../../words/format'
 import { useWords } from '../../../words/i18n'
@@ -20,12 +24,27 @@ export function LabelSheet({ shown, onClose }: SheetProps) {
   const { id, name } = shown.lot
   const path = `/api/rice/lots/${id}/label`
   const copies = Math.max(1, shown.state.trays)
+  const print = useMutation({
+    mutationFn: () => sendJson('POST', `/rice/lots/${id}/label/print?copies=${copies}`, undefined, LabelPrinted),
+    onSuccess: (done) => {
+      toast(t('lot.labelPrinted', { count: done.copies }))
+      onClose()
+    },
+  })
+  const sentence = useProblemSentence(print.error)
   return (
     <Sheet title={t('lot.labelTitle', { name })} isOpen onClose={onClose}>
       <View className="gap-3">
+        {print.error && <Notice kind="conflict" isSmall title={sentence} />}
         <Button
           kind="main"
           isTall
+          label={t('lot.labelPrint')}
+          detail={`× ${copies}`}
+          isBusy={print.isPending}
+          onPress={() => print.mutate()}
+        />
+        <Button
           label={t('lot.labelPdf')}
           detail={`× ${copies}`}
           onPress={() => download(`${path}.pdf?size=60x40&copies=${copies}`, `${name}-label.pdf`)}

@@ -1,6 +1,6 @@
 import { DishList } from 'contract/dish'
 import { NewTicket, TicketList } from 'contract/ticket'
-import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
+import { openTestKitchen, send, type TestKitchen } from '../../db/test/testKitchen'
 import { boatWave } from './boatWave'
 import { runFeed } from './runFeed'
 

@@ -3,11 +3,8 @@ import { coolTray } from 'core/rice/cooling/coolTray'
 import { tempAtC } from 'core/rice/cooling/fitCooling'
 import { trayStages } from 'core/rice/cooling/predictCooling'
 import type { LotOnTray } from 'core/rice/lot/lotForecast'
-
-/** What a probe sends: a temperature as it believes it, and when it was taken. */
-type ProbeReading = { tempC: number; atMs: number }
-/** A probe in a tray, whatever it is made of: what it has to say at an instant, or nothing. */
-type ProbeAdapter = { read: (nowMs: number) => ProbeReading | null }
+import { chance } from '../chance'
+import type { TemperatureProbe } from '../devices'
 
 type SimulatedProbe = {
   fault: Probe['fault']
@@ -26,7 +23,10 @@ const LATE_MS = 15 * 60_000
  * from its seed, and fails as it is told: silent says nothing; stuck repeats what it read when it was put in; late sends what it
  * read a quarter of an hour ago; unit sends °F as if they were °C.
  */
-export function simulatedProbe({ fault, seed, sinceMs, surfaceFactor }: SimulatedProbe, lot: LotOnTray): ProbeAdapter {
+export function simulatedProbe(
+  { fault, seed, sinceMs, surfaceFactor }: SimulatedProbe,
+  lot: LotOnTray,
+): TemperatureProbe {
   const factor = surfaceFactor * Math.exp(HIDDEN_SPREAD * (chance(seed, 0) - 0.5))
   const curve = coolTray(lot.tray, trayStages(lot.stages, factor))
   const coreC = (atMs: number) => {
@@ -49,14 +49,4 @@ export function simulatedProbe({ fault, seed, sinceMs, surfaceFactor }: Simulate
       }
     },
   }
-}
-
-/** Repeatable chance in 0–1 for a seed and a number (integer mixing by Wang). */
-function chance(seed: number, n: number): number {
-  let x = (Math.imul(seed + 1, 0x9e3779b1) ^ n) >>> 0
-  x = (x ^ 61 ^ (x >>> 16)) >>> 0
-  x = (x + (x << 3)) >>> 0
-  x = (x ^ (x >>> 4)) >>> 0
-  x = Math.imul(x, 0x27d4eb2d) >>> 0
-  return ((x ^ (x >>> 15)) >>> 0) / 4_294_967_296
 }

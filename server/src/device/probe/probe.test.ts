@@ -1,6 +1,6 @@
 import { Lot, ProbeNow, type Probe } from 'contract/rice'
-import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
-import { loadOf, MIN_MS, riceOf, said, SPREAD } from '../db/test/testLots'
+import { openTestKitchen, send, type TestKitchen } from '../../db/test/testKitchen'
+import { loadOf, MIN_MS, riceOf, said, SPREAD } from '../../db/test/testLots'
 import { runProbe } from './runProbe'
 
 jest.setTimeout(30_000)

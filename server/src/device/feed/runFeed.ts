@@ -1,9 +1,9 @@
 import { NewTicket } from 'contract/ticket'
 import type { Pool } from 'mysql2/promise'
-import { listDishes } from '../book/dishes.sql'
-import { inTransaction } from '../db/pool'
-import { placeTickets, withIds } from '../line/placeTickets'
-import { boatWave } from './boatWave'
+import { listDishes } from '../../book/dishes.sql'
+import { inTransaction } from '../../db/pool'
+import { placeTickets, withIds } from '../../line/placeTickets'
+import { simulatedFeed } from './simulatedFeed'
 import { findFeed, saveFeed } from './feed.sql'
 
 /** A server that slept longer than this [ms] sends only what is left of the wave, not everything it missed. */
@@ -17,17 +17,13 @@ export async function runFeed(pool: Pool, kitchenId: string, boatEveryMin: numbe
     if (!feed.isOn || feed.startedAtMs === null) return 0
     const startedAtMs = feed.startedAtMs
     const fromMs = Math.max(feed.fedUntilMs ?? startedAtMs, nowMs - CATCH_UP_MS)
-    const boatOf = (ms: number) => Math.max(0, Math.floor((ms - startedAtMs) / (boatEveryMin * 60_000)))
     const dishes = await listDishes(connection, kitchenId)
-    const boats = [...new Set([boatOf(fromMs), boatOf(nowMs)])]
-    const due = boats
-      .flatMap((boat) => boatWave(feed.seed, boat, boatEveryMin, startedAtMs, dishes))
-      .filter(({ atMs }) => startedAtMs + atMs > fromMs && startedAtMs + atMs <= nowMs)
+    const due = simulatedFeed(feed.seed, startedAtMs, boatEveryMin, dishes).take(fromMs, nowMs)
     await saveFeed(connection, kitchenId, { ...feed, fedUntilMs: nowMs })
     await placeTickets(
       connection,
       kitchenId,
-      due.map(({ ticket }) => withIds(NewTicket.parse(ticket))),
+      due.map((ticket) => withIds(NewTicket.parse(ticket))),
       nowMs,
     )
     return due.length

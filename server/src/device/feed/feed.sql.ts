@@ -1,8 +1,8 @@
-import { rowsAs } from '../db/rows'
+import { rowsAs } from '../../db/rows'
 import type { Feed } from 'contract/kitchen'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
-import type { Db } from '../db/pool'
+import type { Db } from '../../db/pool'
 
 type FeedState = Feed & { startedAtMs: number | null; fedUntilMs: number | null }
 

@@ -1,10 +1,10 @@
 import { createRoute } from '@hono/zod-openapi'
 import { Probe, ProbeNow } from 'contract/rice'
-import { announce } from '../db/outbox'
-import { inTransaction } from '../db/pool'
-import { json, jsonBody, newRouter } from '../http/context'
-import { probedLot } from '../rice/probedLot'
-import { unknownLot } from '../rice/takeLotEvents'
+import { announce } from '../../db/outbox'
+import { inTransaction } from '../../db/pool'
+import { json, jsonBody, newRouter } from '../../http/context'
+import { probedLot } from '../../rice/probedLot'
+import { unknownLot } from '../../rice/takeLotEvents'
 import { findProbe, saveProbe, type ProbeState } from './probe.sql'
 
 const getProbe = createRoute({

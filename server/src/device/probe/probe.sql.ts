@@ -1,8 +1,8 @@
-import { rowsAs } from '../db/rows'
+import { rowsAs } from '../../db/rows'
 import type { Probe } from 'contract/rice'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
-import type { Db } from '../db/pool'
+import type { Db } from '../../db/pool'
 
 export type ProbeState = Probe & { seed: number; sinceMs: number | null; readAtMs: number | null }
 

@@ -1,8 +1,8 @@
 import { createRoute } from '@hono/zod-openapi'
 import { Feed } from 'contract/kitchen'
-import { announce } from '../db/outbox'
-import { inTransaction } from '../db/pool'
-import { json, jsonBody, newRouter } from '../http/context'
+import { announce } from '../../db/outbox'
+import { inTransaction } from '../../db/pool'
+import { json, jsonBody, newRouter } from '../../http/context'
 import { findFeed, saveFeed } from './feed.sql'
 
 const getFeed = createRoute({
