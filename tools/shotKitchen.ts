@@ -1,5 +1,8 @@
 import type { Browser, Page } from '@playwright/test'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import pino from 'pino'
+import { simulatedPrinter } from '../server/src/device/printer/simulatedPrinter'
 import { prepareDemo } from '../server/src/demo/prepareDemo'
 import { migrate } from '../server/src/db/migrate'
 import { openPool } from '../server/src/db/pool'
@@ -26,6 +29,7 @@ export async function kitchenAt(database: string, hour: number, minute: number):
     webFolder: 'app/dist',
     log: pino({ level: 'silent' }),
     clock,
+    printer: simulatedPrinter(join(tmpdir(), 'okazu-printed'), clock.now),
   })
   const stop = async () => {
     await server.stop()

@@ -24,6 +24,7 @@ export async function startBenchServer(
     webFolder: 'app/dist',
     log: pino({ level: 'silent' }),
     clock: null,
+    printer: { print: () => Promise.resolve({ kind: 'refused', why: 'no printer in a benchmark' }) },
   })
   return {
     url: `http://127.0.0.1:${server.port}`,

@@ -20,6 +20,8 @@ import { TaskButton } from './shelf/TaskButton'
 import { nextTask } from './shelf/nextTask'
 import { onHandOf, useLots, useRiceHouse } from './useLots'
 import { usePastLots } from './usePastLots'
+import { TomorrowSide } from './wall/TomorrowSide'
+import { Wall } from './wall/Wall'
 import { useTonight } from './useRicePlan'
 import { useWatchedLots } from './useRiceWork'
 
@@ -46,10 +48,35 @@ export function RiceScreen() {
   const nextDemand = workedOf({ data: tonight && nextMs, isError: false })
   const task = nextTask(lots, watched, house.policy, nextDemand, nowMs)
   const button = <TaskButton task={task} {...shelf} demands={tonight?.demands ?? []} />
+  if (isWide)
+    return (
+      <Frame stage="rice">
+        <View className="min-h-0 flex-1 flex-row">
+          <ScrollView tabIndex={0} className="min-h-0 min-w-0 flex-1">
+            <Head {...shelf} />
+            <Stand {...shelf} tonight={tonight} />
+            <JustRefused nowMs={nowMs} />
+            {lots.length === 0 ? (
+              <Empty title={t('empty')} detail={t('emptyDetail')} />
+            ) : (
+              <Wall
+                {...shelf}
+                demands={tonight?.demands ?? []}
+                taskLotId={'shown' in task ? task.shown.lot.id : null}
+              />
+            )}
+            <Text size="small" tone="ash" className="px-4 py-2">
+              {`${t('wall.legend')} ${t('local')}`}
+            </Text>
+          </ScrollView>
+          <TomorrowSide {...shelf}>{button}</TomorrowSide>
+        </View>
+      </Frame>
+    )
   return (
     <Frame stage="rice" bar={button}>
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-5xl self-center">
+        <View className="w-full">
           <Head {...shelf} />
           <Stand {...shelf} tonight={tonight} />
           <JustRefused nowMs={nowMs} />
@@ -61,7 +88,6 @@ export function RiceScreen() {
             <Shelf {...shelf} />
           )}
           <Ways />
-          {isWide && <View className="max-w-md px-4 pb-4">{button}</View>}
           <Text size="small" tone="ash" className="px-4 pb-4">
             {t('local')}
           </Text>

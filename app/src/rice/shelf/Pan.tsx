@@ -13,6 +13,8 @@ type PanProps = {
   fill: PanFill
   /** Which in the order of use; null for what is not to be used yet. */
   order: number | null
+  /** The status is said elsewhere. */
+  isBare?: boolean
   onPress: () => void
 }
 
@@ -22,7 +24,7 @@ const RIM = 6
 const FLARE = 7
 
 /** A lot as a tray seen from the side: how full, and by its grain what may be done with it. */
-export function Pan({ name, massWords, status, level, fill, order, onPress }: PanProps) {
+export function Pan({ name, massWords, status, level, fill, order, isBare = false, onPress }: PanProps) {
   const top = HEIGHT - Math.max(6, Math.min(1, level) * (HEIGHT - RIM))
   const slant = (y: number) => FLARE * (1 - y / HEIGHT)
   return (
@@ -30,7 +32,7 @@ export function Pan({ name, massWords, status, level, fill, order, onPress }: Pa
       role="link"
       aria-label={[name, massWords, status].filter(Boolean).join(', ')}
       onPress={onPress}
-      className="ring-focus min-h-24 w-[116px] justify-end rounded-md pt-1 active:bg-plate"
+      className={`ring-focus ${isBare ? 'min-h-[72px]' : 'min-h-24'} w-[116px] justify-end rounded-md pt-1 active:bg-plate`}
     >
       <View aria-hidden className="items-center">
         <Text stretch="narrow" numberOfLines={1} weight="bold">
@@ -39,9 +41,11 @@ export function Pan({ name, massWords, status, level, fill, order, onPress }: Pa
             {massWords}
           </Text>
         </Text>
-        <Text size="small" stretch="narrow" numberOfLines={1}>
-          {status}
-        </Text>
+        {!isBare && (
+          <Text size="small" stretch="narrow" numberOfLines={1}>
+            {status}
+          </Text>
+        )}
       </View>
       <Svg width={WIDTH + 8} height={HEIGHT + 4} viewBox={`-4 0 ${WIDTH + 8} ${HEIGHT + 4}`} aria-hidden>
         <Fills />

@@ -10,6 +10,7 @@ import { formatClock, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { kilos, useLotWords } from '../lotWords'
 import { Pan, type PanFill } from './Pan'
+import { placeIdOf } from './placeOf'
 import type { WatchedLots } from '../useRiceWork'
 import { onHandOf, type ShownLot } from '../useLots'
 
@@ -45,10 +46,6 @@ export function Shelf(props: ShelfProps) {
   )
 }
 
-/** A lot without a named place stands in the first of its kind. */
-const placeIdOf = ({ state }: ShownLot, house: RiceHouse): string | null =>
-  state.placeId ?? house.places.find((place) => place.kind === state.place)?.id ?? null
-
 function PlaceShelf({
   place,
   name,
@@ -78,7 +75,16 @@ function PlaceShelf({
   )
 }
 
-function LotPan({ shown, lots, watched, kitchen, house, nowMs }: ShelfProps & { shown: ShownLot }) {
+/** A lot's tray; bare where what is said of it stands elsewhere. */
+export function LotPan({
+  shown,
+  lots,
+  watched,
+  kitchen,
+  house,
+  nowMs,
+  isBare = false,
+}: ShelfProps & { shown: ShownLot; isBare?: boolean }) {
   const t = useWords('rice')
   const router = useRouter()
   const words = useLotWords(kitchen, house)
@@ -93,12 +99,13 @@ function LotPan({ shown, lots, watched, kitchen, house, nowMs }: ShelfProps & { 
       level={massG / Math.max(1, Math.ceil(massG / FULL_TRAY_G)) / FULL_TRAY_G}
       fill={fillOf(shown)}
       order={order < 0 ? null : order + 1}
+      isBare={isBare}
       onPress={() => router.push(`/rice/${lot.id}`)}
     />
   )
 }
 
-function fillOf({ state }: ShownLot): PanFill {
+export function fillOf({ state }: ShownLot): PanFill {
   if (state.stage === 'frozen') return 'ice'
   if (state.stage === 'cooking' || state.stage === 'cooling' || state.stage === 'chilling') return 'warm'
   return state.isUsable ? 'grain' : 'struck'

@@ -31,3 +31,29 @@ export function coverTonight(
   }
   return { untilMs: null, startByMs: null, neededG, shortG: 0 }
 }
+
+/** From when to when a lot is fried, and how much of it [g]; `untilMs` null where some of it is left after all that is asked for. */
+export type LotUse = { lotId: string; fromMs: number; untilMs: number | null; tookG: number }
+
+/**
+ * Which lot each demand is fried from, in the order of use given: a lot is used up before the next is begun. Lots that
+ * nothing is taken of are left out.
+ */
+export function drawDown(lots: readonly { id: string; massG: number }[], demands: readonly RiceDemand[]): LotUse[] {
+  const uses: LotUse[] = []
+  const left = lots.map((lot) => ({ ...lot, leftG: lot.massG }))
+  for (const demand of [...demands].sort((a, b) => a.atMs - b.atMs)) {
+    let wantedG = demand.massG
+    for (const lot of left) {
+      const tookG = Math.min(wantedG, lot.leftG)
+      if (tookG <= 0) continue
+      wantedG -= tookG
+      lot.leftG -= tookG
+      const known = uses.find((one) => one.lotId === lot.id)
+      const untilMs = lot.leftG <= 1e-6 ? demand.atMs : null
+      if (known) Object.assign(known, { untilMs, tookG: known.tookG + tookG })
+      else uses.push({ lotId: lot.id, fromMs: demand.atMs, untilMs, tookG })
+    }
+  }
+  return uses
+}
