@@ -4,7 +4,7 @@ import { CHECKED_FOODS } from 'core/safety/limits'
 import { ACTIONS, CAUTIONS, CUES, ENGINES, HEAT_LEVELS, REASONS, type Score as CoreScore } from 'core/wok/score'
 import { z } from 'zod'
 import { Allergen } from './dish'
-import { EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
+import { Day, EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
 import { PracticalMeasure } from './measure'
 
 const CheckedFood = z.enum(CHECKED_FOODS)
@@ -157,8 +157,21 @@ export const RunRow = z.strictObject({
   /** After the promise [s]; negative is time in hand. */
   afterPromiseS: z.number().nullable(),
   hasAllergy: z.boolean(),
+  /** Troubles that were said and not taken back. */
+  troubles: z.int().min(0),
 })
 export type RunRow = z.infer<typeof RunRow>
+/** Which past runs to list; what is not given does not narrow. */
+export const RunFilter = z.object({
+  day: Day.optional(),
+  dish: Slug.optional(),
+  station: Slug.optional(),
+  cook: Slug.optional(),
+  /** Only runs with a trouble, stopped, or more than half a minute after the promise. */
+  trouble: z.literal('1').optional(),
+})
+export type RunFilter = z.infer<typeof RunFilter>
+
 /** `next` is handed back as `before` for the page after this one. */
 export const RunPage = z.strictObject({ runs: z.array(RunRow), next: z.string().nullable() })
 export type RunPage = z.infer<typeof RunPage>

@@ -8,14 +8,21 @@ import { Diamond, SlashDisc } from '../ui/icons'
 import { Empty, Loading, Problem } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
+import { useIsWide } from '../ui/useIsWide'
 import { formatClock, formatDay, formatLate, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { download } from '../device/download'
 import { useRecord } from './useRecord'
+import { WideRecord } from './WideRecord'
 
 const LATE_SHOWN_S = 30
 
+/** Past runs: a list on a phone, a table with the chosen run beside it on a wide screen. */
 export function RecordScreen() {
+  return useIsWide() ? <WideRecord /> : <PhoneRecord />
+}
+
+function PhoneRecord() {
   const t = useWords('record')
   const record = useRecord()
   const zone = useKitchen().data?.timeZone ?? 'UTC'
@@ -35,14 +42,13 @@ export function RecordScreen() {
         <PageHeading size="title" weight="bold" stretch="wide">
           {t('title')}
         </PageHeading>
-        <View className="hidden w-56 md:flex">{csv}</View>
       </View>
       {record.isPending && <Loading what={t('loading')} />}
       {record.error && rows.length === 0 && <Problem error={record.error} onRetry={() => void record.refetch()} />}
       {record.data && rows.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
       {rows.length > 0 && (
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
-          <View className="w-full max-w-4xl self-center px-4">
+          <View className="px-4">
             {byDay(rows, zone).map(({ day, runs }) => (
               <View key={day}>
                 <Text role="heading" aria-level={2} weight="bold" tone="ash" className="pb-1 pt-4">

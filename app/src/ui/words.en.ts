@@ -10,6 +10,15 @@ export const ui = {
   back: 'Back',
   cancel: 'Cancel',
   unsaved: { title: 'Leave without saving?', stay: 'Stay here', leave: 'Leave, lose the changes' },
+  table: {
+    find: 'Find',
+    columns: 'Columns',
+    copy: 'Copy as CSV',
+    copied_one: '{{count}} row is copied',
+    copied_other: '{{count}} rows are copied',
+    notCopied: 'This browser does not let the page copy. Use the download instead.',
+    sortBy: 'Sort by {{column}}',
+  },
   sort: {
     how: 'Press space to take it, the arrow keys to move it, space again to put it down, escape to leave it where it was.',
     taken: '{{name}} taken, place {{n}} of {{all}}',

@@ -1,7 +1,9 @@
 import { createRoute, z } from '@hono/zod-openapi'
-import { RunPage, type RunRow } from 'contract/run'
+import { RunFilter, RunPage, type RunRow } from 'contract/run'
+import { dayAfter, instantOf } from 'core/time/localTime'
 import { csvAttachment } from '../http/attachment'
 import { json, newRouter } from '../http/context'
+import { findKitchen } from '../setup/kitchen.sql'
 import { listPastRuns, type PageKey } from './record.sql'
 import { runsCsv } from './runs.csv'
 
@@ -16,7 +18,7 @@ const before = z
 const getPage = createRoute({
   method: 'get',
   path: '/record/runs',
-  request: { query: z.object({ before }) },
+  request: { query: RunFilter.extend({ before }) },
   responses: { 200: json(RunPage, 'Runs that are over, newest first') },
 })
 
@@ -30,7 +32,19 @@ const getCsv = createRoute({
 export const recordRoutes = newRouter()
   .openapi(getPage, async (c) => {
     const { pool, kitchenId } = c.var.kitchen
-    const runs = await listPastRuns(pool, kitchenId, readKey(c.req.valid('query').before), PAGE_SIZE + 1)
+    const { before: key, day, dish, station, cook, trouble } = c.req.valid('query')
+    const timeZone = (await findKitchen(pool, kitchenId))?.timeZone ?? 'UTC'
+    const filter = {
+      dishId: dish,
+      stationId: station,
+      cookId: cook,
+      isTrouble: trouble !== undefined,
+      span:
+        day === undefined
+          ? undefined
+          : { fromMs: instantOf(day, 0, timeZone), toMs: instantOf(dayAfter(day), 0, timeZone) },
+    }
+    const runs = await listPastRuns(pool, kitchenId, readKey(key), PAGE_SIZE + 1, filter)
     const last = runs.length > PAGE_SIZE ? runs[PAGE_SIZE - 1] : undefined
     return c.json({ runs: runs.slice(0, PAGE_SIZE), next: last ? keyOf(last) : null }, 200)
   })

@@ -24,6 +24,7 @@ export function runsCsv(rows: readonly RunRow[]): string {
       row.actualS ?? '',
       row.afterPromiseS ?? '',
       row.hasAllergy ? 'yes' : 'no',
+      row.troubles,
     ]),
     {
       header: true,
@@ -44,6 +45,7 @@ export function runsCsv(rows: readonly RunRow[]): string {
         'actualS',
         'afterPromiseS',
         'allergy',
+        'troubles',
       ],
     },
   )

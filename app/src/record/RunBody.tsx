@@ -1,0 +1,117 @@
+import { coreOf } from 'core/safety/limits'
+import type { Run } from 'contract/run'
+import { runRecord } from 'core/record/runSummary'
+import { View } from 'react-native'
+import { kitchenNowMs } from '../device/clock'
+import { useReadsIn } from '../setup/useKitchen'
+import { Notice } from '../ui/Notice'
+import { Text } from '../ui/Text'
+import { formatLate, formatMassG, formatTemp, formatTimeS } from '../words/format'
+import { useWords } from '../words/i18n'
+import { PlanBesideRun } from './PlanBesideRun'
+
+/** A run in the record: plan beside run, its figures, the checks and who answered them, and what was noted. */
+export function RunBody({ run, zone }: { run: Run; zone: string }) {
+  const t = useWords('record')
+  const name = useWords('ui')
+  const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
+  const portions = run.parts.reduce((sum, part) => sum + part.portions, 0)
+  const afterPromiseS = run.endedAtMs === null ? null : (run.endedAtMs - run.promisedAtMs) / 1000
+  return (
+    <>
+      {run.allergies.length > 0 && (
+        <View className="px-4 pt-3">
+          <Notice
+            kind="allergy"
+            isSmall
+            title={t('allergy', { allergen: run.allergies.map((one) => name(`allergens.${one}`)).join(', ') })}
+          />
+        </View>
+      )}
+      <PlanBesideRun record={record} run={run} />
+      <View className="flex-row flex-wrap gap-y-4 border-t border-edge p-4">
+        <Figure
+          big={run.lots.map((lot) => lot.name).join(' + ') || '–'}
+          small={run.lots.length > 0 ? t('rice', { mass: formatMassG(run.score.riceMassG) }) : t('noLot')}
+        />
+        <Figure
+          big={formatMassG(run.score.batchMassG)}
+          small={t('batch', { mass: t('portions', { count: portions }) })}
+        />
+        {afterPromiseS !== null && run.state === 'finished' && (
+          <Figure big={formatLate(afterPromiseS)} small={afterPromiseS > 0 ? t('after') : t('before')} />
+        )}
+      </View>
+      <Said run={run} zone={zone} />
+    </>
+  )
+}
+
+function Figure({ big, small }: { big: string; small: string }) {
+  return (
+    <View className="min-w-[33%] flex-1 pr-3">
+      <Text size="figure" weight="bold" stretch="narrow">
+        {big}
+      </Text>
+      <Text stretch="slim">{small}</Text>
+    </View>
+  )
+}
+
+/** The checks and who answered them when, and what was noted. */
+function Said({ run, zone }: { run: Run; zone: string }) {
+  const t = useWords('record')
+  const readsIn = useReadsIn()
+  const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
+  const checks = record.steps.filter(({ step }) => step.check !== null)
+  const nameOf = (componentId: string | null) =>
+    record.state.steps.flatMap((step) => step.entries).find((entry) => entry.componentId === componentId)?.name ?? ''
+  return (
+    <View className="gap-1 border-t border-edge p-4">
+      <Text role="heading" aria-level={2} tone="ash">
+        {t('checks')}
+      </Text>
+      {checks.map(({ step, actualEndS, checks: answers }) => {
+        const what = step.check
+          ? t(`checkFood.${step.check.food}`, { core: formatTemp(coreOf(step.check.limit), readsIn) })
+          : ''
+        if (answers.length === 0)
+          return (
+            <Text key={step.id}>
+              {actualEndS === null
+                ? t('checkNot', { what })
+                : t('checkSaid', { what, time: formatTimeS(run.firedAtMs + actualEndS * 1000, zone) })}
+            </Text>
+          )
+        return answers.map(({ eventId, ok, tempC, tempF, atMs }) => (
+          <Text key={eventId}>
+            {t(ok ? 'checkYes' : 'checkNo', {
+              what,
+              time: formatTimeS(atMs, zone),
+              read: tempC === null ? t('checkSeen') : formatTemp({ tempC, tempF }, tempF === null ? 'C' : 'F'),
+            })}
+          </Text>
+        ))
+      })}
+      <Text size="small" tone="ash">
+        {t('local')}
+      </Text>
+      <Text role="heading" aria-level={2} tone="ash" className="mt-3">
+        {t('noted')}
+      </Text>
+      {record.state.troubles.map((one) => (
+        <Text key={one.eventId}>
+          {`${formatTimeS(one.atMs, zone)} ${t(`troubles.${one.trouble}`, { name: nameOf(one.componentId) })}`}
+        </Text>
+      ))}
+      {record.state.addedS > 0 && <Text>{t('added', { n: record.state.addedS })}</Text>}
+      {run.isUnconfirmed && <Text>{t('unconfirmed')}</Text>}
+      {(run.marks ?? []).map((mark) => (
+        <Text key={mark}>{t(`marks.${mark}`)}</Text>
+      ))}
+      {run.washedAtMs && <Text>{t('washed', { time: formatTimeS(run.washedAtMs, zone) })}</Text>}
+      {run.twicePortions > 0 && <Text>{t('twice', { count: run.twicePortions })}</Text>}
+      {record.state.troubles.length === 0 && record.state.addedS === 0 && <Text>{t('noTrouble')}</Text>}
+    </View>
+  )
+}

@@ -1,0 +1,183 @@
+import type { RunFilter, RunRow } from 'contract/run'
+import { localDay } from 'core/time/localTime'
+import { useRouter } from 'expo-router'
+import { useMemo, useState } from 'react'
+import { ScrollView, View } from 'react-native'
+import { useDishes } from '../book/useDishes'
+import { download } from '../device/download'
+import { useKitchen } from '../setup/useKitchen'
+import { Button } from '../ui/Button'
+import { Choice } from '../ui/Choice'
+import { Frame } from '../ui/Frame'
+import { PageHeading } from '../ui/PageHeading'
+import { Pick } from '../ui/Pick'
+import { Empty, Loading, Problem } from '../ui/states'
+import { DataTable } from '../ui/table/DataTable'
+import { Text } from '../ui/Text'
+import { formatDay } from '../words/format'
+import { useWords } from '../words/i18n'
+import { useRun } from '../wok/useRuns'
+import { EveningStrip } from './EveningStrip'
+import { RunBody } from './RunBody'
+import { runColumns } from './runColumns'
+import { useRecord } from './useRecord'
+
+const ROW_PX = 48
+
+/** The record at a wide screen: filters, the evening as a strip, a table of runs, and the chosen run beside it. */
+export function WideRecord() {
+  const t = useWords('record')
+  const [filter, setFilter] = useState<RunFilter>({})
+  const [chosenId, setChosenId] = useState<string | null>(null)
+  const record = useRecord(filter)
+  const days = useRecord().data?.pages.flatMap((page) => page.runs) ?? []
+  const kitchen = useKitchen().data
+  const dishes = useDishes().data?.dishes ?? []
+  const zone = kitchen?.timeZone ?? 'UTC'
+  const rows = useMemo(() => record.data?.pages.flatMap((page) => page.runs) ?? [], [record.data])
+  const columns = useMemo(
+    () =>
+      runColumns(t, zone, {
+        station: (id) => nameOf(kitchen?.stations, id),
+        cook: (id) => (id === null ? t('noCook') : nameOf(kitchen?.staff, id)),
+      }),
+    [t, zone, kitchen],
+  )
+  const narrow = (part: { [K in keyof RunFilter]?: RunFilter[K] | null }) => {
+    const next = Object.entries({ ...filter, ...part }).filter(([, value]) => value != null)
+    setFilter(Object.fromEntries(next))
+  }
+  const dayList = [...new Map(days.map((run) => [localDay(run.firedAtMs, zone), run.firedAtMs]))].map(([id, ms]) => ({
+    id,
+    name: formatDay(ms, zone),
+  }))
+  const stripDay = filter.day ?? (rows[0] && localDay(rows[0].firedAtMs, zone))
+  const evening = rows.filter((run) => localDay(run.firedAtMs, zone) === stripDay)
+  const chosen = rows.find((run) => run.id === chosenId) ?? rows[0]
+  const filters = (
+    <>
+      <Pick
+        label={t('filter.day')}
+        all={t('filter.all')}
+        of={dayList}
+        picked={filter.day ?? null}
+        onPick={(day) => narrow({ day })}
+      />
+      <Pick
+        label={t('filter.dish')}
+        all={t('filter.all')}
+        of={dishes.map(({ id, name }) => ({ id, name }))}
+        picked={filter.dish ?? null}
+        onPick={(dish) => narrow({ dish })}
+      />
+      <Pick
+        label={t('filter.station')}
+        all={t('filter.all')}
+        of={kitchen?.stations ?? []}
+        picked={filter.station ?? null}
+        onPick={(station) => narrow({ station })}
+      />
+      <Pick
+        label={t('filter.cook')}
+        all={t('filter.all')}
+        of={kitchen?.staff ?? []}
+        picked={filter.cook ?? null}
+        onPick={(cook) => narrow({ cook })}
+      />
+      <Choice
+        role="checkbox"
+        label={t('filter.trouble')}
+        isChosen={filter.trouble !== undefined}
+        onChoose={() => narrow({ trouble: filter.trouble ? null : '1' })}
+      />
+    </>
+  )
+  return (
+    <Frame stage="record">
+      <View className="min-h-0 flex-1 flex-row">
+        <View className="min-h-0 min-w-0 flex-1 gap-2 p-4">
+          <View className="flex-row items-center justify-between gap-3">
+            <PageHeading size="title" weight="bold" stretch="wide">
+              {t('title')}
+            </PageHeading>
+            <View className="flex-row gap-2">
+              {record.hasNextPage && (
+                <Button
+                  size="body"
+                  label={t('more')}
+                  isBusy={record.isFetchingNextPage}
+                  onPress={() => void record.fetchNextPage()}
+                />
+              )}
+              <Button
+                size="body"
+                label={t('download')}
+                detail={t('downloadDetail')}
+                onPress={() => download('/api/record/runs.csv', 'okazu-runs.csv')}
+              />
+            </View>
+          </View>
+          {evening.length > 0 && (
+            <EveningStrip
+              runs={evening}
+              stationName={(id) => nameOf(kitchen?.stations, id)}
+              timeZone={zone}
+              chosenId={chosen?.id ?? null}
+            />
+          )}
+          {record.isPending ? (
+            <Loading what={t('loading')} />
+          ) : record.error && rows.length === 0 ? (
+            <Problem error={record.error} onRetry={() => void record.refetch()} />
+          ) : (
+            <DataTable<RunRow>
+              label={t('title')}
+              rows={rows}
+              columns={columns}
+              rowId={(run) => run.id}
+              rowPx={ROW_PX}
+              chosenId={chosen?.id ?? null}
+              onChoose={(run) => setChosenId(run.id)}
+              filters={filters}
+              empty={Object.keys(filter).length === 0 ? t('emptyDetail') : t('none')}
+            />
+          )}
+        </View>
+        <View className="w-[430px] border-l border-edge">
+          {chosen ? (
+            <Chosen key={chosen.id} row={chosen} zone={zone} />
+          ) : (
+            <Empty title={t('choose')} detail={t('chooseDetail')} />
+          )}
+        </View>
+      </View>
+    </Frame>
+  )
+}
+
+const nameOf = (list: readonly { id: string; name: string }[] | undefined, id: string | null) =>
+  list?.find((one) => one.id === id)?.name ?? id ?? '–'
+
+/** The chosen run beside the table. */
+function Chosen({ row, zone }: { row: RunRow; zone: string }) {
+  const t = useWords('record')
+  const router = useRouter()
+  const { run, error, refetch } = useRun(row.id)
+  if (!run) return error ? <Problem error={error} onRetry={() => void refetch()} /> : <Loading what={t('loading')} />
+  return (
+    <ScrollView tabIndex={0} className="min-h-0 flex-1">
+      <View className="flex-row items-center justify-between gap-2 border-b border-edge bg-plate px-4 py-2">
+        <Text role="heading" aria-level={2} size="step" weight="bold" stretch="slim" className="min-w-0 flex-1">
+          {`${row.dishName}, ${row.portions}`}
+        </Text>
+        <Button
+          size="body"
+          label={t('downloadRun')}
+          onPress={() => download(`/api/runs/${row.id}/steps.csv`, `okazu-run-${row.id}.csv`)}
+        />
+      </View>
+      <RunBody run={run} zone={zone} />
+      <Button size="body" label={t('openRun')} className="m-4" onPress={() => router.push(`/record/${row.id}`)} />
+    </ScrollView>
+  )
+}
