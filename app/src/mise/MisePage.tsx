@@ -5,6 +5,7 @@ import { Frame } from '../ui/Frame'
 import { PartsNav } from '../ui/PartsNav'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
+import { useIsWide } from '../ui/useIsWide'
 import { useWords } from '../words/i18n'
 
 const PARTS = [
@@ -22,6 +23,7 @@ export function MisePage({
   head,
   bar,
   isFull = false,
+  side,
   children,
 }: {
   part: MisePart
@@ -30,8 +32,28 @@ export function MisePage({
   bar?: ReactNode
   /** Uses all the width there is. */
   isFull?: boolean
+  /** The right pane of a wide screen; on a phone it follows below. */
+  side?: ReactNode
   children: ReactNode
 }) {
+  const isWide = useIsWide()
+  if (isWide && side !== undefined)
+    return (
+      <Frame stage="mise" bar={bar}>
+        {head}
+        <View className="min-h-0 flex-1 flex-row">
+          <ScrollView tabIndex={0} className="min-h-0 flex-1">
+            <View className="px-4 pb-4">
+              <Parts part={part} />
+              {children}
+            </View>
+          </ScrollView>
+          <ScrollView tabIndex={0} className="min-h-0 w-[440px] flex-none border-l border-edge">
+            <View className="px-4 pb-4">{side}</View>
+          </ScrollView>
+        </View>
+      </Frame>
+    )
   return (
     <Frame stage="mise" bar={bar}>
       {head}
@@ -39,6 +61,7 @@ export function MisePage({
         <View className={`w-full self-center px-4 pb-4 ${isFull ? '' : 'max-w-3xl'}`}>
           <Parts part={part} />
           {children}
+          {side}
         </View>
       </ScrollView>
     </Frame>

@@ -44,7 +44,7 @@ export function WideRecord() {
     [t, zone, kitchen],
   )
   const narrow = (part: { [K in keyof RunFilter]?: RunFilter[K] | null }) => {
-    const next = Object.entries({ ...filter, ...part }).filter(([, value]) => value != null)
+    const next = Object.entries({ ...filter, ...part }).filter(([, value]) => value !== null && value !== undefined)
     setFilter(Object.fromEntries(next))
   }
   const dayList = [...new Map(days.map((run) => [localDay(run.firedAtMs, zone), run.firedAtMs]))].map(([id, ms]) => ({

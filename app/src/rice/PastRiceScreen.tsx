@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { Trace, type LotRow } from 'contract/rice'
 import { useRouter } from 'expo-router'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Pressable, ScrollView, TextInput, View } from 'react-native'
 import { getJson } from '../device/http'
 import { download } from '../device/download'
@@ -13,6 +13,8 @@ import { Icon } from '../ui/icons'
 import { Sheet } from '../ui/Sheet'
 import { Empty, Loading, Problem, useProblemSentence } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
+import { DataTable } from '../ui/table/DataTable'
+import type { DataColumn } from '../ui/table/useDataTable'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatDay, formatTime } from '../words/format'
@@ -27,7 +29,10 @@ export function PastRiceScreen() {
   const zone = useKitchen().data?.timeZone ?? 'UTC'
   const [isFinding, setIsFinding] = useState(false)
   const past = usePastLots()
-  const rows = past.data?.pages.flatMap((page) => page.lots) ?? []
+  const rows = useMemo(() => past.data?.pages.flatMap((page) => page.lots) ?? [], [past.data])
+  const columns = useMemo(() => pastColumns(t, zone), [t, zone])
+  const [chosenId, setChosenId] = useState<string | null>(null)
+  const chosen = rows.find((row) => row.id === chosenId) ?? rows[0]
   const files = (
     <View className="flex-row gap-2.5">
       <Button
@@ -49,6 +54,42 @@ export function PastRiceScreen() {
       />
     </View>
   )
+  if (isWide && rows.length > 0)
+    return (
+      <Frame stage="rice">
+        <View className="min-h-0 flex-1 flex-row">
+          <View className="min-h-0 min-w-0 flex-1 p-4">
+            <PageHeading size="title" weight="bold" stretch="wide">
+              {t('past.title')}
+            </PageHeading>
+            <DataTable<LotRow>
+              label={t('past.title')}
+              rows={rows}
+              columns={columns}
+              rowId={(row) => row.id}
+              rowPx={46}
+              chosenId={chosen?.id ?? null}
+              onChoose={(row) => setChosenId(row.id)}
+              empty={t('past.noneDetail')}
+            />
+          </View>
+          <View className="w-[380px] gap-3 border-l border-edge bg-plate p-4">
+            {files}
+            <Button size="body" label={t('past.ticket')} onPress={() => setIsFinding(true)} />
+            {past.hasNextPage && (
+              <Button
+                size="body"
+                label={t('past.more')}
+                isBusy={past.isFetchingNextPage}
+                onPress={() => void past.fetchNextPage()}
+              />
+            )}
+            {chosen && <ChosenLot row={chosen} zone={zone} />}
+          </View>
+        </View>
+        {isFinding && <FindTicket zone={zone} onClose={() => setIsFinding(false)} />}
+      </Frame>
+    )
   return (
     <Frame stage="rice" bar={files}>
       <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
@@ -58,8 +99,7 @@ export function PastRiceScreen() {
         <Button size="body" label={t('past.ticket')} onPress={() => setIsFinding(true)} />
       </View>
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-3xl self-center px-4">
-          {isWide && <View className="py-3">{files}</View>}
+        <View className="px-4">
           {past.isPending ? (
             <Loading what={t('past.loading')} />
           ) : past.error && rows.length === 0 ? (
@@ -85,10 +125,82 @@ export function PastRiceScreen() {
   )
 }
 
+/** A past lot beside the table: how it ended, and who got rice of it. */
+function ChosenLot({ row, zone }: { row: LotRow; zone: string }) {
+  const t = useWords('rice')
+  const router = useRouter()
+  const trace = useQuery({
+    queryKey: ['rice', 'trace', row.id],
+    queryFn: ({ signal }) => getJson(`/rice/lots/${row.id}/trace`, Trace, signal),
+  }).data
+  return (
+    <ScrollView tabIndex={0} className="min-h-0 flex-1 border-t border-edge">
+      <View className="gap-2 pt-2">
+        <Text role="heading" aria-level={2} size="lead" weight="bold" stretch="slim">
+          {row.name}
+        </Text>
+        <Text>{endOf(row, t)}</Text>
+        <Button size="body" label={t('past.open')} onPress={() => router.push(`/rice/${row.id}`)} />
+        <Text role="heading" aria-level={3} weight="bold">
+          {t('lot.traceTitle', { name: row.name })}
+        </Text>
+        {trace?.runs.length === 0 && <Text>{t('lot.traceNone')}</Text>}
+        <TracedRuns runs={trace?.runs ?? []} timeZone={zone} />
+      </View>
+    </ScrollView>
+  )
+}
+
+type RiceWords = ReturnType<typeof useWords<'rice'>>
+
+/** How a lot ended, with its reason where it was refused or thrown away. */
+const endOf = (row: LotRow, t: RiceWords) =>
+  row.reason ? `${t(`stages.${row.stage}`)}: ${t(`lot.reasons.${row.reason}`)}` : t(`stages.${row.stage}`)
+
+const pastColumns = (t: RiceWords, zone: string): DataColumn<LotRow>[] => [
+  {
+    id: 'name',
+    title: t('past.columns.name'),
+    value: (row) => row.name,
+    cell: (row) => (
+      <Text weight="bold" stretch="narrow">
+        {row.name}
+      </Text>
+    ),
+    widthPx: 76,
+  },
+  { id: 'end', title: t('past.columns.end'), value: (row) => endOf(row, t), widthPx: 180, isGrowing: true },
+  {
+    id: 'ended',
+    title: t('past.columns.ended'),
+    value: (row) => row.endedAtMs,
+    cell: (row) => (
+      <Text stretch="narrow">
+        {row.endedAtMs === null ? '–' : `${formatDay(row.endedAtMs, zone)} ${formatTime(row.endedAtMs, zone)}`}
+      </Text>
+    ),
+    widthPx: 130,
+  },
+  {
+    id: 'cooked',
+    title: t('past.columns.cooked'),
+    value: (row) => row.cookedAtMs ?? row.bornAtMs,
+    cell: (row) => <Text stretch="narrow">{formatDay(row.cookedAtMs ?? row.bornAtMs, zone)}</Text>,
+    widthPx: 110,
+  },
+  { id: 'grain', title: t('past.columns.grain'), value: (row) => row.grain, widthPx: 90 },
+  {
+    id: 'origin',
+    title: t('past.columns.origin'),
+    value: (row) => (row.origin === 'cooked' ? t('past.cookedHere') : t(`lot.${row.origin}`)),
+    widthPx: 130,
+    isExtra: true,
+  },
+]
+
 function PastLot({ row, zone }: { row: LotRow; zone: string }) {
   const t = useWords('rice')
   const router = useRouter()
-  const end = row.reason ? t(`lot.reasons.${row.reason}`) : t(`stages.${row.stage}`)
   return (
     <Pressable
       role="link"
@@ -100,7 +212,7 @@ function PastLot({ row, zone }: { row: LotRow; zone: string }) {
       </Text>
       <View className="min-w-0 flex-1">
         <Text weight="bold" stretch="slim" numberOfLines={1}>
-          {row.reason ? `${t(`stages.${row.stage}`)}: ${end}` : end}
+          {endOf(row, t)}
         </Text>
         <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
           {[

@@ -136,6 +136,9 @@ export const rice = {
     ticket: 'Find a ticket’s rice',
     ticketDetail: 'number on the ticket’s label',
     find: 'Find',
+    open: 'Open its page',
+    cookedHere: 'cooked here',
+    columns: { name: 'Lot', end: 'How it ended', ended: 'Ended', cooked: 'Cooked', grain: 'Grain', origin: 'From' },
   },
 
   less: 'Less {{what}}',

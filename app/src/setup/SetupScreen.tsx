@@ -25,57 +25,63 @@ export function SetupScreen() {
   return (
     <Frame stage="setup">
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-4xl gap-2 self-center p-4">
+        <View className="gap-2 p-4">
           <PageHeading size="title" weight="bold" stretch="wide">
             {t('title')}
           </PageHeading>
-          <Section title={t('device')}>
-            <Row name={t('theme')}>
-              {THEMES.map((theme) => (
-                <Choice
-                  key={theme}
-                  role="radio"
-                  label={t(`themes.${theme}`)}
-                  isChosen={settings.theme === theme}
-                  onChoose={() => changeSettings({ theme })}
+          <View className="gap-x-10 md:flex-row">
+            <View className="min-w-0 gap-2 md:flex-1">
+              <Section title={t('device')}>
+                <Row name={t('theme')}>
+                  {THEMES.map((theme) => (
+                    <Choice
+                      key={theme}
+                      role="radio"
+                      label={t(`themes.${theme}`)}
+                      isChosen={settings.theme === theme}
+                      onChoose={() => changeSettings({ theme })}
+                    />
+                  ))}
+                </Row>
+                {kitchen && (
+                  <Row name={t('cook')}>
+                    {kitchen.staff.map((one) => (
+                      <Choice
+                        key={one.id}
+                        role="radio"
+                        label={one.name}
+                        isChosen={settings.cookId === one.id}
+                        onChoose={() => changeSettings({ cookId: one.id })}
+                      />
+                    ))}
+                    <Choice
+                      role="radio"
+                      label={t('nobody')}
+                      isChosen={settings.cookId === null}
+                      onChoose={() => changeSettings({ cookId: null })}
+                    />
+                  </Row>
+                )}
+                <OnOff
+                  name={t('handsFree')}
+                  isOn={settings.handsFree}
+                  onChange={(handsFree) => changeSettings({ handsFree })}
                 />
-              ))}
-            </Row>
-            {kitchen && (
-              <Row name={t('cook')}>
-                {kitchen.staff.map((one) => (
-                  <Choice
-                    key={one.id}
-                    role="radio"
-                    label={one.name}
-                    isChosen={settings.cookId === one.id}
-                    onChoose={() => changeSettings({ cookId: one.id })}
-                  />
-                ))}
-                <Choice
-                  role="radio"
-                  label={t('nobody')}
-                  isChosen={settings.cookId === null}
-                  onChoose={() => changeSettings({ cookId: null })}
+                <Text tone="ash">{t('handsFreeDetail')}</Text>
+                <OnOff name={t('sound')} isOn={settings.sound} onChange={(sound) => changeSettings({ sound })} />
+                <OnOff
+                  name={t('vibration')}
+                  isOn={settings.vibration}
+                  onChange={(vibration) => changeSettings({ vibration })}
                 />
-              </Row>
-            )}
-            <OnOff
-              name={t('handsFree')}
-              isOn={settings.handsFree}
-              onChange={(handsFree) => changeSettings({ handsFree })}
-            />
-            <Text tone="ash">{t('handsFreeDetail')}</Text>
-            <OnOff name={t('sound')} isOn={settings.sound} onChange={(sound) => changeSettings({ sound })} />
-            <OnOff
-              name={t('vibration')}
-              isOn={settings.vibration}
-              onChange={(vibration) => changeSettings({ vibration })}
-            />
-          </Section>
-          <FeedSection />
-          {kitchen && <KitchenSection kitchen={kitchen} />}
-          <Button label={t('parts')} onPress={() => router.push('/setup/parts')} className="mt-4" />
+              </Section>
+              <FeedSection />
+            </View>
+            <View className="min-w-0 gap-2 md:flex-1">
+              {kitchen && <KitchenSection kitchen={kitchen} />}
+              <Button label={t('parts')} onPress={() => router.push('/setup/parts')} className="mt-4 md:w-72" />
+            </View>
+          </View>
         </View>
       </ScrollView>
     </Frame>

@@ -8,14 +8,45 @@ import { Frame } from '../ui/Frame'
 import { Empty, Loading, Problem } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
+import { useIsWide } from '../ui/useIsWide'
+import { useLinePlan } from '../line/useLinePlan'
+import { WideWok } from './WideWok'
 import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
 import { HeatChip } from './StepFace'
 import { useStepWords } from './stepWords'
 import { useOpenRuns } from './useRuns'
 
-/** Every run at a station now, the one that wants a hand first on top. */
+/** Every run at a station now; on a wide screen the stations side by side with what is next for each. */
 export function WokScreen() {
+  return useIsWide() ? <WideWokPage /> : <PhoneWok />
+}
+
+function WideWokPage() {
+  const t = useWords('wok')
+  const router = useRouter()
+  const { line, error, refetch } = useLinePlan()
+  return (
+    <Frame stage="wok">
+      <View className="flex-row items-center justify-between border-b border-edge bg-plate px-4 py-2">
+        <PageHeading size="title" weight="bold" stretch="wide">
+          {t('title')}
+        </PageHeading>
+        <Button size="body" label={t('finished.toLine')} onPress={() => router.push('/line')} />
+      </View>
+      {line ? (
+        <WideWok line={line} />
+      ) : error ? (
+        <Problem error={error} onRetry={() => void refetch()} />
+      ) : (
+        <Loading what={t('loading')} />
+      )}
+    </Frame>
+  )
+}
+
+/** The run that wants a hand first on top. */
+function PhoneWok() {
   const t = useWords('wok')
   const line = useWords('line')
   const router = useRouter()
@@ -45,7 +76,7 @@ export function WokScreen() {
         <Empty title={t('none')} detail={t('noneDetail')} />
       ) : (
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
-          <View role="list" className="w-full max-w-4xl self-center">
+          <View role="list">
             {open.map(({ run, state }) => {
               const step = state.steps[state.stepIndex]
               const station = kitchen?.stations.find((one) => one.id === run.stationId)

@@ -1,6 +1,16 @@
 export const wok = {
   title: 'Wok',
   loading: 'Fetching the run',
+  idle: {
+    last: 'last cooked {{dish}}, {{min}} min ago',
+    never: 'not used yet',
+    cooking: 'at the flame now',
+    next: 'Next',
+    nothing: 'Nothing waits for it.',
+    more: 'and {{count}} more',
+    tickets: 'tickets {{list}}',
+    setUp: { wipe: 'wipe at {{time}}', wash: 'wash at {{time}}' },
+  },
   none: 'No run at a station',
   noneDetail: 'Fire a batch on the line, and it is led from here.',
   openRuns: 'At the stations',

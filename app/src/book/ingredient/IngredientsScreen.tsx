@@ -9,12 +9,14 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Empty, Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
+import { useIsWide } from '../../ui/useIsWide'
 import { formatMoney } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { BookPage } from '../BookParts'
 import { useIngredients } from '../useShelf'
 import { useToday } from '../useToday'
 import { AddIngredient } from './AddIngredient'
+import { IngredientTable } from './IngredientTable'
 
 const MAX_SHOWN = 60
 
@@ -30,12 +32,24 @@ export function IngredientsScreen() {
     if (!rows) return []
     return wanted.trim() === '' ? rows : (likeNames(rows, wanted, MAX_SHOWN) as KitchenIngredient[])
   }, [rows, wanted])
+  const isWide = useIsWide()
+  const currency = useKitchen().data?.currency ?? 'USD'
   const add = <Button label={t('ingredient.add')} className="flex-1" onPress={() => setIsAdding(true)} />
+  if (isWide && rows)
+    return (
+      <BookPage
+        part="ingredients"
+        isTable
+        tools={<Button size="body" label={t('ingredient.add')} onPress={() => setIsAdding(true)} />}
+      >
+        <IngredientTable rows={rows} currency={currency} />
+        {isAdding && <AddIngredient rows={rows} name="" onClose={() => setIsAdding(false)} />}
+      </BookPage>
+    )
   return (
     <BookPage part="ingredients" bar={add}>
       <View className="flex-row flex-wrap items-end gap-3">
         <Field label={t('ingredient.search')} value={asked} onChange={setAsked} className="min-w-[220px] flex-1" />
-        <View className="hidden w-60 flex-row md:flex">{add}</View>
       </View>
       {table.isPending && <Loading what={t('loading')} />}
       {table.error && !rows && <Problem error={table.error} onRetry={() => void table.refetch()} />}

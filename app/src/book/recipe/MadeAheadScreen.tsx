@@ -1,6 +1,7 @@
 import { recipeYieldG } from 'core/book/recipe/explode'
 import type { Recipe } from 'contract/recipe'
 import { useRouter } from 'expo-router'
+import { useState } from 'react'
 import { Pressable, View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Loading, Problem } from '../../ui/states'
@@ -9,7 +10,9 @@ import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { BookPage } from '../BookParts'
 import { useDishes } from '../useDishes'
+import { useIsWide } from '../../ui/useIsWide'
 import { useRecipes } from '../useShelf'
+import { RecipeSide } from './RecipeSide'
 
 /** Everything made ahead: one batch, how long it keeps, and where it goes. */
 export function MadeAheadScreen() {
@@ -22,27 +25,38 @@ export function MadeAheadScreen() {
     ...dishes.filter((dish) => dish.components.some((one) => one.recipeId === id)).map((dish) => dish.shortName),
     ...list.filter((one) => one.lines.some((line) => line.recipeId === id)).map((one) => one.name),
   ]
+  const isWide = useIsWide()
+  const [chosenId, setChosenId] = useState<string | null>(null)
+  const chosen = list.find((one) => one.id === chosenId) ?? list[0]
   const open = (id: string) => router.push(`/book/made-ahead/${id}`)
   return (
     <BookPage
       part="madeAhead"
+      tools={<Button size="body" label={t('newRecipe')} onPress={() => open('new')} />}
+      side={chosen && <RecipeSide recipe={chosen} />}
       bar={<Button kind="main" label={t('newRecipe')} className="flex-1" onPress={() => open('new')} />}
     >
       {recipes.isPending && <Loading what={t('loading')} />}
       {recipes.error && !recipes.data && <Problem error={recipes.error} onRetry={() => void recipes.refetch()} />}
       <View role="list">
         {list.map((recipe) => (
-          <RecipeRow key={recipe.id} recipe={recipe} uses={usesOf(recipe.id)} onOpen={() => open(recipe.id)} />
+          <RecipeRow
+            key={recipe.id}
+            recipe={recipe}
+            uses={usesOf(recipe.id)}
+            isChosen={isWide && recipe.id === chosen?.id}
+            onOpen={() => (isWide ? setChosenId(recipe.id) : open(recipe.id))}
+          />
         ))}
       </View>
-      <Button label={t('newRecipe')} className="mt-4 hidden w-60 md:flex" onPress={() => open('new')} />
     </BookPage>
   )
 }
 
 const DAY_H = 24
 
-function RecipeRow({ recipe, uses, onOpen }: { recipe: Recipe; uses: string[]; onOpen: () => void }) {
+function RecipeRow(props: { recipe: Recipe; uses: string[]; isChosen: boolean; onOpen: () => void }) {
+  const { recipe, uses, isChosen, onOpen } = props
   const t = useWords('book')
   const { shelfLifeH } = recipe
   const time =
@@ -51,8 +65,9 @@ function RecipeRow({ recipe, uses, onOpen }: { recipe: Recipe; uses: string[]; o
     <View role="listitem">
       <Pressable
         role="link"
+        aria-current={isChosen ? 'true' : undefined}
         onPress={onOpen}
-        className="ring-focus min-h-16 justify-center border-b border-edge py-2 active:bg-plate"
+        className={`ring-focus min-h-16 justify-center border-b border-edge px-1 py-2 active:bg-plate ${isChosen ? 'border-l-4 border-l-rice bg-plate' : ''}`}
       >
         <View className="flex-row items-baseline gap-3">
           <Text size="step" weight="bold" stretch="slim" className="min-w-0 flex-1">

@@ -1,7 +1,7 @@
 import type { StockRow } from 'contract/mise/stock'
 import { stockG } from 'core/mise/stock/foldStock'
 import { useCallback, useMemo, useState } from 'react'
-import { SectionList, View } from 'react-native'
+import { View } from 'react-native'
 import { download } from '../../device/download'
 import { useNowMs } from '../../device/clock'
 import { useKitchen } from '../../setup/useKitchen'
@@ -13,6 +13,8 @@ import { Loading, Problem } from '../../ui/states'
 import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
+import { useIsWide } from '../../ui/useIsWide'
+import { VirtualList } from '../../ui/VirtualList'
 import { capital, formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading, Parts } from '../MisePage'
@@ -22,10 +24,17 @@ import { CountSheet } from './CountSheet'
 import { byPlace, isCounted, SHOWS, shownRows, type Show } from './countRows'
 
 const MINUTE_MS = 60_000
-/** Long walks are drawn as far as the eye reaches: a tap must show at once on a slow phone. */
-const FIRST_ROWS = 12
-const SCREENS_KEPT = 3
-const PAGE = { width: '100%', maxWidth: 768, alignSelf: 'center', paddingHorizontal: 16, paddingBottom: 16 } as const
+const HEADING_PX = 48
+const ROW_PX = 65
+
+type Line = { kind: 'place'; id: string; name: string | null } | { kind: 'row'; row: StockRow }
+
+/** A place and its rows as one list of lines. */
+const linesOf = (groups: ReturnType<typeof byPlace>): Line[] =>
+  groups.flatMap(({ id, name, data }) => [
+    { kind: 'place' as const, id, name },
+    ...data.map((row) => ({ kind: 'row' as const, row })),
+  ])
 
 /** The walk along the shelves: what should be there, a tap where it is so, a number where it is not. */
 export function CountScreen() {
@@ -50,6 +59,8 @@ export function CountScreen() {
     () => byPlace(shownRows(rows, show, wanted, nowMs), places ?? []),
     [rows, show, wanted, nowMs, places],
   )
+  const lines = useMemo(() => linesOf(groups), [groups])
+  const isWide = useIsWide()
   if (!data || !house || !kitchen) {
     return (
       <Frame stage="mise">
@@ -60,25 +71,19 @@ export function CountScreen() {
   const open = rows.find((row) => row.itemId === openId)
   const done = rows.filter((row) => isCounted(row, nowMs)).length
   const nextRow = groups.flatMap((group) => group.data).find((row) => !isCounted(row, nowMs))
-  const head = (
+  const tools = (
     <>
-      <Parts part="count" />
-      <PageHeading size="step" weight="bold">
-        {t('count.how')}
-      </PageHeading>
-      <View className="flex-row flex-wrap items-center justify-between">
-        <Text tone="ash">{t('count.progress', { done, all: rows.length })}</Text>
-        <View role="radiogroup" aria-label={t('count.filter')} className="-ml-3 flex-row">
-          {SHOWS.map((one) => (
-            <Choice
-              key={one}
-              role="radio"
-              label={t(`count.show.${one}`)}
-              isChosen={one === show}
-              onChoose={() => setShow(one)}
-            />
-          ))}
-        </View>
+      <Text tone="ash">{t('count.progress', { done, all: rows.length })}</Text>
+      <View role="radiogroup" aria-label={t('count.filter')} className="-ml-3 flex-row flex-wrap">
+        {SHOWS.map((one) => (
+          <Choice
+            key={one}
+            role="radio"
+            label={t(`count.show.${one}`)}
+            isChosen={one === show}
+            onChoose={() => setShow(one)}
+          />
+        ))}
       </View>
       <Field label={t('count.find')} value={wanted} onChange={setWanted} maxLength={60} />
     </>
@@ -90,23 +95,46 @@ export function CountScreen() {
       onPress={() => download('/api/mise/count.csv', 'okazu-count.csv')}
     />
   )
+  const next = nextRow && <NextRow row={nextRow} onRight={count} onOpen={setOpenId} />
   return (
-    <Frame stage="mise" bar={nextRow && <NextRow row={nextRow} onRight={count} onOpen={setOpenId} />}>
-      <SectionList
-        tabIndex={0}
-        className="min-h-0 flex-1"
-        contentContainerStyle={PAGE}
-        sections={groups}
-        keyExtractor={(row) => row.itemId}
-        initialNumToRender={FIRST_ROWS}
-        windowSize={SCREENS_KEPT}
-        ListHeaderComponent={head}
-        ListFooterComponent={csv}
-        renderSectionHeader={({ section }) => <Heading>{section.name ?? t('count.nowhere')}</Heading>}
-        renderItem={({ item }) => (
-          <CountRow row={item} isCounted={isCounted(item, nowMs)} onRight={count} onOpen={setOpenId} />
+    <Frame stage="mise" bar={next}>
+      <View className="min-h-0 flex-1 flex-row">
+        <VirtualList<Line>
+          items={lines}
+          keyOf={(one) => (one.kind === 'place' ? `place ${one.id}` : one.row.itemId)}
+          estimatePx={(one) => (one.kind === 'place' ? HEADING_PX : ROW_PX)}
+          className="px-4"
+          header={
+            <View>
+              <Parts part="count" />
+              <PageHeading size="step" weight="bold">
+                {t('count.how')}
+              </PageHeading>
+              {!isWide && tools}
+            </View>
+          }
+          footer={isWide ? null : csv}
+          render={(one) =>
+            one.kind === 'place' ? (
+              <Heading>{one.name ?? t('count.nowhere')}</Heading>
+            ) : (
+              <CountRow row={one.row} isCounted={isCounted(one.row, nowMs)} onRight={count} onOpen={setOpenId} />
+            )
+          }
+        />
+        {isWide && (
+          <View className="w-[360px] gap-3 border-l border-edge p-4">
+            {tools}
+            {next && (
+              <Text role="heading" aria-level={2} weight="bold">
+                {t('count.next')}
+              </Text>
+            )}
+            {next}
+            {csv}
+          </View>
         )}
-      />
+      </View>
       {open && (
         <CountSheet key={open.itemId} row={open} kitchen={kitchen} onCount={count} onClose={() => setOpenId(null)} />
       )}

@@ -7,12 +7,14 @@ import { Notice } from '../../ui/Notice'
 import { useProblemSentence } from '../../ui/states'
 import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
+import { useIsWide } from '../../ui/useIsWide'
 import { formatDay, formatMassG, formatMoney, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading, MisePage } from '../MisePage'
 import { useDrawPlan } from '../useMise'
 import type { Mise } from '../useKitchenPlan'
 import { WithMise } from '../WithMise'
+import { DayLine } from './DayLine'
 import { HouseSection } from './HouseSection'
 import { TroubleSection } from './TroubleSection'
 
@@ -23,21 +25,30 @@ export function ServicesScreen() {
 
 function Services({ mise }: { mise: Mise }) {
   const t = useWords('mise')
+  const isWide = useIsWide()
   const undrawn = mise.plans.find((plan) => plan.drawn === null)
   return (
-    <MisePage part="services" bar={undrawn && <DrawNext mise={mise} plan={undrawn} />}>
+    <MisePage
+      part="services"
+      bar={undrawn && <DrawNext mise={mise} plan={undrawn} />}
+      side={
+        <>
+          {mise.next && <Buy mise={mise} plan={mise.next} />}
+          <TroubleSection mise={mise} />
+          <HouseSection mise={mise} />
+        </>
+      }
+    >
       <PageHeading size="title" weight="bold" stretch="slim">
         {t('services.title')}
       </PageHeading>
       <Text tone="ash">{t('services.how')}</Text>
+      {isWide && <DayLine mise={mise} />}
       <View role="list">
         {mise.plans.map((plan) => (
           <Service key={plan.id} mise={mise} plan={plan} />
         ))}
       </View>
-      {mise.next && <Buy mise={mise} plan={mise.next} />}
-      <TroubleSection mise={mise} />
-      <HouseSection mise={mise} />
     </MisePage>
   )
 }
@@ -111,7 +122,7 @@ function Service({ mise, plan }: { mise: Mise; plan: MisePlan }) {
               size="body"
               label={t(`services.${type}`)}
               accessibleName={`${t(`services.${type}`)}: ${name}`}
-              className="flex-1"
+              className="min-w-0 flex-1 md:max-w-[160px]"
               onPress={() => download(`/api/mise/plans/${plan.id}/plan.${type}`, `okazu-prep-${plan.id}.${type}`)}
             />
           ))}

@@ -1,6 +1,7 @@
 export const servicesWords = {
   services: {
     title: 'Services to come',
+    dayLine: '{{day}}: {{services}}. Prep: {{people}}',
     how: 'A plan works back from the service. Make it up to four days ahead, once you know how many portions to expect.',
     draw: 'Make the plan',
     again: 'Plan again',

@@ -5,7 +5,7 @@ import { dayAfter, localDay } from 'core/time/localTime'
 import { valueOf } from '../../device/worked'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
-import { formatTime } from '../../words/format'
+import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { kilos } from '../lotWords'
 import type { ShelfProps } from '../shelf/Shelf'
@@ -48,7 +48,9 @@ export function TomorrowSide({ lots, kitchen, house, nowMs, children }: ShelfPro
               <Text stretch="slim">
                 {rice.plan.latestStartMs === null
                   ? t('wall.never')
-                  : t('wall.startBy', { time: formatTime(rice.plan.latestStartMs, kitchen.timeZone) })}
+                  : t('wall.startBy', {
+                      time: `${formatDay(rice.plan.latestStartMs, kitchen.timeZone)} ${formatTime(rice.plan.latestStartMs, kitchen.timeZone)}`,
+                    })}
               </Text>
             </>
           ) : (

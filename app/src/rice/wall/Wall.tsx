@@ -104,7 +104,7 @@ function PlaceBay({ place, columnPx, ...props }: ShelfProps & { place: WallPlace
           {place.name}
         </Text>
         {place.airTempC !== null && (
-          <Text size="small" weight="bold" stretch="narrow">
+          <Text size="small" weight="bold" stretch="narrow" numberOfLines={1} className="shrink-0">
             {formatTemp({ tempC: place.airTempC }, props.kitchen.readsIn)}
           </Text>
         )}
