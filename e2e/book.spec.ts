@@ -239,13 +239,15 @@ test('the bands of a style are the kitchen’s own: an upside-down one is refuse
 test('a line is dragged to its place by its handle', async ({ open }) => {
   const page = await open('/book/plain/edit')
   const handle = page.getByRole('button', { name: 'Move egg' })
-  const [from, to] = [
-    await handle.boundingBox(),
-    await page.getByRole('button', { name: 'Move oil' }).boundingBox(),
-  ]
+  const [from, to] = [await handle.boundingBox(), await page.getByRole('button', { name: 'Move oil' }).boundingBox()]
   await page.mouse.move(from!.x + 10, from!.y + 20)
   await page.mouse.down()
+  await page.mouse.move(from!.x + 10, from!.y + 30, { steps: 3 })
+  await expect(
+    page.getByText('egg at place 2 of 8').or(page.getByText('egg taken, place 2 of 8')).first(),
+  ).toBeAttached()
   await page.mouse.move(to!.x + 10, to!.y + 20, { steps: 15 })
+  await expect(page.getByText(/^egg at place 4 of/)).toBeAttached()
   await page.mouse.up()
   await expect(what(page, 4)).toHaveValue('egg')
   await page.getByRole('button', { name: 'Undo' }).first().click()

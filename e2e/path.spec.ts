@@ -92,7 +92,8 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
 
   await test.step('the run stands in the list, and its portions are off the line', async () => {
     await page.goto(kitchen.url + '/record')
-    await expect(page.getByRole('link', { name: /Duck and pickled greens/ }).first()).toBeVisible()
+    const inList = page.getByRole('link', { name: /Duck and pickled greens/ })
+    await expect(inList.or(page.getByRole('row', { name: /Duck and pickled greens/ })).first()).toBeVisible()
     expect(
       (await kitchen.tickets())
         .flatMap((ticket) => ticket.items)

@@ -31,6 +31,7 @@ export const BookAllergensInput = z
     path: ['lines'],
   })
 
+/** Output of the model `book.allergens`: the verdict of each allergen, and what in the dish decides it. */
 export const BookAllergensOutput = z.object({
   verdicts: z.partialRecord(Allergen, z.enum(ALLERGEN_VERDICTS)),
   because: z.array(z.object({ allergy: Allergen, component: z.string(), why: z.string() })),

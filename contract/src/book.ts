@@ -4,7 +4,7 @@ import { FLAG_CODES } from 'core/book/ingredientLine/flags'
 import { z } from 'zod'
 import { DishDraft } from './dish'
 import { EventId, InstantMs, Name, Slug } from './ids'
-import { Ingredient, Price } from './ingredient'
+import { IngredientInFile, Price } from './ingredient'
 import { MeasureSystem } from './measure'
 import { RecipeDraft } from './recipe'
 
@@ -12,12 +12,14 @@ const Band = z
   .strictObject({ least: z.number().min(0), most: z.number().positive() })
   .refine((band) => band.least < band.most, { message: 'the lower end lies above the upper end' })
 
+/** A style of dish with its bands, as the kitchen keeps it. */
 export const Style = z.strictObject({
   id: Slug,
   name: Name,
   bands: z.record(z.enum(METRICS), Band),
   colours: z.array(z.enum(COLOURS)).min(1, 'at least one colour is wanted'),
 }) satisfies z.ZodType<CoreStyle>
+/** The kitchen's styles; `version` is the one that an edit began from. */
 export const StyleList = z.strictObject({ version: z.int().min(0), styles: z.array(Style).min(1).max(40) })
 export type StyleList = z.infer<typeof StyleList>
 
@@ -32,20 +34,23 @@ export const Tasting = z.strictObject({
   added: z.array(z.strictObject({ id: Slug, name: Name, massG: z.number().positive() })).max(12),
 })
 export type Tasting = z.infer<typeof Tasting>
+/** What was said after tasting, newest first. */
 export const TastingList = z.strictObject({ tastings: z.array(Tasting) })
 
 /** The whole book of a kitchen, exact: what is written here reads back the same. */
 export const KITCHEN_FORMAT = 'okazu-kitchen/1'
+/** The file that the book is exported to and read from. */
 export const KitchenFile = z.strictObject({
   format: z.literal(KITCHEN_FORMAT, { error: `the file must begin with "format": "${KITCHEN_FORMAT}"` }),
   dishes: z.array(DishDraft).max(500),
   recipes: z.array(RecipeDraft).max(500),
   /** Rows that the kitchen changed or added. */
-  ingredients: z.array(Ingredient).max(5000),
+  ingredients: z.array(IngredientInFile).max(5000),
   prices: z.array(z.strictObject({ ingredientId: Slug, price: Price })).max(50_000),
   styles: z.array(Style).max(40),
 })
 export type KitchenFile = z.infer<typeof KitchenFile>
+/** How many of each a kitchen file brought in. */
 export const KitchenBrought = z.strictObject({
   dishes: z.int(),
   recipes: z.int(),
@@ -70,6 +75,7 @@ export const ReviewLine = z.strictObject({
     }),
   ),
 })
+/** A recipe from outside, line by line, before anything is saved. */
 export const RecipeReview = z.strictObject({
   name: z.string(),
   portions: z.number().positive().nullable(),
@@ -79,5 +85,7 @@ export const RecipeReview = z.strictObject({
   leftOver: z.array(z.strictObject({ property: z.string(), text: z.string() })),
 })
 export type RecipeReview = z.infer<typeof RecipeReview>
+/** The recipes that a JSON-LD file held. */
 export const JsonLdReviewed = z.strictObject({ recipes: z.array(RecipeReview) })
+/** The measure system that cups and spoons of the file are read in. */
 export const JsonLdQuery = z.object({ system: MeasureSystem.optional() })

@@ -1,6 +1,5 @@
 import {
   EGG_SCHOOLS,
-  FOODS,
   GARLIC_SCHOOLS,
   HEAT_SCHOOLS,
   OIL_SCHOOLS,
@@ -13,6 +12,7 @@ import {
   WIPE_SCHOOLS,
   type Dish as CoreDish,
 } from 'core/book/dish'
+import { FOODS } from 'core/book/food'
 import { isRawEgg } from 'core/wok/place'
 import { z } from 'zod'
 import { Cut } from './cut'
@@ -20,8 +20,10 @@ import { InstantMs, Name, Slug } from './ids'
 import { Allergen } from './ingredient'
 
 export { Allergen }
+/** Which kind of station cooks a dish. */
 export const StationKind = z.enum(STATION_KINDS)
 
+/** One line of a dish: what, how much of it to 100 g of rice, how it grows, and what it contains. */
 export const Component = z.strictObject({
   id: Slug,
   name: Name,
@@ -48,6 +50,7 @@ export type Component = z.infer<typeof Component>
 
 const PriceMinor = z.int('whole cents').min(-1_000_000).max(100_000_000)
 
+/** A variation that a guest may order: what it takes out, scales, swaps and adds. */
 export const Modifier = z.strictObject({
   id: Slug,
   name: Name,
@@ -58,6 +61,7 @@ export const Modifier = z.strictObject({
   priceMinor: PriceMinor.exactOptional(),
 })
 
+/** What a dish must hold, and how closely, to bear its name. */
 export const HouseStandard = z.strictObject({
   name: Name,
   lines: z
@@ -95,9 +99,11 @@ const DishFields = z.strictObject({
   costCeilingMinor: PriceMinor.min(0, 'a price is not negative').exactOptional(),
   standard: HouseStandard.exactOptional(),
 })
+/** A dish of the book in one of its versions. */
 export const Dish = DishFields satisfies z.ZodType<CoreDish>
 export type Dish = z.infer<typeof Dish>
 
+/** A dish as it is sent to be saved; the server gives the version. */
 export const DishDraft = DishFields.omit({ version: true }).superRefine((dish, context) => {
   const ids = dish.components.map((one) => one.id)
   const twice = ids.find((id, i) => ids.indexOf(id) !== i)
@@ -115,9 +121,11 @@ export const DishDraft = DishFields.omit({ version: true }).superRefine((dish, c
 })
 export type DishDraft = z.infer<typeof DishDraft>
 
+/** The dishes of the book, in its order. */
 export const DishList = z.strictObject({ dishes: z.array(Dish) })
 /** `version` is the one that the edit began from; 0 for a new dish. */
 export const PutDish = z.strictObject({ version: z.int().min(0), dish: DishDraft })
+/** Every version of a dish, newest first. */
 export const DishVersions = z.strictObject({
   versions: z.array(z.strictObject({ dish: Dish, savedAtMs: InstantMs })),
 })
@@ -131,6 +139,7 @@ export const DishImported = z.strictObject({
 })
 export type DishImported = z.infer<typeof DishImported>
 
+/** What a CSV of lines does not say of the dish. */
 export const DishImportQuery = z.object({
   name: Name,
   shortName: Name.optional(),

@@ -8,8 +8,11 @@ export const Slug = z
 
 /** Ids made by devices: UUIDv7 (RFC 9562), so that they sort by time; any UUID is taken. */
 export const TicketId = z.uuid().brand<'TicketId'>()
+/** A line of a ticket. */
 export const ItemId = z.uuid().brand<'ItemId'>()
+/** A run: one batch from Fire to its end. */
 export const RunId = z.uuid().brand<'RunId'>()
+/** Something that was said of a run, a lot, a plan or a station. */
 export const EventId = z.uuid().brand<'EventId'>()
 export type TicketId = z.infer<typeof TicketId>
 export type ItemId = z.infer<typeof ItemId>

@@ -1,16 +1,20 @@
 import { ALLERGENS, TRAITS, type Ingredient as CoreIngredient } from 'core/book/ingredient'
 import type { Price as CorePrice } from 'core/book/balance/cost'
+import { FOODS, foodSaidById } from 'core/book/food'
 import { z } from 'zod'
 import { Day, Name, Slug } from './ids'
 
+/** One of the allergens that the table knows. */
 export const Allergen = z.enum(ALLERGENS)
 const per100G = z.number().min(0, 'may not be negative').max(100, 'at most 100 g in 100 g')
 const scale = z.number().min(0).max(5, 'the house scale ends at 5')
 
+/** How heavy a millilitre is in one form: minced, diced, packed. */
 export const Density = z.strictObject({
   form: z.string().trim().min(1, 'name the form: minced, diced, packed').max(40),
   gPerML: z.number().min(0.03, 'lighter than any food: weigh it again').max(3, 'heavier than salt: weigh it again'),
 })
+/** What one piece of a size weighs. */
 export const CountSize = z.strictObject({
   size: z.string().trim().min(1, 'name the size: clove, large, bunch').max(40),
   massG: z.number().positive('must be above 0 g').max(20_000),
@@ -22,6 +26,7 @@ const IngredientFields = z.strictObject({
   aliases: z.array(z.string().trim().min(1).max(120)).max(80),
   role: z.string().regex(/^[a-z-]+(?::[a-z-]+)?$/, 'a role such as protein or protein:poultry'),
   state: z.string().min(1).max(30),
+  food: z.enum(FOODS).nullable(),
   waterG: per100G,
   proteinG: per100G,
   fatG: per100G,
@@ -62,6 +67,13 @@ export const Ingredient = IngredientFields.superRefine((one, context) => {
 }) satisfies z.ZodType<CoreIngredient>
 export type Ingredient = z.infer<typeof Ingredient>
 
+/** A row as files have it, also from before its class was a field of it. */
+export const IngredientInFile = z.preprocess((row) => {
+  const { data } = z.looseObject({ id: z.string(), role: z.string() }).safeParse(row)
+  return data && !('food' in data) ? { ...data, food: foodSaidById(data) } : row
+}, Ingredient)
+
+/** What a pack costs from a day on, in the smallest unit of the currency. */
 export const Price = z.strictObject({
   fromDay: Day,
   packName: z.string().trim().min(1, 'name the pack: sack 10 kg').max(80),
@@ -79,8 +91,11 @@ export const KitchenIngredient = z.strictObject({
 })
 export type KitchenIngredient = z.infer<typeof KitchenIngredient>
 
+/** The ingredient table as the kitchen has it. */
 export const IngredientList = z.strictObject({ ingredients: z.array(KitchenIngredient) })
 
+/** A row to save; `version` is the one that the edit began from, 0 for a new row. */
 export const PutIngredient = z.strictObject({ version: z.int().min(0), ingredient: Ingredient })
 
+/** How many rows a file brought in. */
 export const PriceImported = z.strictObject({ rows: z.int() })

@@ -5,6 +5,7 @@ import { StationKind } from './dish'
 import { InstantMs, Name, Slug } from './ids'
 import { MeasureTools } from './measure'
 
+/** A station of the kitchen and the most portions it takes at once. */
 export const Station = z.strictObject({
   id: Slug,
   name: Name,
@@ -14,8 +15,10 @@ export const Station = z.strictObject({
 })
 export type Station = z.infer<typeof Station>
 
+/** Somebody who works here; a lead may accept rice and allergens. */
 export const Staff = z.strictObject({ id: Slug, name: Name, role: z.enum(['lead', 'cook', 'prep', 'trainee']) })
 
+/** The kitchen: its people, stations, measures, zone and rule set. */
 export const Kitchen = z.strictObject({
   id: Slug,
   name: Name,
@@ -39,9 +42,12 @@ export type Kitchen = z.infer<typeof Kitchen>
 export const leadIdsOf = ({ staff }: Pick<Kitchen, 'staff'>): string[] =>
   staff.filter(({ role }) => role === 'lead').map(({ id }) => id)
 
+/** Another rule set for food safety. */
 export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })
+/** The unit that thermometers show, and whether Scottish reheating holds. */
 export const PutReadings = z.strictObject({ readsIn: z.enum(TEMP_UNITS), isScottish: z.boolean() })
 
+/** Whether the server and its database answer. */
 export const Health = z.strictObject({ status: z.literal('ok'), database: z.literal('ok'), nowMs: InstantMs })
 
 /** The simulated ticket feed: the same seed sends the same tickets, boat by boat, from the moment it is switched on. */

@@ -56,6 +56,7 @@ export const PROBLEM_CODES = [
   'database',
   'internal',
 ] as const
+/** One of the codes above. */
 export const ProblemCode = z.enum(PROBLEM_CODES)
 export type ProblemCode = z.infer<typeof ProblemCode>
 

@@ -1,9 +1,11 @@
-import { FOODS, ROLES, STATES } from 'core/book/dish'
+import { ROLES, STATES } from 'core/book/dish'
+import { FOODS } from 'core/book/food'
 import { KEEPS, RECIPE_KINDS, type Recipe as CoreRecipe } from 'core/book/recipe/recipe'
 import { z } from 'zod'
 import { Cut } from './cut'
 import { Name, Slug } from './ids'
 
+/** A line of a sub-recipe: an ingredient or another sub-recipe, in grams of one batch. */
 export const RecipeLine = z
   .strictObject({
     id: Slug,
@@ -18,6 +20,7 @@ export const RecipeLine = z
     message: 'name either an ingredient or a sub-recipe',
   })
 
+/** Something made ahead, in one of its versions. */
 export const Recipe = z.strictObject({
   id: Slug,
   version: z.int().positive(),
@@ -38,7 +41,9 @@ export const Recipe = z.strictObject({
 }) satisfies z.ZodType<CoreRecipe>
 export type Recipe = z.infer<typeof Recipe>
 
+/** A sub-recipe as it is sent to be saved; the server gives the version. */
 export const RecipeDraft = Recipe.omit({ version: true })
+/** Everything that is made ahead. */
 export const RecipeList = z.strictObject({ recipes: z.array(Recipe) })
 /** `version` is the one that the edit began from; 0 for a new recipe. */
 export const PutRecipe = z.strictObject({ version: z.int().min(0), recipe: RecipeDraft })

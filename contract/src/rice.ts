@@ -16,7 +16,9 @@ import { EventId, InstantMs, Name, RunId, Slug } from './ids'
 
 /** A lot's id: a UUIDv7 made by the device that began it (older ones bear names such as r-17). */
 export const LotId = Slug
+/** Where a lot stands. */
 export const LotPlace = z.enum([...COOLING_PLACES, 'bench', 'freezer'])
+/** Shares of grains in a load; they sum to one. */
 export const Blend = z
   .partialRecord(z.enum(GRAINS), z.number().min(0).max(1))
   .refine((blend) => Math.abs(Object.values(blend).reduce((sum, share) => sum + share, 0) - 1) < 1e-6, {
@@ -117,6 +119,7 @@ export const SaidOfLot = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, ...undone }),
 ])
 export type SaidOfLot = z.infer<typeof SaidOfLot>
+/** What a device sends of a lot at once; sending it twice changes nothing. */
 export const SaidOfLots = z.strictObject({ events: z.array(SaidOfLot).min(1).max(200) })
 
 const ruleSet = z.enum(RULE_SETS)
@@ -139,6 +142,7 @@ const Brought = z.strictObject({
   acceptedSteps: z.array(z.string()),
   isOut: z.boolean(),
 })
+/** Something that was said or found of a lot, with the doubt it was said under. */
 export const LotEvent = z.discriminatedUnion('kind', [
   z.strictObject({ ...heard, ...spread }),
   z.strictObject({ ...heard, ...moved }),
@@ -186,6 +190,7 @@ export const Lot = z.strictObject({
   events: z.array(LotEvent),
 })
 export type Lot = z.infer<typeof Lot>
+/** Lots that are not over. */
 export const LotList = z.strictObject({ lots: z.array(Lot) })
 export type LotList = z.infer<typeof LotList>
 
@@ -209,6 +214,7 @@ export const LotRow = z.strictObject({
   reason: z.enum([...DISCARD_REASONS, ...REFUSE_REASONS]).nullable(),
 })
 export type LotRow = z.infer<typeof LotRow>
+/** Past lots, newest first; `next` is handed back for the page after. */
 export const LotPage = z.strictObject({ lots: z.array(LotRow), next: z.string().nullable() })
 
 /** Both ways: the tickets that got rice of a lot, or the lots that a ticket's rice came from. */
@@ -221,6 +227,7 @@ export const TracedRun = z.strictObject({
   tickets: z.array(z.strictObject({ number: z.int(), place: z.string(), portions: z.int() })),
 })
 export type TracedRun = z.infer<typeof TracedRun>
+/** From lots to tickets: the lots asked for, and every run that got rice of them. */
 export const Trace = z.strictObject({
   lots: z.array(z.strictObject({ id: LotId, name: Name, stage: z.enum(LOT_STAGES), cookedAtMs: InstantMs.nullable() })),
   runs: z.array(TracedRun),
@@ -229,7 +236,9 @@ export type Trace = z.infer<typeof Trace>
 
 /** The simulated probe: in which lot it stands, and how it is made to fail. */
 export const PROBE_FAULTS = ['none', 'silent', 'stuck', 'late', 'unit'] as const
+/** Which lot the probe stands in, and how the simulated one fails. */
 export const Probe = z.strictObject({ lotId: LotId.nullable(), fault: z.enum(PROBE_FAULTS) })
 export type Probe = z.infer<typeof Probe>
+/** The probe as it is, since when, and when it last read. */
 export const ProbeNow = Probe.extend({ sinceMs: InstantMs.nullable(), readAtMs: InstantMs.nullable() })
 export type ProbeNow = z.infer<typeof ProbeNow>

@@ -6,6 +6,7 @@ import { CoolStage } from './coolStage'
 import { Day, InstantMs, Name, Slug } from './ids'
 import { Blend, LotPlace } from './rice'
 
+/** What rice is cooked in: its volume, and the steam it loses. */
 export const RiceVessel = z.strictObject({
   id: Slug,
   name: Name,
@@ -18,6 +19,7 @@ export const RiceVessel = z.strictObject({
 })
 export type RiceVessel = z.infer<typeof RiceVessel>
 
+/** Where trays stand, and the air there; null where nobody measured it. */
 export const RicePlace = z.strictObject({
   id: Slug,
   name: Name,
@@ -28,6 +30,7 @@ export const RicePlace = z.strictObject({
 export type RicePlace = z.infer<typeof RicePlace>
 
 const minute = z.int().min(0).max(1440)
+/** A service of the day, in minutes since midnight. */
 export const RiceService = z
   .strictObject({ id: Slug, name: Name, fromMin: minute, toMin: minute })
   .refine((service) => service.toMin > service.fromMin, { message: 'a service ends after it begins', path: ['toMin'] })
@@ -57,6 +60,7 @@ export const RicePolicy = z.strictObject({
 })
 export type RicePolicy = z.infer<typeof RicePolicy>
 
+/** How the house does its rice, with its vessels and places. */
 export const RiceHouse = z.strictObject({
   version: z.int().min(0),
   policy: RicePolicy,
@@ -64,6 +68,7 @@ export const RiceHouse = z.strictObject({
   places: z.array(RicePlace),
 })
 export type RiceHouse = z.infer<typeof RiceHouse>
+/** A changed policy, with the version that the edit began from. */
 export const PutRicePolicy = z.strictObject({ version: z.int().min(0), policy: RicePolicy })
 
 /** What a person knows better than the record: portions of a service, an event that adds or takes some. */
@@ -74,8 +79,10 @@ export const RicePlanEdits = z.strictObject({
   event: z.strictObject({ name: z.string().trim().min(1).max(80), percent: z.number().min(-100).max(400) }).nullable(),
 })
 export type RicePlanEdits = z.infer<typeof RicePlanEdits>
+/** Edits of a day's plan, with the version that they began from. */
 export const PutRicePlan = z.strictObject({ version: z.int().min(0), edits: RicePlanEdits })
 
+/** What the record expects of a service: portions, dishes and boats as shares. */
 export const ServiceForecast = z.strictObject({
   serviceId: Slug,
   /** Null before the first day on record. */
@@ -97,6 +104,7 @@ export const ServiceForecast = z.strictObject({
 })
 export type ServiceForecast = z.infer<typeof ServiceForecast>
 
+/** A day's plan: what is expected, and what people know better. */
 export const RicePlanDay = z.strictObject({
   day: Day,
   version: z.int().min(0),

@@ -82,6 +82,7 @@ const LotModelEvent = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...base, kind: z.literal('undone'), eventId: z.string() }),
 ])
+/** An event of the model `rice.lot`. */
 export type LotModelEvent = z.infer<typeof LotModelEvent>
 
 /** Input and output of `rice.lot`: times are seconds from the lot's birth, at midnight of its kitchen. */
@@ -107,6 +108,7 @@ export const RiceLotInput = z.strictObject({
 })
 export type RiceLotInput = z.infer<typeof RiceLotInput>
 
+/** Output of the model `rice.lot`: the state of the lot, its verdicts and what is wrong with it. */
 export const RiceLotOutput = z.strictObject({
   stage: z.enum(LOT_STAGES),
   verdict: z.enum(['open', 'met', 'broken', 'overdue', 'unproven']),

@@ -21,8 +21,10 @@ export const RiceWaterInput = z
     path: ['targetWaterFraction'],
     message: 'is no wetter than the dry rice: give more than dryWaterFraction (0.125 where none is given)',
   })
+/** Output of the model `rice.water`. */
 export const RiceWaterOutput = z.strictObject({ waterG: z.number(), cookedMassG: z.number(), yieldRatio: z.number() })
 
+/** Portions that one service sold on one day. */
 export const ServicePortions = z.strictObject({
   date: Day,
   service: z.string().min(1).max(64),
@@ -30,6 +32,7 @@ export const ServicePortions = z.strictObject({
   /** Sold out: its portions are a lower bound, not the demand. */
   soldOutAt: z.iso.time().optional(),
 })
+/** Input of the model `rice.howMuch`. */
 export const RiceHowMuchInput = z.strictObject({
   historyPortions: z.array(ServicePortions).max(20_000),
   day: Day,
@@ -42,6 +45,7 @@ export const RiceHowMuchInput = z.strictObject({
   yieldRatio: z.number().positive().max(5).optional(),
 })
 export type RiceHowMuchInput = z.infer<typeof RiceHowMuchInput>
+/** Output of the model `rice.howMuch`; null where nothing is known. */
 export const RiceHowMuchOutput = z.strictObject({
   portionsExpected: z.number().nullable(),
   portionsLow: z.number().nullable(),
@@ -65,6 +69,7 @@ const coolBase = {
   startTempC: z.number().min(-10).max(100, 'hotter than boiling: give °C, 95 for rice from the steamer'),
   ruleSet: z.enum(RULE_SETS),
 }
+/** Input of the model `rice.cool`: a tray and its stages, or the analytic slab. */
 export const RiceCoolInput = z.union([
   z.strictObject({
     ...coolBase,
@@ -83,6 +88,7 @@ export const RiceCoolInput = z.union([
   }),
 ])
 export type RiceCoolInput = z.infer<typeof RiceCoolInput>
+/** Output of the model `rice.cool`: when each limit is met, and the curve. */
 export const RiceCoolOutput = z.strictObject({
   core: z.array(z.strictObject({ timeS: z.number(), tempC: z.number() })),
   profileTempC: z.array(z.number()),

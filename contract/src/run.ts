@@ -44,6 +44,7 @@ const Step = z.strictObject({
   onPortions: z.int().min(1).optional(),
 })
 
+/** The score of a batch: its steps in seconds, heat and amounts. */
 export const Score = z.strictObject({
   engine: z.enum(ENGINES),
   steps: z.array(Step),
@@ -61,6 +62,7 @@ const eventBase = {
 }
 const stepId = z.string().min(1).max(64)
 
+/** Something that was said of a run. */
 export const RunEvent = z.union([
   z.strictObject({ ...eventBase, kind: z.literal('done'), stepId }),
   z.strictObject({
@@ -84,8 +86,10 @@ export const RunEvent = z.union([
   z.strictObject({ ...eventBase, kind: z.literal('undone'), eventId: EventId }),
 ]) satisfies z.ZodType<CoreRunEvent>
 export type RunEvent = z.infer<typeof RunEvent>
+/** What a device sends of a run at once; sending it twice changes nothing. */
 export const RunEvents = z.strictObject({ events: z.array(RunEvent).min(1).max(200) })
 
+/** Portions of one ticket line within a batch. */
 export const RunPart = z.strictObject({
   itemId: ItemId,
   ticketId: TicketId,
@@ -117,8 +121,10 @@ export type FireRun = z.infer<typeof FireRun>
 /** Over the station's cap, parts cooked differently than they were ordered, an allergy with others, or not washed. */
 export const RUN_MARKS = ['overCap', 'mixedParts', 'allergyMixed', 'notWashed'] as const
 
+/** Rice of one lot that a run took [g]. */
 export const RunLot = z.strictObject({ id: Slug, name: z.string(), massG: z.number().min(0) })
 
+/** A run as the kitchen has it, with everything said of it. */
 export const Run = FireRun.omit({ deviceId: true }).extend({
   dishName: z.string(),
   /** The lots its rice came from, first drawn first. */
@@ -135,6 +141,7 @@ export const Run = FireRun.omit({ deviceId: true }).extend({
   events: z.array(RunEvent),
 })
 export type Run = z.infer<typeof Run>
+/** Runs that are not over. */
 export const RunList = z.strictObject({ runs: z.array(Run) })
 
 /** A past run in a list. */

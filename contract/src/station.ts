@@ -11,8 +11,10 @@ export const StationEvent = z.strictObject({
   atMs: InstantMs,
 })
 export type StationEvent = z.infer<typeof StationEvent>
+/** What a device says of a station at once. */
 export const StationEvents = z.strictObject({ events: z.array(StationEvent).min(1).max(50) })
 
+/** What is known of a station's metal. */
 export const StationPastRow = z.strictObject({
   stationId: Slug,
   lastDishId: Slug.nullable(),
@@ -20,5 +22,6 @@ export const StationPastRow = z.strictObject({
   washedAtMs: InstantMs.nullable(),
 })
 export type StationPastRow = z.infer<typeof StationPastRow>
+/** What is known of every station's metal. */
 export const StationPasts = z.strictObject({ stations: z.array(StationPastRow) })
 export type StationPasts = z.infer<typeof StationPasts>

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { Allergen } from './dish'
 import { EventId, InstantMs, ItemId, Slug, TicketId } from './ids'
 
+/** The most portions that one line of a ticket may order. */
 export const MAX_PORTIONS = 60
 
 const portions = z
@@ -9,6 +10,7 @@ const portions = z
   .min(1, 'at least 1 portion')
   .max(MAX_PORTIONS, `at most ${MAX_PORTIONS} portions on one line: write a second ticket`)
 
+/** A line of a new ticket. */
 export const NewTicketItem = z.strictObject({
   id: ItemId.optional(),
   dishId: Slug,
@@ -29,9 +31,12 @@ export const NewTicket = z.strictObject({
   source: z.enum(['hand', 'feed', 'outside']).default('outside'),
 })
 export type NewTicket = z.infer<typeof NewTicket>
+/** A new ticket as it is sent, before defaults are filled in. */
 export type NewTicketBody = z.input<typeof NewTicket>
+/** One new ticket, or up to a hundred of a feed. */
 export const NewTickets = z.union([NewTicket, z.array(NewTicket).min(1).max(100)])
 
+/** A line of a ticket, and how much of it is fired and done. */
 export const TicketItem = z.strictObject({
   id: ItemId,
   dishId: Slug,
@@ -45,6 +50,7 @@ export const TicketItem = z.strictObject({
   donePortions: z.int().min(0),
 })
 
+/** A ticket as the kitchen has it. */
 export const Ticket = z.strictObject({
   id: TicketId,
   number: z.int().positive(),
@@ -57,6 +63,7 @@ export const Ticket = z.strictObject({
   items: z.array(TicketItem),
 })
 export type Ticket = z.infer<typeof Ticket>
+/** Tickets that are open. */
 export const TicketList = z.strictObject({ tickets: z.array(Ticket) })
 
 /** What is said of a ticket after it was placed. */
@@ -67,4 +74,5 @@ export const TicketEvent = z.strictObject({
   counter: z.int().min(0),
 })
 export type TicketEvent = z.infer<typeof TicketEvent>
+/** What a device says of a ticket at once. */
 export const TicketEvents = z.strictObject({ events: z.array(TicketEvent).min(1).max(20) })

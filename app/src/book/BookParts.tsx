@@ -42,7 +42,7 @@ export function BookPage({
       <PageHeading size="title" weight="bold" stretch="wide">
         {t('title')}
       </PageHeading>
-      <View className="mb-2 flex-row flex-wrap items-center justify-between gap-2">
+      <View className="mb-2 gap-2 md:flex-row md:flex-wrap md:items-center md:justify-between">
         <PartsNav label={t('title')} of={PARTS} here={part} words={(one) => t(`parts.${one}`)} />
         {isWide && tools}
       </View>

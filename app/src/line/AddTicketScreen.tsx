@@ -17,7 +17,7 @@ import { useWords } from '../words/i18n'
 import { AllergyFault } from './AllergyFault'
 import { DishTap } from './DishTap'
 import { effectOf } from './draftEffect'
-import { addPortion, allowLine, draftFault, EMPTY_DRAFT, ticketOf, type Draft } from './draftTicket'
+import { addPortion, allowLine, draftFault, EMPTY_DRAFT, ticketOf, type TicketDraft } from './draftTicket'
 import { LineInHand } from './LineInHand'
 import { useLinePlan, type Line } from './useLinePlan'
 import { placeTicket } from './useTickets'
@@ -34,7 +34,7 @@ function AddTicket({ line }: { line: Line }) {
   const t = useWords('line')
   const router = useRouter()
   const nowMs = useNowMs()
-  const [draft, setDraft] = useState<Draft>(EMPTY_DRAFT)
+  const [draft, setDraft] = useState<TicketDraft>(EMPTY_DRAFT)
   const isWide = useIsWide()
   const chosen = draft.lines.find((one) => one.id === draft.chosenId)
   const chosenDish = chosen && line.dishes.find((one) => one.id === chosen.dishId)
@@ -177,7 +177,7 @@ function AddTicket({ line }: { line: Line }) {
   )
 }
 
-function lineName(line: Line, one: Draft['lines'][number]): string {
+function lineName(line: Line, one: TicketDraft['lines'][number]): string {
   const dish = line.dishes.find((dishOf) => dishOf.id === one.dishId)
   const names = one.modifiers.map((id) => dish?.modifiers.find((modifier) => modifier.id === id)?.name ?? id)
   return [`${one.portions} ${dish?.shortName ?? one.dishId}`, ...names].join(', ')

@@ -11,14 +11,14 @@ import { SlashDisc } from '../ui/icons'
 import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
-import { noAllergy, setPortions, splitOne, toggleAllergy, toggleModifier, type Draft } from './draftTicket'
+import { noAllergy, setPortions, splitOne, toggleAllergy, toggleModifier, type TicketDraft } from './draftTicket'
 
 type InHandProps = {
-  line: Draft['lines'][number]
+  line: TicketDraft['lines'][number]
   dish: Dish
   list: AllergenList
-  draft: Draft
-  onChange: (draft: Draft) => void
+  draft: TicketDraft
+  onChange: (draft: TicketDraft) => void
 }
 
 /** How many of it, made how, and the allergy question. */

@@ -4,13 +4,19 @@ import { Dial } from '../ui/Dial'
 import { Text } from '../ui/Text'
 import { formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
-import type { Draft } from './draftTicket'
+import type { TicketDraft } from './draftTicket'
 import { nextBoatMs } from './nextForHands'
 import type { Line } from './useLinePlan'
 
 const STOOLS = 14
 
-type WantedProps = { draft: Draft; line: Line; nowMs: number; readyMs: number | null; onChange: (draft: Draft) => void }
+type WantedProps = {
+  draft: TicketDraft
+  line: Line
+  nowMs: number
+  readyMs: number | null
+  onChange: (draft: TicketDraft) => void
+}
 
 /** When it is wanted, and where. */
 export function Wanted({ draft, line, nowMs, readyMs, onChange }: WantedProps) {

@@ -1,11 +1,11 @@
-import { ticketOf, type Draft } from './draftTicket'
+import { ticketOf, type TicketDraft } from './draftTicket'
 import { lineOf, type Line } from './useLinePlan'
 import type { ShownTicket } from './useTickets'
 
 const DRAFT_ID = '00000000-0000-7000-8000-000000000000'
 
 /** What the ticket would do to the line: which batch it joins, where, and when it is all up. */
-export function effectOf(draft: Draft, line: Line, nowMs: number) {
+export function effectOf(draft: TicketDraft, line: Line, nowMs: number) {
   if (draft.lines.length === 0) return null
   const ticket = {
     ...ticketOf(draft, DRAFT_ID, draft.promisedAtMs ?? nowMs + 8 * 60_000, ''),

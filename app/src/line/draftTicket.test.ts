@@ -13,7 +13,7 @@ import {
   ticketOf,
   toggleAllergy,
   toggleModifier,
-  type Draft,
+  type TicketDraft,
 } from './draftTicket'
 
 const dish = {
@@ -67,7 +67,7 @@ const dish = {
   ],
   modifiers: [{ id: 'no-egg', name: 'no egg', removes: ['egg'], scales: [] }],
 } satisfies Dish
-const total = (draft: Draft) => draft.lines.reduce((sum, line) => sum + line.portions, 0)
+const total = (draft: TicketDraft) => draft.lines.reduce((sum, line) => sum + line.portions, 0)
 
 test('a tap is a portion; a second tap is one more on the same line', () => {
   const draft = addPortion(addPortion(EMPTY_DRAFT, 'duck', 'a'), 'duck', 'b')

@@ -5,7 +5,7 @@ import type { AllergenList } from 'core/book/allergens'
 import { varyDish, type AllergenFound } from 'core/book/variation/vary'
 import type { Allergen } from 'core/book/ingredient'
 
-export type DraftLine = {
+export type TicketDraftLine = {
   id: string
   dishId: string
   portions: number
@@ -14,8 +14,8 @@ export type DraftLine = {
   /** The lead who took on what something in it may contain. */
   allowedBy: string | null
 }
-export type Draft = {
-  lines: DraftLine[]
+export type TicketDraft = {
+  lines: TicketDraftLine[]
   /** The line in hand, whose modifiers and allergies are shown. */
   chosenId: string | null
   /** Allergies were asked about: "none" is an answer, silence is not. */
@@ -25,7 +25,7 @@ export type Draft = {
   stool: number
 }
 
-export const EMPTY_DRAFT: Draft = {
+export const EMPTY_DRAFT: TicketDraft = {
   lines: [],
   chosenId: null,
   isAllergyAsked: false,
@@ -35,7 +35,7 @@ export const EMPTY_DRAFT: Draft = {
 }
 
 /** A tap on a dish is a portion: on the dish's plain line, or a new one. */
-export function addPortion(draft: Draft, dishId: string, newId: string): Draft {
+export function addPortion(draft: TicketDraft, dishId: string, newId: string): TicketDraft {
   const plain = draft.lines.find(
     (line) => line.dishId === dishId && line.modifiers.length === 0 && line.allergies.length === 0,
   )
@@ -47,7 +47,7 @@ export function addPortion(draft: Draft, dishId: string, newId: string): Draft {
 }
 
 /** A line with no portion left goes. */
-export function setPortions(draft: Draft, lineId: string, portions: number): Draft {
+export function setPortions(draft: TicketDraft, lineId: string, portions: number): TicketDraft {
   const capped = Math.min(MAX_PORTIONS, portions)
   const lines = draft.lines
     .map((line) => (line.id === lineId ? { ...line, portions: capped } : line))
@@ -57,7 +57,7 @@ export function setPortions(draft: Draft, lineId: string, portions: number): Dra
 }
 
 /** One portion of a line becomes a line of its own, to be made differently. */
-export function splitOne(draft: Draft, lineId: string, newId: string): Draft {
+export function splitOne(draft: TicketDraft, lineId: string, newId: string): TicketDraft {
   const line = draft.lines.find((one) => one.id === lineId)
   if (!line || line.portions < 2) return draft
   const lines = draft.lines.flatMap((one) =>
@@ -71,7 +71,7 @@ export function splitOne(draft: Draft, lineId: string, newId: string): Draft {
   return { ...draft, lines, chosenId: newId }
 }
 
-export function toggleModifier(draft: Draft, lineId: string, modifierId: string): Draft {
+export function toggleModifier(draft: TicketDraft, lineId: string, modifierId: string): TicketDraft {
   return changeLine(draft, lineId, (line) => ({
     ...line,
     modifiers: toggled(line.modifiers, modifierId),
@@ -79,7 +79,7 @@ export function toggleModifier(draft: Draft, lineId: string, modifierId: string)
   }))
 }
 
-export function toggleAllergy(draft: Draft, lineId: string, allergen: Allergen): Draft {
+export function toggleAllergy(draft: TicketDraft, lineId: string, allergen: Allergen): TicketDraft {
   const changed = changeLine(draft, lineId, (line) => ({
     ...line,
     allergies: toggled(line.allergies, allergen),
@@ -88,18 +88,18 @@ export function toggleAllergy(draft: Draft, lineId: string, allergen: Allergen):
   return { ...changed, isAllergyAsked: true }
 }
 
-export function noAllergy(draft: Draft, lineId: string): Draft {
+export function noAllergy(draft: TicketDraft, lineId: string): TicketDraft {
   return { ...changeLine(draft, lineId, (line) => ({ ...line, allergies: [], allowedBy: null })), isAllergyAsked: true }
 }
 
-function changeLine(draft: Draft, lineId: string, how: (line: DraftLine) => DraftLine): Draft {
+function changeLine(draft: TicketDraft, lineId: string, how: (line: TicketDraftLine) => TicketDraftLine): TicketDraft {
   return { ...draft, lines: draft.lines.map((line) => (line.id === lineId ? how(line) : line)) }
 }
 
 const toggled = <T>(list: readonly T[], item: T): T[] =>
   list.includes(item) ? list.filter((one) => one !== item) : [...list, item]
 
-export function allowLine(draft: Draft, lineId: string, leadId: string): Draft {
+export function allowLine(draft: TicketDraft, lineId: string, leadId: string): TicketDraft {
   return changeLine(draft, lineId, (line) => ({ ...line, allowedBy: leadId }))
 }
 
@@ -113,7 +113,7 @@ export type DraftFault = {
 }
 
 /** The first line that the kitchen may not send as it stands, or null. */
-export function draftFault(draft: Draft, dishes: readonly Dish[], list: AllergenList): DraftFault | null {
+export function draftFault(draft: TicketDraft, dishes: readonly Dish[], list: AllergenList): DraftFault | null {
   for (const line of draft.lines) {
     const dish = dishes.find((one) => one.id === line.dishId)
     if (!dish) continue
@@ -142,7 +142,7 @@ export function draftFault(draft: Draft, dishes: readonly Dish[], list: Allergen
 
 /** The draft as the server takes it. */
 export function ticketOf(
-  draft: Draft,
+  draft: TicketDraft,
   id: string,
   promisedAtMs: number,
   place: string,

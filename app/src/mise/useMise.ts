@@ -12,7 +12,7 @@ import { post, useOutbox, type Parcel } from '../device/outbox'
 export const useMiseHouse = () =>
   useQuery({ queryKey: ['mise', 'house'], queryFn: ({ signal }) => getJson('/mise/house', MiseHouse, signal) })
 
-/** Said here and not yet known to the kitchen. */
+/** SaidOfMise here and not yet known to the kitchen. */
 function unsentOf(parcels: readonly Parcel[]): MiseEvent[] {
   return parcels.flatMap((parcel) =>
     parcel.kind === 'miseEvents' && parcel.refusal === null
@@ -78,10 +78,10 @@ export function withUnsent(rows: readonly StockRow[], unsent: readonly MiseEvent
 }
 
 type WithoutHead<T> = T extends unknown ? Omit<T, 'id' | 'day' | 'deviceId' | 'atMs' | 'counter'> : never
-export type Said = WithoutHead<MiseEvent>
+export type SaidOfMise = WithoutHead<MiseEvent>
 
 /** Says something of a day's mise, or several things at once: kept here first, then sent. Returns the ids, to take them back. */
-export function sayOfMise(planId: string, ...said: Said[]): string[] {
+export function sayOfMise(planId: string, ...said: SaidOfMise[]): string[] {
   const events = said.map((words) => ({
     ...words,
     id: newId(),

@@ -6,6 +6,7 @@ import { TROUBLE_DELAY_S, type Trouble } from 'core/wok/runEvent'
 import { useEffect, useReducer, useRef } from 'react'
 import { kitchenNowMs } from '../device/clock'
 import { give } from '../device/signal'
+import { REST_MS } from './useRest'
 import { sayOfRun } from './useRuns'
 import type { RunStep } from './stepWords'
 
@@ -30,6 +31,8 @@ export type Cook = {
 
 /** A run as it stands this second, and what its cook can say of it. Ear and hand are told when it moves. */
 export function useCook(run: Run): Cook {
+  /** Two taps may both be heard before the face changes: the second says nothing new. */
+  const lastDone = useRef<{ stepId: string; eventId: string; atMs: number } | null>(null)
   const [, lookAgain] = useReducer((looks: number) => looks + 1, 0)
   const nowMs = kitchenNowMs()
   const state = runState(run, run.events, nowMs)
@@ -52,7 +55,13 @@ export function useCook(run: Run): Cook {
     state,
     step,
     nowMs,
-    done: () => say({ kind: 'done', stepId: step.id }),
+    done: () => {
+      const before = lastDone.current
+      if (before?.stepId === step.id && performance.now() - before.atMs < REST_MS) return before.eventId
+      const eventId = say({ kind: 'done', stepId: step.id })
+      lastDone.current = { stepId: step.id, eventId, atMs: performance.now() }
+      return eventId
+    },
     checked: (ok, read) =>
       say({ kind: 'checked', stepId: step.id, ok, tempC: read?.tempC ?? null, tempF: read?.tempF ?? null }),
     later: () => say({ kind: 'later', stepId: step.id, delayS: 10 }),

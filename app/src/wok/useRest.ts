@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 
 /** As long as it takes to see that the face has changed [ms]. */
-const REST_MS = 800
+export const REST_MS = 800
 
 /** Whether a face has only just come: what is tapped now was meant for the one before. */
 export function useRest(face: string): boolean {

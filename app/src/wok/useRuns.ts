@@ -83,10 +83,10 @@ export function withUnsent(run: Run, parcels: readonly Parcel[]): Run {
 }
 
 type WithoutHead<T> = T extends unknown ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'> : never
-export type Said = WithoutHead<RunEvent>
+export type SaidOfRun = WithoutHead<RunEvent>
 
 /** Says something of a run: kept here first, then sent. Returns the event's id, so that it can be taken back. */
-export function sayOfRun(runId: string, said: Said): string {
+export function sayOfRun(runId: string, said: SaidOfRun): string {
   const id = newId()
   const event = { id, runId, deviceId: deviceId(), ...stampNow(), ...said }
   post({ kind: 'runEvents', subjectId: runId, path: `/runs/${runId}/events`, body: { events: [event] } })

@@ -8,6 +8,7 @@ export const PlanId = z
   .string()
   .max(90)
   .regex(/^(\d{4}-\d{2}-\d{2}-[a-z0-9-]+|stock)$/, 'a day and a service, such as 2026-11-26-evening')
+/** The id of a task: the plan's, then the item and step. */
 export const TaskId = z.string().min(1).max(200)
 const massG = z.number().min(0, 'a mass is not below 0: count again').max(1_000_000, 'more than a tonne: give grams')
 const base = {
@@ -19,6 +20,7 @@ const base = {
 }
 const span = { fromMs: InstantMs, toMs: InstantMs }
 
+/** Something that was said of a day's mise. */
 export const MiseEvent = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, kind: z.literal('began'), taskId: TaskId, staffIds: z.array(Slug).max(20) }),
   z.strictObject({
@@ -70,4 +72,5 @@ export const MiseEvent = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, kind: z.literal('undone'), eventId: EventId }),
 ]) satisfies z.ZodType<CoreMiseEvent>
 export type MiseEvent = z.infer<typeof MiseEvent>
+/** What a device sends at once; sending it twice changes nothing. */
 export const MiseEvents = z.strictObject({ events: z.array(MiseEvent).min(1).max(500) })

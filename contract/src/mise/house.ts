@@ -16,6 +16,7 @@ export const EquipmentId = z
   .regex(/^[a-z0-9:-]+$/, 'lower-case letters, digits, hyphens')
 
 const minute = z.int().min(0).max(1440)
+/** Hours of prep on some weekdays, in minutes since midnight. */
 export const Shift = z
   .strictObject({
     /** Monday is 1, Sunday 7. */
@@ -25,6 +26,7 @@ export const Shift = z
   })
   .refine((shift) => shift.toMin > shift.fromMin, { message: 'a shift ends after it begins', path: ['toMin'] })
 
+/** Who preps: skills and shifts. */
 export const MisePerson = z.strictObject({
   staffId: Slug,
   skills: z.array(z.string().min(1).max(40)).max(20),
@@ -32,8 +34,11 @@ export const MisePerson = z.strictObject({
   shifts: z.array(Shift).max(20),
 })
 
+/** A tool or place of work, and how many there are. */
 export const MiseTool = z.strictObject({ id: EquipmentId, name: Name, count: z.int().min(0).max(50) })
+/** A place along the walk of the count. */
 export const MisePlace = z.strictObject({ id: Slug, name: Name })
+/** One step of a prep card. */
 export const Step = z.strictObject({
   kind: z.enum(STEP_KINDS),
   handsOnS: z.number().min(0).max(86_400),
@@ -51,11 +56,13 @@ export const Step = z.strictObject({
     .max(10 * 86_400)
     .exactOptional(),
 })
+/** How an item is made, step by step, and how long it keeps. */
 export const PrepCard = z.strictObject({
   itemId: ItemId,
   steps: z.array(Step).min(1, 'a card has at least one step').max(12),
   keepH: z.number().positive().max(2400).exactOptional(),
 })
+/** How much of an item should always be there. */
 export const Par = z.strictObject({
   itemId: ItemId,
   massG: z.number().positive('a par is above 0').max(500_000, 'more than half a tonne: check the unit'),
@@ -80,6 +87,8 @@ export const MisePolicy = z.strictObject({
   heatMin: z.strictObject({ wok: z.int().min(0).max(120), griddle: z.int().min(0).max(120) }),
 })
 export type MisePolicy = z.infer<typeof MisePolicy>
+/** How the house does its mise; `version` is the one that an edit begins from. */
 export const MiseHouse = z.strictObject({ version: z.int().min(0), policy: MisePolicy })
 export type MiseHouse = z.infer<typeof MiseHouse>
+/** A changed policy, with the version that the edit began from. */
 export const PutMisePolicy = z.strictObject({ version: z.int().min(0), policy: MisePolicy })

@@ -15,6 +15,7 @@ export const MiseParseLinesInput = z.strictObject({
   system: MeasureSystem.optional(),
 })
 const Repair = z.object({ kind: z.string(), message: z.string(), massG: z.number(), gPerML: z.number().nullable() })
+/** Output of the model `mise.parseLines`. */
 export const MiseParseLinesOutput = z.object({
   lines: z.array(
     z.object({
@@ -35,6 +36,7 @@ export const MiseParseLinesOutput = z.object({
   ),
 })
 
+/** Input of the model `mise.balance`: components by ingredient and mass, and a style. */
 export const MiseBalanceInput = z.strictObject({
   components: z
     .array(
@@ -49,6 +51,7 @@ export const MiseBalanceInput = z.strictObject({
   style: z.string().default('soy-brown'),
   evaporatedG: z.number().min(0).default(0),
 })
+/** Output of the model `mise.balance`: metrics, findings and the smallest repair. */
 export const MiseBalanceOutput = z.object({
   massG: z.number(),
   saltFraction: z.number(),
@@ -75,6 +78,7 @@ export const MiseBalanceOutput = z.object({
   reasons: z.array(z.string()),
 })
 
+/** Input of the model `mise.correct`: what is in the wok, and what the cook tastes. */
 export const MiseCorrectInput = z.strictObject({
   massG: z.number().positive().max(1e6),
   riceMassG: z.number().positive().optional(),
@@ -88,6 +92,7 @@ export const MiseCorrectInput = z.strictObject({
   style: z.string().default('soy-brown'),
   available: z.array(z.string().min(1)).max(12, 'at most 12 things at hand'),
 })
+/** Output of the model `mise.correct`: what to add, in grams, and what was ruled out. */
 export const MiseCorrectOutput = z.object({
   additions: z.array(z.object({ ingredient: z.string(), massG: z.number() })),
   massG: z.number(),

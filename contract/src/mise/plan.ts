@@ -1,4 +1,5 @@
-import { CUT_SHAPES, FOODS, STATES } from 'core/book/dish'
+import { CUT_SHAPES, STATES } from 'core/book/dish'
+import { FOODS } from 'core/book/food'
 import { CAUTIONS } from 'core/mise/need/cautions'
 import { STEP_KINDS } from 'core/mise/need/cards'
 import type { DrawnItem } from 'core/mise/doing/foldDay'
@@ -12,6 +13,7 @@ import { ItemId } from './house'
 const Cut = z.strictObject({ shape: z.enum(CUT_SHAPES), sizeMm: z.number().nullable() })
 const sizes = Object.keys(GASTRONORM_MM) as [GastronormSize, ...GastronormSize[]]
 
+/** One thing to do, as the plan was drawn. */
 export const PrepTask = z.strictObject({
   id: TaskId,
   itemId: ItemId.nullable(),
@@ -42,6 +44,7 @@ export const PrepTask = z.strictObject({
 }) satisfies z.ZodType<CorePrepTask>
 export type PrepTask = z.infer<typeof PrepTask>
 
+/** An item of a plan: what is needed, what is there, what is still to be made. */
 export const PlanItem = z.strictObject({
   itemId: ItemId,
   name: z.string(),
@@ -58,6 +61,7 @@ export const PlanItem = z.strictObject({
 }) satisfies z.ZodType<DrawnItem>
 export type PlanItem = z.infer<typeof PlanItem>
 
+/** What to buy of one ingredient, in whole packs where a pack is known. */
 export const BuyLine = z.strictObject({
   ingredientId: z.string(),
   name: z.string(),
@@ -96,5 +100,7 @@ export const MisePlan = z.strictObject({
   events: z.array(MiseEvent),
 })
 export type MisePlan = z.infer<typeof MisePlan>
+/** The services to come with their plans. */
 export const MisePlanList = z.strictObject({ plans: z.array(MisePlan) })
+/** Draws a plan; `version` is the one that it follows. */
 export const DrawPlan = z.strictObject({ version: z.int().min(0) })

@@ -49,6 +49,7 @@ export const MisePrepPlanInput = z.strictObject({
   seed: z.int().optional(),
   passes: z.int().min(1).max(5000).optional(),
 })
+/** Output of the model `mise.prepPlan`: who does what when, and what cannot be. */
 export const MisePrepPlanOutput = z.object({
   tasks: z.array(
     z.object({

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { InstantMs } from '../ids'
 import { ItemId } from './house'
 
+/** A lot of something made or delivered, with its use-by. */
 export const MiseLot = z.strictObject({
   id: z.string(),
   itemId: ItemId,
@@ -15,6 +16,7 @@ export const MiseLot = z.strictObject({
 }) satisfies z.ZodType<CoreMiseLot>
 export type MiseLot = z.infer<typeof MiseLot>
 
+/** What somebody found at a place, and what was expected there. */
 export const Count = z.strictObject({
   eventId: z.string(),
   deviceId: z.string(),
@@ -24,6 +26,7 @@ export const Count = z.strictObject({
   placeId: z.string().nullable(),
 })
 export type Count = z.infer<typeof Count>
+/** What should be there of an item. */
 export const ItemStock = z.strictObject({
   itemId: ItemId,
   lots: z.array(MiseLot),
@@ -45,5 +48,6 @@ export const StockRow = ItemStock.extend({
   gPerML: z.number().nullable(),
 })
 export type StockRow = z.infer<typeof StockRow>
+/** What should be there of everything, in walking order. */
 export const MiseStock = z.strictObject({ rows: z.array(StockRow) })
 export type MiseStock = z.infer<typeof MiseStock>

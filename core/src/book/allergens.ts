@@ -4,10 +4,12 @@ import { ALLERGENS, type Allergen } from './ingredient'
 
 /** Whose list of allergens a kitchen goes by: the 14 of the EU and the UK, or the nine of US law. */
 export type AllergenList = 'eu' | 'us'
+/** Which list of allergens a rule set goes by. */
 export const allergenListOf = (ruleSet: RuleSet): AllergenList => (ruleSet === 'us' ? 'us' : 'eu')
 
 /** The nine of US law (FALCPA 2004, FASTER Act 2021) in the codes used here; wheat stands under gluten. */
 const US_NINE: readonly Allergen[] = ['milk', 'egg', 'fish', 'crustacean', 'nut', 'peanut', 'gluten', 'soy', 'sesame']
+/** The allergens that a list names, in our order. */
 export const allergensOnList = (list: AllergenList): readonly Allergen[] => (list === 'us' ? US_NINE : ALLERGENS)
 
 /** From worst to best: only the last is a yes. */
@@ -32,6 +34,7 @@ export function componentVerdict(component: Component, allergen: Allergen, list:
   return unknownPartsOf(component).length > 0 ? 'unknown' : 'free'
 }
 
+/** What a dish is for one allergen, and the components that decide it. */
 export type DishVerdict = { verdict: AllergenVerdict; because: Component[] }
 
 /** The worst verdict of several components on an allergen, and those that decide it; none where all are free. */
@@ -44,6 +47,7 @@ export function dishVerdict(components: readonly Component[], allergen: Allergen
   }
 }
 
+/** The allergens of a dish by verdict, free ones left out. */
 export type AllergenSheet = Record<Exclude<AllergenVerdict, 'free'>, Allergen[]> & {
   /** Names of which nobody said what is in them. */
   unknownNames: string[]

@@ -4,6 +4,7 @@ import type { Allergen } from './ingredient'
 import { componentMassG } from './scale'
 import { isLateModifier, varyDish, type AllergenFound, type VaryResult } from './variation/vary'
 
+/** What is cooked together: shared modifiers, allergies, and the parts with their own. */
 export type BatchInput = {
   /** Modifiers that change the cooking, shared by all parts. */
   modifiers: readonly string[]
@@ -15,6 +16,7 @@ export type BatchInput = {
 export type BatchComponent = { component: Component; massG: number; portions: number }
 /** Portions that are finished alike, and what only they get; what others get and they declined. */
 export type BatchGroup = { portions: number; without: string[]; components: BatchComponent[] }
+/** The components of a batch: what all portions share, and what groups of them get of their own. */
 export type Batch = {
   portions: number
   riceMassG: number
@@ -27,6 +29,7 @@ export type Batch = {
   /** Allergens that something in it may contain: the lead took that on. */
   perhaps: AllergenFound[]
 }
+/** A batch, or why it cannot be. */
 export type BatchResult = { kind: 'batch'; batch: Batch } | Exclude<VaryResult, { kind: 'varied' }>
 
 const SAME_WITHIN = 1e-9

@@ -1,3 +1,4 @@
+import { foodSaidById } from './food'
 import fc from 'fast-check'
 import { DISH, EVERYTHING, TOOLS } from '../test/kitchen'
 import { ingredient } from '../test/ingredients'
@@ -156,11 +157,23 @@ describe('lines as a kitchen writes them', () => {
 })
 
 test.each([
-  ['protein', 'chicken-mince-raw', 'protein:poultry', 'mince'],
-  ['protein', 'fish-mince-raw', 'protein:fish', 'mince'],
-  ['aromatic', 'garlic-minced', 'aromatic:allium', 'allium'],
-  ['protein', 'soya-mince-soaked', 'protein:plant', 'tofu'],
-  ['protein', 'mincemeat-chicken', 'protein:poultry', 'poultry'],
-] as const)('%s, %s (%s) is %s at the wok', (role, id, rowRole, food) => {
-  expect(foodOf(role, ingredient({ id, role: rowRole }))).toBe(food)
+  ['protein', 'protein:poultry', 'mince', 'mince'],
+  ['protein', 'protein:poultry', null, 'poultry'],
+  ['protein', 'protein:plant', null, 'tofu'],
+  ['protein', 'protein:unheard-of', null, 'poultry'],
+  ['aromatic', 'aromatic:allium', 'garlic', 'garlic'],
+  ['aromatic', 'aromatic:allium', null, 'allium'],
+  ['rice', 'rice', 'mince', 'rice'],
+] as const)('%s (%s, row says %s) is %s at the wok', (role, rowRole, rowFood, food) => {
+  expect(foodOf(role, ingredient({ id: 'x', role: rowRole, food: rowFood }))).toBe(food)
+})
+
+test.each([
+  ['chicken-mince-raw', 'protein:poultry', 'mince'],
+  ['fish-mince-raw', 'protein:fish', 'mince'],
+  ['garlic-minced', 'aromatic:allium', null],
+  ['soya-mince-soaked', 'protein:plant', null],
+  ['mincemeat-chicken', 'protein:poultry', null],
+])('a row from before the field: %s (%s) is %s', (id, role, food) => {
+  expect(foodSaidById({ id, role })).toBe(food)
 })

@@ -1,6 +1,7 @@
 import type { Component, Dish } from './dish'
 
 type Draft = Omit<Dish, 'version'>
+/** One difference between two versions of a dish. */
 export type DishChange =
   | { kind: 'added' | 'removed'; componentId: string; name: string; ratioG: number }
   | { kind: 'changed'; componentId: string; name: string; fromG: number; toG: number; isAmountOnly: boolean }
@@ -55,6 +56,7 @@ export function changesBetween(from: Draft, to: Draft): DishChange[] {
   ]
 }
 
+/** A dish with both edits in it; the fields that both changed are named. */
 export type Merged = { dish: Draft; conflicts: string[] }
 
 /**

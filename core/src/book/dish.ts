@@ -1,6 +1,8 @@
 import type { CountSize } from '../measure/ingredient'
+import type { Food } from './food'
 import type { Allergen } from './ingredient'
 
+/** What a component is in a dish; it decides when it goes in and how it grows. */
 export const ROLES = [
   'rice',
   'egg',
@@ -16,6 +18,7 @@ export const ROLES = [
 ] as const
 export type Role = (typeof ROLES)[number]
 
+/** In which state a component comes to the wok. */
 export const STATES = [
   'raw',
   'marinated',
@@ -29,33 +32,7 @@ export const STATES = [
 ] as const
 export type State = (typeof STATES)[number]
 
-/** What a component is at the wok: the class that decides its heat, its seconds and its safety check. */
-export const FOODS = [
-  'rice',
-  'egg',
-  'garlic',
-  'ginger',
-  'allium',
-  'herb',
-  'paste',
-  'hardVeg',
-  'stem',
-  'crispVeg',
-  'leafy',
-  'readyVeg',
-  'mushroom',
-  'seafood',
-  'poultry',
-  'meat',
-  'mince',
-  'tofu',
-  'nut',
-  'oil',
-  'sesameOil',
-  'seasoning',
-] as const
-export type Food = (typeof FOODS)[number]
-
+/** How something may be cut. */
 export const CUT_SHAPES = ['whole', 'dice', 'mince', 'slice', 'shred', 'ribbon', 'strip', 'floret', 'beaten'] as const
 export type Cut = { shape: (typeof CUT_SHAPES)[number]; sizeMm: number | null }
 
@@ -99,8 +76,10 @@ export type Component = {
   written?: string
 }
 
+/** When the egg goes in, by school. */
 export const EGG_SCHOOLS = ['firstOut', 'well', 'onTop', 'none'] as const
 export type EggSchool = (typeof EGG_SCHOOLS)[number]
+/** How the heat is led, by school. */
 export const HEAT_SCHOOLS = ['mediumThenHigh', 'full'] as const
 export type HeatSchool = (typeof HEAT_SCHOOLS)[number]
 /** How much oil this house fries with. */
@@ -113,6 +92,7 @@ export const SAUCE_SCHOOLS = ['onMetal', 'offHeat'] as const
 export const GARLIC_SCHOOLS = ['early', 'atEnd'] as const
 /** Whether the vessel is wiped once something was taken out. */
 export const WIPE_SCHOOLS = ['never', 'afterOut'] as const
+/** The schools of cooking that a dish follows. */
 export type Schools = {
   egg: EggSchool
   heat: HeatSchool
@@ -145,9 +125,11 @@ export type HouseStandard = {
   lines: readonly { componentId: string; name: string; ratioG: number; toleranceFraction: number }[]
 }
 
+/** The kinds of station that cook dishes. */
 export const STATION_KINDS = ['wok', 'griddle'] as const
 export type StationKind = (typeof STATION_KINDS)[number]
 
+/** A dish: its components to 100 g of rice, its schools and its variations. */
 export type Dish = {
   id: string
   version: number

@@ -1,4 +1,5 @@
 import type { MeasuredIngredient } from '../measure/ingredient'
+import type { Food } from './food'
 
 /** What a diet asks of an ingredient: `vegan` and `vegetarian` are fit for it, `alcohol` and `pork` are in it. */
 export const TRAITS = ['vegan', 'vegetarian', 'alcohol', 'pork'] as const
@@ -34,6 +35,8 @@ export type Ingredient = MeasuredIngredient &
     /** `role` or `role:group`, such as `protein:poultry`. */
     role: string
     state: string
+    /** What it is at the wok, where its group does not say it: mince, garlic, ginger; null where the group does. */
+    food: Food | null
     /** Of what is bought, so much is eaten [g/g]. */
     ediblePortion: number
     /** By the list of the EU. */

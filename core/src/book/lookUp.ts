@@ -12,6 +12,7 @@ const STATE_WORDS =
 /** Rice that is called just rice is rice for frying. */
 const FRYING_RICE = 'rice long chilled dry'
 
+/** The table by every name it is known under. */
 export function indexIngredients(ingredients: readonly Ingredient[]): IngredientIndex {
   const byName = new Map<string, Ingredient[]>()
   const byWords = new Map<string, Ingredient[]>()

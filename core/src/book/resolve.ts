@@ -1,5 +1,6 @@
 import { densityFor } from '../measure/ingredient'
-import { CUT_SHAPES, type Component, type Cut, type Food, type Role, type State } from './dish'
+import { CUT_SHAPES, type Component, type Cut, type Role, type State } from './dish'
+import type { Food } from './food'
 import type { Ingredient } from './ingredient'
 import { indexIngredients, lookUp, type IngredientIndex } from './lookUp'
 
@@ -14,6 +15,7 @@ export type DishLine = {
   ingredientId?: string
 }
 
+/** A line as a component; unknown where the table has no such ingredient. */
 export type ResolvedLine = { component: Component; isKnown: boolean }
 
 /** Lines as components, each with an id of its own and what the ingredient table knows of it. */
@@ -88,7 +90,6 @@ const COOKED_STATES: readonly string[] = ['cooked', 'fried', 'canned', 'toasted'
 export const isRawRow = ({ state, isReadyToEat }: Ingredient): boolean =>
   isReadyToEat !== true && !COOKED_STATES.includes(state)
 
-const FOOD_BY_ID: Readonly<Record<string, Food>> = { garlic: 'garlic', ginger: 'ginger', galangal: 'ginger' }
 const FOOD_BY_GROUP: Readonly<Record<string, Food>> = {
   'aromatic:allium': 'allium',
   'aromatic:herb': 'herb',
@@ -125,15 +126,10 @@ const FOOD_BY_ROLE: Readonly<Record<Role, Food>> = {
   garnish: 'herb',
 }
 
-const MEATS = /^protein:(poultry|red-meat|offal|fish|shellfish)$/
-/** Minced meat, by its row: garlic that is minced and mince of soya are none. */
-const isMincedMeat = ({ id, role }: Ingredient): boolean => MEATS.test(role) && id.split('-').includes('mince')
-
 /** The class at the wok that a role and a row of the table give a component. */
 export function foodOf(role: Role, ingredient: Ingredient | null): Food {
   if (!ingredient || role === 'rice' || role === 'egg') return FOOD_BY_ROLE[role]
-  if (isMincedMeat(ingredient)) return 'mince'
-  return FOOD_BY_ID[ingredient.id] ?? FOOD_BY_GROUP[ingredient.role] ?? FOOD_BY_ROLE[role]
+  return ingredient.food ?? FOOD_BY_GROUP[ingredient.role] ?? FOOD_BY_ROLE[role]
 }
 
 /** A cut as kitchens write it, "dice 5 mm", "13 mm slice", "mince"; null where nothing is said. */

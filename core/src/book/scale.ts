@@ -1,7 +1,8 @@
 import { practicalMeasure, type MeasureTools, type PracticalMeasure } from '../measure/practical'
 import type { Component, Role } from './dish'
 
-export type Amount = { componentId: string; name: string; role: Role; massG: number; measure: PracticalMeasure }
+/** A component of a batch: its mass [g] and how hands measure it. */
+export type BatchAmount = { componentId: string; name: string; role: Role; massG: number; measure: PracticalMeasure }
 
 /** Roles in which a wrong pinch is tasted at once. */
 const SALTY_ROLES: readonly Role[] = ['drySeasoning', 'liquidSeasoning', 'paste']
@@ -35,7 +36,7 @@ export function batchAmounts(
   riceMassG: number,
   portionRiceG: number,
   tools: MeasureTools,
-): Amount[] {
+): BatchAmount[] {
   return components.map((component) => {
     const massG = componentMassG(component, riceMassG, portionRiceG)
     return amountOf(component, massG, tools)
@@ -43,7 +44,7 @@ export function batchAmounts(
 }
 
 /** One component's amount with its practical measure. */
-export function amountOf(component: Component, massG: number, tools: MeasureTools): Amount {
+export function amountOf(component: Component, massG: number, tools: MeasureTools): BatchAmount {
   const { id, name, role, gPerML, count } = component
   const measure = practicalMeasure(
     {

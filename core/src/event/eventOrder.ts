@@ -3,6 +3,7 @@
  * one device did within one millisecond or after its clock stepped back.
  */
 export type Stamp = { atMs: number; counter: number }
+/** Something that was said, with its id and its place in time. */
 export type Stamped = Stamp & { id: string }
 
 /** The one order in which every device folds events: time, then counter, then id. */

@@ -1,5 +1,6 @@
 import type { Stamped } from './eventOrder'
 
+/** Something that can be taken back, or that takes another back. */
 export type Undoable = Stamped & { kind: string; eventId?: string }
 
 /**

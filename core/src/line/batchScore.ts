@@ -6,6 +6,7 @@ import type { CookRules } from '../safety/limits'
 import type { Score } from '../wok/score'
 import { sequence } from '../wok/sequence'
 
+/** The score of a batch, or why it cannot be cooked as ordered. */
 export type BatchScore =
   | { kind: 'score'; score: Score; batch: Batch }
   | {

@@ -16,8 +16,10 @@ export type WaitingItem = {
   promisedAtMs: number
 }
 
+/** Portions of one ticket line within a batch. */
 export type BatchPart = Pick<WaitingItem, 'itemId' | 'ticketId' | 'ticketNumber' | 'portions' | 'modifiers'>
 
+/** Portions that are cooked together, before they have a station. */
 export type ProposedBatch = {
   dishId: string
   /** Modifiers that change the cooking, shared by all parts; late ones stand with their part. */

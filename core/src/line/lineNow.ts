@@ -43,6 +43,7 @@ export type LineBatch<S extends Station, D extends Dish> = PlannedBatch & {
   score: Score
   station: S
 }
+/** A run at its station, with what it comes to now. */
 export type LineRun<S extends Station, R extends OpenRun> = { run: R; state: RunState; station: S | undefined }
 
 /** The line as it stands: runs that are not over, batches in their order, what no station can cook. */

@@ -2,11 +2,13 @@ import type { StationKind } from '../book/dish'
 import type { ProposedBatch } from './batches'
 import { setUpFor, type SetUp, type StationPast } from './stationPast'
 
+/** A station and the most portions it takes at once. */
 export type Station = { id: string; kind: StationKind; capPortions: number }
 
 /** A station and when it is free again, with what is known of its metal. */
 export type StationNow = Station & StationPast & { freeAtMs: number }
 
+/** A batch with its station and its times. */
 export type PlannedBatch = ProposedBatch & {
   stationId: string
   setUp: SetUp
@@ -17,6 +19,7 @@ export type PlannedBatch = ProposedBatch & {
   lateS: number
 }
 
+/** Batches in order, and those that no station can take. */
 export type LinePlan = { batches: PlannedBatch[]; homeless: ProposedBatch[] }
 
 /** Set-up between batches [s]: house figures, common practice; a wash is full, with detergent, rinse and dry. */

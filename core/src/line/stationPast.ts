@@ -2,6 +2,7 @@ import type { Allergen } from '../book/ingredient'
 
 /** What is known of a station's metal: what it last cooked, until when, and when somebody said that it was washed. */
 export type StationPast = { lastDishId: string | null; usedUntilMs: number | null; washedAtMs: number | null }
+/** What a station needs before a batch. */
 export type SetUp = 'none' | 'wipe' | 'wash'
 
 /** Whether a station was washed since it was last used. What nobody said is not so. */

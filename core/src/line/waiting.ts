@@ -1,6 +1,7 @@
 import type { Allergen } from '../book/ingredient'
 import type { WaitingItem } from './batches'
 
+/** A ticket that is not done, with what of its lines is fired. */
 export type OpenTicket = {
   id: string
   /** Null while the kitchen has not numbered it. */

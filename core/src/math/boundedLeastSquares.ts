@@ -1,5 +1,6 @@
 const { abs, max, min, sqrt } = Math
 
+/** Minimise |A x − b|² with every x between its bounds. */
 export type BoundedProblem = {
   /** Rows of the matrix A. */
   rows: readonly (readonly number[])[]
@@ -8,6 +9,7 @@ export type BoundedProblem = {
   lower: readonly number[]
   upper: readonly number[]
 }
+/** The minimiser, and what is left of |A x − b|. */
 export type BoundedSolution = { x: number[]; residual: number }
 
 const TOLERANCE = 1e-10

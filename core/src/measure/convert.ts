@@ -13,6 +13,7 @@ import {
 /** A vessel of the kitchen's own, such as a ladle: level volume [mL]. */
 export type KitchenVessel = { name: string; volumeML: number }
 
+/** An amount to convert, with the density that volume and mass need. */
 export type Conversion = {
   value: number
   from: string
@@ -24,6 +25,7 @@ export type Conversion = {
   vessels?: readonly KitchenVessel[]
 }
 
+/** The converted value with the steps it took, or what is missing. */
 export type ConversionResult =
   | { kind: 'converted'; value: number; via: string[] }
   | { kind: 'refused'; field: 'value' | 'from' | 'to' | 'ingredient' | 'form'; message: string }

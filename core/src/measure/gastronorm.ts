@@ -7,7 +7,9 @@ export const GASTRONORM_MM = {
   '1/6': { lengthMm: 176, widthMm: 162 },
   '1/9': { lengthMm: 176, widthMm: 108 },
 } as const
+/** A size of gastronorm pan, such as 1/3. */
 export type GastronormSize = keyof typeof GASTRONORM_MM
+/** Depths that gastronorm pans come in [mm] (EN 631-1, from memory). */
 export const GASTRONORM_DEPTHS_MM = [20, 40, 65, 100, 150, 200] as const
 export type GastronormDepth = (typeof GASTRONORM_DEPTHS_MM)[number]
 
@@ -17,6 +19,7 @@ const SLANT_PER_DEPTH = 0.12
 /** A pan is not carried full: room below the rim. */
 const FREEBOARD_MM = 10
 
+/** A pan by size and depth, and what it holds [mL]. */
 export type GastronormPan = { size: GastronormSize; depthMm: GastronormDepth; volumeML: number }
 
 /**

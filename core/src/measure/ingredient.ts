@@ -1,5 +1,8 @@
+/** How heavy a millilitre is in one form. */
 export type Density = { form: string; gPerML: number }
+/** What one piece of a size weighs [g]. */
 export type CountSize = { size: string; massG: number }
+/** How sure a figure of the table is. */
 export type Confidence = 'high' | 'medium' | 'low'
 
 /** What `measure` needs to know of an ingredient. Densities and counts are of the edible portion, in the stated form. */

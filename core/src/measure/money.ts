@@ -5,6 +5,7 @@ import { moneyDigits } from './currency'
 export const moneyText = (minor: number, currency: string): string =>
   new Decimal(minor).times(Decimal.pow(10, -moneyDigits(currency))).toFixed(moneyDigits(currency))
 
+/** A typed price in the smallest unit, null where nothing is typed, or what is wrong with it. */
 export type TypedMoney = { minor: number | null } | { fault: 'negative' | 'not-a-price' | 'too-fine' }
 
 /**

@@ -7,11 +7,13 @@ const DENSITY_BAND_G_PER_ML = {
   syrup: { least: 1.25, most: 1.45 },
   other: { least: 0.1, most: 1.6 },
 } as const
+/** A kind of food whose density lies in a known band. */
 export type DensityKind = keyof typeof DENSITY_BAND_G_PER_ML
 
 /** Further from the known density than this is worth a question. */
 export const DENSITY_DOUBT_FRACTION = 0.25
 
+/** A line that says an amount twice, by volume and by mass. */
 export type TwoMeasures = {
   massG: number
   volume: { value: number; unit: VolumeUnit }
@@ -22,6 +24,7 @@ export type TwoMeasures = {
   form?: string
 }
 
+/** Which slip would explain the two amounts. */
 export type RepairKind = 'system' | 'digit' | 'unit' | 'by-volume' | 'by-mass' | 'each' | 'count'
 
 /** A way to mend a line: what would have to be meant, the mass that then holds, and the density that follows [g/mL]. */
@@ -34,6 +37,7 @@ export type Repair = {
   gPerML: number | null
 }
 
+/** Whether two measures agree, and what would make them. */
 export type PlausibleResult =
   | { kind: 'plausible'; gPerML: number }
   | { kind: 'doubtful'; gPerML: number; wantedGPerML: string; message: string; repairs: Repair[] }

@@ -21,6 +21,7 @@ export type PracticalMeasure = {
   errorFraction: number
 }
 
+/** A mass [g] and what is known of it, so that hands can measure it. */
 export type Measurable = {
   massG: number
   gPerML?: number

@@ -7,7 +7,9 @@ export type Temperature = { tempC: number; tempF: number | null }
 /** A limit in either unit: 41 °F is the limit of a kitchen that reads °F, not 5 °C in other figures. */
 export type TempLimit = { tempC: number; tempF: number }
 
+/** °C from °F. */
 export const celsiusOf = (fahrenheit: number): number => (fahrenheit - 32) / 1.8
+/** °F from °C. */
 export const fahrenheitOf = (celsius: number): number => celsius * 1.8 + 32
 
 /** Whether a reading is above a limit, in the unit in which it was read. */

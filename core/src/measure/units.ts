@@ -2,7 +2,9 @@
 export const MEASURE_SYSTEMS = ['us', 'us-label', 'metric', 'au', 'jp', 'uk', 'in', 'sg', 'rice-cooker'] as const
 export type MeasureSystem = (typeof MEASURE_SYSTEMS)[number]
 
+/** Units of mass that lines are written in. */
 export type MassUnit = 'mg' | 'g' | 'kg' | 'oz' | 'lb' | 'catty' | 'tael'
+/** Units of volume that lines are written in. */
 export type VolumeUnit =
   'mL' | 'cL' | 'dL' | 'L' | 'tsp' | 'tbsp' | 'cup' | 'fl oz' | 'pint' | 'quart' | 'gallon' | 'gō'
 
@@ -144,6 +146,7 @@ export function readUnit(word: string): MassUnit | VolumeUnit | null {
   return SPELLINGS[word.trim().toLowerCase().replace(/\.$/, '').replace(/\s+/g, ' ')] ?? null
 }
 
+/** Whether a unit weighs rather than fills. */
 export function isMassUnit(unit: MassUnit | VolumeUnit): unit is MassUnit {
   return unit in MASS_UNIT_G
 }

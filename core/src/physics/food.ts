@@ -35,23 +35,23 @@ const HEAT_CAPACITY: Readonly<Record<Nutrient, Polynomial>> = {
 }
 
 /** Mass fractions that sum to 1. */
-export type Composition = Partial<Readonly<Record<Nutrient, number>>>
+export type ProximateComposition = Partial<Readonly<Record<Nutrient, number>>>
 
 const at = ([a, b, c]: Polynomial, tempC: number) => a + b * tempC + c * tempC * tempC
-const parts = (composition: Composition) => Object.entries(composition) as [Nutrient, number][]
+const parts = (composition: ProximateComposition) => Object.entries(composition) as [Nutrient, number][]
 
 /** Density of the solid food without pores [kg/m³]. */
-export function densityKgPerM3(composition: Composition, tempC: number): number {
+export function densityKgPerM3(composition: ProximateComposition, tempC: number): number {
   return 1 / parts(composition).reduce((sum, [name, fraction]) => sum + fraction / at(DENSITY[name], tempC), 0)
 }
 
 /** Heat capacity [J/kg K]. */
-export function heatCapacityJPerKgK(composition: Composition, tempC: number): number {
+export function heatCapacityJPerKgK(composition: ProximateComposition, tempC: number): number {
   return parts(composition).reduce((sum, [name, fraction]) => sum + fraction * at(HEAT_CAPACITY[name], tempC), 0)
 }
 
 /** Conductivity [W/m K], parts side by side by their share of the volume. */
-export function conductivityWPerMK(composition: Composition, tempC: number): number {
+export function conductivityWPerMK(composition: ProximateComposition, tempC: number): number {
   const densityTotal = densityKgPerM3(composition, tempC)
   return parts(composition).reduce((sum, [name, fraction]) => {
     const volumeFraction = (fraction / at(DENSITY[name], tempC)) * densityTotal

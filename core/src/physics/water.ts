@@ -4,6 +4,7 @@ const { exp, pow, sqrt } = Math
 export const ATMOSPHERE_PA = 101_325
 /** Gas constant of water vapour [J/kg K]. */
 export const VAPOUR_GAS_J_PER_KG_K = 461.52
+/** 0 °C in kelvin. */
 export const ZERO_C_K = 273.15
 
 const CRITICAL_K = 647.096

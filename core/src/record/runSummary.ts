@@ -2,6 +2,7 @@ import { runState, type FiredRun, type RunState } from '../wok/run'
 import type { RunEvent } from '../wok/runEvent'
 import type { Step } from '../wok/score'
 
+/** A step as it was planned and as it went, in seconds from the firing. */
 export type StepRecord = {
   step: Step
   /** Null for a step that was put in on the way. */
@@ -15,6 +16,7 @@ export type StepRecord = {
   checks: RunState['checks']
 }
 
+/** A run against its plan. */
 export type RunRecord = {
   state: RunState
   steps: StepRecord[]

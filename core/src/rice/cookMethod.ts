@@ -13,6 +13,7 @@ type GrainFigures = {
   timeFactor: number
   waterFactor: number
 }
+/** What each grain takes and gives: water, times and yield, common practice. */
 export const GRAIN_FIGURES: Readonly<Record<Grain, GrainFigures>> = {
   long: { bulkKgPerL: 0.78, targetWaterFraction: 0.6, timeFactor: 1, waterFactor: 1 },
   jasmine: { bulkKgPerL: 0.79, targetWaterFraction: 0.59, timeFactor: 1, waterFactor: 1.1 },
@@ -31,6 +32,7 @@ export type Wash = (typeof WASHES)[number]
 /** Water that drained, washed grain keeps, by dry mass; from memory: weigh a drained load. */
 export const WASH_HELD_FRACTION: Readonly<Record<Wash, number>> = { none: 0, two: 0.08, three: 0.09, four: 0.1 }
 
+/** How rice is cooked. */
 export const METHODS = ['steamer', 'pot', 'cooker', 'microwave', 'pilaf', 'oven'] as const
 export type Method = (typeof METHODS)[number]
 type MethodFigures = {

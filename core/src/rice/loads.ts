@@ -24,6 +24,7 @@ export type Vessel = {
 const FILL_FRACTION = 0.8
 const DRY_STEP_G = 10
 
+/** One load: dry rice, water, and what comes out of it [g]. */
 export type LoadPlan = {
   dryMassG: number
   /** Water for the wanted moisture by mass balance, of which `heldWaterG` already hangs on the washed grain. */
@@ -39,6 +40,7 @@ export type LoadPlan = {
   restS: number
 }
 
+/** How much cooked rice is wanted, and what it is cooked in. */
 export type LoadsInput = { cookedMassG: number; vessel: Vessel; blend: Blend; wash: Wash }
 
 /** Largest dry mass [g] whose cooked volume fits the vessel. */

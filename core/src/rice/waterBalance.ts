@@ -2,14 +2,17 @@
 export const DRY_RICE_WATER_FRACTION = 0.125
 /** Outside this it is no cooked rice: drier is raw in the middle, wetter is porridge. A target there is refused. */
 export const MIN_TARGET_WATER_FRACTION = 0.45
+/** Wetter than this is porridge [g water / g]. */
 export const MAX_TARGET_WATER_FRACTION = 0.78
 
+/** Dry rice, the water it should hold, and what goes off as steam. */
 export type WaterInput = {
   dryMassG: number
   targetWaterFraction: number
   evaporatedG: number
   dryWaterFraction?: number | undefined
 }
+/** The water to add, and what comes of it [g]; yield in g cooked per g dry. */
 export type WaterBalance = { waterG: number; cookedMassG: number; yieldRatio: number }
 
 /**

@@ -6,6 +6,7 @@ const RESCUE_DEPTH_M = 0.02
 /** Free water that a full batch of dry-cooked rice brings, by mass, common practice. */
 const USUAL_FREE_FRACTION = 0.06
 
+/** A load that came out too wet, and what to do with it. */
 export type WetLoad = {
   isWet: boolean
   /** Water to lose for the wanted moisture [g]. */

@@ -6,6 +6,7 @@ import type { RuleSet } from './limits'
  * The clock starts where the rice passes the start temperature, or, for `from: 'step'`, where the step before was reached.
  */
 export type CoolingStep = TempLimit & { withinS: number; from: 'start' | 'step' }
+/** How fast rice must cool under a rule set, with its source. */
 export type CoolingLimit = { startC: number; startF: number; steps: readonly CoolingStep[]; source: string }
 
 const HOUR_S = 3600
@@ -55,6 +56,7 @@ export type HoldingLimit = {
   source: string
 }
 
+/** How cold rice is kept, and how long, by rule set. */
 export const HOLDING_LIMITS: Readonly<Record<RuleSet, HoldingLimit>> = {
   us: {
     coldC: 5,

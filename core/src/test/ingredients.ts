@@ -6,6 +6,7 @@ export const ingredient = (part: Partial<Ingredient> & Pick<Ingredient, 'id'>): 
   aliases: [],
   role: 'vegetable',
   state: 'fresh',
+  food: null,
   waterG: 100,
   proteinG: 0,
   fatG: 0,

@@ -1,14 +1,19 @@
 import type { Component, EggSchool } from '../book/dish'
 import { BASE_S, FIRST_OIL_SHARE, HOUSE_MAX_S, HOUSE_S, RICE_BASE_G, SCHOOL_HEAT, STATE_FACTOR } from './houseFigures'
-import type { Placed } from './place'
+import type { PlacedComponent } from './place'
 import type { Caution, Cue, Reason } from './score'
-import { leavesVessel, massOf, oil, whole, type Draft, type Kitchen } from './stageParts'
+import { leavesVessel, massOf, oil, whole, type StepDraft, type Kitchen } from './stageParts'
 
 /** Aromatics, pastes and vegetables: slow ones first, what burns soon right before the rice, what is ready last. */
-export function baseSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+export function baseSteps(placed: PlacedComponent, egg: EggSchool, kitchen: Kitchen): StepDraft[] {
   const heat = SCHOOL_HEAT[kitchen.schools.heat].base
   const share = leavesVessel(placed, egg) ? 1 - FIRST_OIL_SHARE : 1
-  const base = (components: readonly Component[], cue: Cue, reason: Reason, cautions: readonly Caution[]): Draft[] =>
+  const base = (
+    components: readonly Component[],
+    cue: Cue,
+    reason: Reason,
+    cautions: readonly Caution[],
+  ): StepDraft[] =>
     components.length === 0
       ? []
       : [
@@ -38,11 +43,11 @@ function baseNeedS({ food, state, role }: Component): number {
 }
 
 /** Rice on full flame, dry seasoning, and the egg of the school *well*. */
-export function riceSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+export function riceSteps(placed: PlacedComponent, egg: EggSchool, kitchen: Kitchen): StepDraft[] {
   const heat = SCHOOL_HEAT[kitchen.schools.heat]
   const hasCrust = kitchen.schools.rice === 'crust'
   const riceS = HOUSE_S.riceBase + HOUSE_S.ricePerG * Math.max(0, kitchen.riceMassG - RICE_BASE_G)
-  const steps: Draft[] = [
+  const steps: StepDraft[] = [
     {
       action: 'riceIn',
       durationS: Math.min(HOUSE_MAX_S.rice, riceS + (hasCrust ? HOUSE_S.riceCrust : 0)),

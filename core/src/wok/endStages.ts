@@ -1,24 +1,24 @@
 import type { BatchGroup } from '../book/batchComponents'
 import type { Component, EggSchool } from '../book/dish'
 import { HOUSE_S, SCHOOL_HEAT } from './houseFigures'
-import type { Placed } from './place'
+import type { PlacedComponent } from './place'
 import type { Step } from './score'
-import { whole, type Draft, type Kitchen } from './stageParts'
+import { whole, type StepDraft, type Kitchen } from './stageParts'
 
 /** Sauce on the metal, leaves, an egg on top, and what was set aside back in. */
-export function lateSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+export function lateSteps(placed: PlacedComponent, egg: EggSchool, kitchen: Kitchen): StepDraft[] {
   const heat = SCHOOL_HEAT[kitchen.schools.heat]
   const back = [...(egg === 'firstOut' ? placed.egg : []), ...placed.rawProtein]
   const late = (
     action: Step['action'],
     durationS: number,
     components: Component[],
-    rest: Pick<Draft, 'cue' | 'reason'>,
+    rest: Pick<StepDraft, 'cue' | 'reason'>,
   ) =>
     components.length === 0
       ? []
       : [{ action, durationS, heat: heat.late, entries: whole(kitchen, components, 'in'), cautions: [], ...rest }]
-  const onTop: Draft[] =
+  const onTop: StepDraft[] =
     egg === 'onTop'
       ? [
           {
@@ -59,8 +59,8 @@ export function lateSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Dra
 }
 
 /** The hot-through check on the flame, the finish off it, what only some portions get, and the pick-up. */
-export function finishSteps(placed: Placed, groups: readonly BatchGroup[], kitchen: Kitchen): Draft[] {
-  const steps: Draft[] = [
+export function finishSteps(placed: PlacedComponent, groups: readonly BatchGroup[], kitchen: Kitchen): StepDraft[] {
+  const steps: StepDraft[] = [
     {
       action: 'hotCheck',
       durationS: HOUSE_S.hotCheck,
@@ -111,11 +111,11 @@ export function finishSteps(placed: Placed, groups: readonly BatchGroup[], kitch
  * Who declined something gets none of it: those portions are taken out first, then the rest is finished, then each portion
  * that was taken out gets what it does want.
  */
-function groupSteps(groups: readonly BatchGroup[], kitchen: Kitchen): Draft[] {
+function groupSteps(groups: readonly BatchGroup[], kitchen: Kitchen): StepDraft[] {
   const [inVessel, ...others] = groups
   if (!inVessel) return []
   const off = { heat: 'off' as const, cautions: [] }
-  const finish = ({ portions, components }: BatchGroup): Draft[] =>
+  const finish = ({ portions, components }: BatchGroup): StepDraft[] =>
     components.length === 0
       ? []
       : [
@@ -132,7 +132,7 @@ function groupSteps(groups: readonly BatchGroup[], kitchen: Kitchen): Draft[] {
           },
         ]
   return [
-    ...others.map(({ portions, without }): Draft => ({
+    ...others.map(({ portions, without }): StepDraft => ({
       ...off,
       action: 'takeOut',
       durationS: HOUSE_S.takeOut,

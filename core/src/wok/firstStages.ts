@@ -1,4 +1,5 @@
-import type { Component, EggSchool, Food } from '../book/dish'
+import type { Component, EggSchool } from '../book/dish'
+import type { Food } from '../book/food'
 import type { CheckedFood } from '../safety/limits'
 import {
   CUT_FACTOR_RANGE,
@@ -9,11 +10,11 @@ import {
   SCHOOL_HEAT,
   STATE_FACTOR,
 } from './houseFigures'
-import type { Placed } from './place'
-import { leavesVessel, massOf, oil, whole, type Draft, type Kitchen } from './stageParts'
+import type { PlacedComponent } from './place'
+import { leavesVessel, massOf, oil, whole, type StepDraft, type Kitchen } from './stageParts'
 
 /** The dry vessel comes up to heat. */
-export function preheat({ stationKind }: Kitchen): Draft {
+export function preheat({ stationKind }: Kitchen): StepDraft {
   const isWok = stationKind === 'wok'
   return {
     action: 'heatVessel',
@@ -27,7 +28,7 @@ export function preheat({ stationKind }: Kitchen): Draft {
 }
 
 /** Egg by the school *first, out*: set alone, then set aside. */
-export function eggSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+export function eggSteps(placed: PlacedComponent, egg: EggSchool, kitchen: Kitchen): StepDraft[] {
   if (egg !== 'firstOut') return []
   const heat = SCHOOL_HEAT[kitchen.schools.heat].egg
   const massG = massOf(kitchen, placed.egg)
@@ -56,7 +57,7 @@ export function eggSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draf
 }
 
 /** A damp cloth once something was taken out, where the house wipes. */
-export function wipeStep(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+export function wipeStep(placed: PlacedComponent, egg: EggSchool, kitchen: Kitchen): StepDraft[] {
   if (kitchen.schools.wipe !== 'afterOut' || !leavesVessel(placed, egg)) return []
   return [
     {
@@ -72,10 +73,10 @@ export function wipeStep(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draf
 }
 
 /** Each raw protein alone, checked, and out. */
-export function ownSteps(placed: Placed, egg: EggSchool, kitchen: Kitchen): Draft[] {
+export function ownSteps(placed: PlacedComponent, egg: EggSchool, kitchen: Kitchen): StepDraft[] {
   const heat = SCHOOL_HEAT[kitchen.schools.heat].own
   const firstOil = egg === 'firstOut' ? [] : oil(placed, kitchen, FIRST_OIL_SHARE, heat)
-  const own = placed.rawProtein.flatMap((component): Draft[] => [
+  const own = placed.rawProtein.flatMap((component): StepDraft[] => [
     {
       action: 'proteinIn',
       durationS: rawProteinS(component),

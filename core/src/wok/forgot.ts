@@ -1,5 +1,6 @@
 import type { SafetyCheck, Score, Step } from './score'
 
+/** A component that can still go in, and as what step. */
 export type MayStillGoIn = {
   componentId: string
   name: string

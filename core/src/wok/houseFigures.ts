@@ -1,4 +1,5 @@
-import type { Food, State } from '../book/dish'
+import type { State } from '../book/dish'
+import type { Food } from '../book/food'
 import type { HeatLevel } from './score'
 
 /**

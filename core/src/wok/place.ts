@@ -1,8 +1,9 @@
-import type { Component, Food, Schools } from '../book/dish'
+import type { Component, Schools } from '../book/dish'
+import type { Food } from '../book/food'
 import { BASE_S } from './houseFigures'
 
 /** The components of a batch by where they stand in the run. Every component stands in exactly one list. */
-export type Placed = {
+export type PlacedComponent = {
   egg: Component[]
   oil: Component[]
   rawProtein: Component[]
@@ -18,7 +19,7 @@ export type Placed = {
   finish: Component[]
   garnish: Component[]
 }
-type Place = keyof Placed
+type Place = keyof PlacedComponent
 
 const RAW_FOODS: readonly Food[] = ['seafood', 'poultry', 'meat', 'mince']
 const QUICK_FOODS: readonly Food[] = ['garlic', 'ginger', 'herb']
@@ -26,8 +27,11 @@ const QUICK_FOODS: readonly Food[] = ['garlic', 'ginger', 'herb']
 const SLOW_FROM_S = 40
 
 /** Sorts components into the places of a run; the order within a place does not depend on the order of the list. */
-export function placeComponents(components: readonly Component[], garlic: Schools['garlic'] = 'early'): Placed {
-  const placed: Placed = {
+export function placeComponents(
+  components: readonly Component[],
+  garlic: Schools['garlic'] = 'early',
+): PlacedComponent {
+  const placed: PlacedComponent = {
     egg: [],
     oil: [],
     rawProtein: [],

@@ -7,6 +7,7 @@ import type { Score, Step } from './score'
 /** What a run was fired with: never changes afterwards. */
 export type FiredRun = { id: string; firedAtMs: number; score: Score; handsFree: boolean }
 
+/** When a step of a run began and ended [ms since 1970, UTC]. */
 export type StepTimes = {
   stepId: string
   startMs: number
@@ -16,6 +17,7 @@ export type StepTimes = {
   endedBy: 'score' | 'cook' | null
 }
 
+/** A run as it stands at an instant. */
 export type RunState = {
   /** The steps of the score, with those that were put in on the way. */
   steps: readonly Step[]

@@ -1,5 +1,6 @@
 import type { Stamped } from '../event/eventOrder'
 
+/** What can go wrong at the wok. */
 export const TROUBLES = ['burning', 'tooWet', 'sticking', 'forgot', 'hurt'] as const
 export type Trouble = (typeof TROUBLES)[number]
 

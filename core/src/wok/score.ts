@@ -1,9 +1,11 @@
-import type { Amount } from '../book/scale'
+import type { BatchAmount } from '../book/scale'
 import type { CheckedFood, CookLimit } from '../safety/limits'
 
+/** How far the flame is open. */
 export const HEAT_LEVELS = ['off', 'low', 'medium', 'high', 'full'] as const
 export type HeatLevel = (typeof HEAT_LEVELS)[number]
 
+/** What a step does. */
 export const ACTIONS = [
   'heatVessel',
   'oilIn',
@@ -86,6 +88,7 @@ export const REASONS = [
 ] as const
 export type Reason = (typeof REASONS)[number]
 
+/** What can hurt somebody in a step. */
 export const CAUTIONS = [
   'wokToSmoke',
   'oilNearSmoke',
@@ -102,8 +105,9 @@ export type Caution = (typeof CAUTIONS)[number]
 export type SafetyCheck = { food: CheckedFood; limit: CookLimit }
 
 /** What happens to a component in a step: it goes in, leaves to be set aside, comes back, or is added to the plate. */
-export type Entry = Amount & { motion: 'in' | 'out' | 'back' | 'plate' }
+export type Entry = BatchAmount & { motion: 'in' | 'out' | 'back' | 'plate' }
 
+/** One step of a score: when, what goes in or out, at which heat. */
 export type Step = {
   id: string
   action: Action

@@ -3,13 +3,14 @@ import type { Component, Dish, EggSchool } from '../book/dish'
 import { amountOf, componentMassG, totalMassG } from '../book/scale'
 import type { MeasureTools } from '../measure/practical'
 import { cookLimit, type CookRules } from '../safety/limits'
-import { placeComponents, type Placed } from './place'
+import { placeComponents, type PlacedComponent } from './place'
 import type { Entry, Score, Step } from './score'
 import { baseSteps, riceSteps } from './baseStages'
 import { finishSteps, lateSteps } from './endStages'
 import { eggSteps, ownSteps, preheat, wipeStep } from './firstStages'
-import type { Draft, Kitchen } from './stageParts'
+import type { StepDraft, Kitchen } from './stageParts'
 
+/** A dish as a batch: components, rice, measures and rules. */
 export type SequenceInput = {
   dish: Pick<Dish, 'portionRiceG' | 'schools' | 'stationKind'>
   /** The dish's components after modifiers and allergies. */
@@ -21,6 +22,7 @@ export type SequenceInput = {
   rules: CookRules
 }
 
+/** The score, or why there is none. */
 export type SequenceResult =
   | { kind: 'score'; score: Score }
   | { kind: 'no-rice' }
@@ -61,7 +63,12 @@ export function sequence(input: SequenceInput): SequenceResult {
   return { kind: 'score', score: scoreOf(draftSteps(placed, school, groups, kitchen), riceMassG) }
 }
 
-function draftSteps(placed: Placed, egg: EggSchool, groups: readonly BatchGroup[], kitchen: Kitchen): Draft[] {
+function draftSteps(
+  placed: PlacedComponent,
+  egg: EggSchool,
+  groups: readonly BatchGroup[],
+  kitchen: Kitchen,
+): StepDraft[] {
   return [
     preheat(kitchen),
     ...eggSteps(placed, egg, kitchen),
@@ -74,7 +81,7 @@ function draftSteps(placed: Placed, egg: EggSchool, groups: readonly BatchGroup[
   ]
 }
 
-function scoreOf(drafts: readonly Draft[], riceMassG: number): Score {
+function scoreOf(drafts: readonly StepDraft[], riceMassG: number): Score {
   const seen = new Map<string, number>()
   let startS = 0
   const steps = drafts.map((draft): Step => {

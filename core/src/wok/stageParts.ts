@@ -1,7 +1,7 @@
 import type { Component, EggSchool, Schools, StationKind } from '../book/dish'
 import type { CheckedFood } from '../safety/limits'
 import { HOUSE_S } from './houseFigures'
-import type { Placed } from './place'
+import type { PlacedComponent } from './place'
 import type { Entry, SafetyCheck, Step } from './score'
 
 /** What the stages need to know of this batch and this kitchen. */
@@ -16,7 +16,8 @@ export type Kitchen = {
   riceMassG: number
 }
 
-export type Draft = Omit<Step, 'id' | 'startS' | 'check' | 'figure'> & { check?: SafetyCheck }
+/** A step before it has its place and its check. */
+export type StepDraft = Omit<Step, 'id' | 'startS' | 'check' | 'figure'> & { check?: SafetyCheck }
 
 /** Components with their whole amount in the batch, each with the same motion. */
 export const whole = (kitchen: Kitchen, components: readonly Component[], motion: Entry['motion']) =>
@@ -27,7 +28,7 @@ export const massOf = (kitchen: Kitchen, components: readonly Component[]) =>
   components.reduce((sum, component) => sum + kitchen.massG(component), 0)
 
 /** Oil goes in once, or in halves when the vessel is emptied between the egg or protein and the base. */
-export function oil(placed: Placed, kitchen: Kitchen, share: number, heat: Step['heat']): Draft[] {
+export function oil(placed: PlacedComponent, kitchen: Kitchen, share: number, heat: Step['heat']): StepDraft[] {
   if (placed.oil.length === 0 || share <= 0) return []
   return [
     {
@@ -43,6 +44,6 @@ export function oil(placed: Placed, kitchen: Kitchen, share: number, heat: Step[
 }
 
 /** Whether something is taken out before the base, so that the vessel is oiled twice. */
-export function leavesVessel(placed: Placed, egg: EggSchool): boolean {
+export function leavesVessel(placed: PlacedComponent, egg: EggSchool): boolean {
   return egg === 'firstOut' || placed.rawProtein.length > 0
 }

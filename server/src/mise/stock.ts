@@ -11,7 +11,7 @@ import { foldStock, type ItemStock } from 'core/mise/stock/foldStock'
 import type { Pool } from 'mysql2/promise'
 import { listStockEvents } from './events.sql'
 import type { MiseKitchen } from './miseKitchen'
-import { listDishVersionsOf, listFired, type FiredRun } from './usage.sql'
+import { listDishVersionsOf, listFired, type FiredPortions } from './usage.sql'
 
 const DAY_MS = 86_400_000
 /** What nobody counted or made for three weeks counts as nothing: it is to be counted. */
@@ -23,7 +23,7 @@ export async function stockOf(pool: Pool, { kitchen, dishes }: MiseKitchen, nowM
   const events = await listStockEvents(pool, kitchen.id, nowMs - STOCK_DAYS * DAY_MS)
   const fired = await listFired(pool, kitchen.id, nowMs - USAGE_DAYS * DAY_MS)
   const versions = await listDishVersionsOf(pool, kitchen.id, fired)
-  const dishOf = ({ dishId, dishVersion }: FiredRun) => {
+  const dishOf = ({ dishId, dishVersion }: FiredPortions) => {
     const now = dishes.find((dish) => dish.id === dishId)
     if (now?.version === dishVersion) return now
     const body = versions.get(`${dishId}@${dishVersion}`)

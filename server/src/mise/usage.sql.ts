@@ -2,7 +2,7 @@ import { rowsAs } from '../db/rows'
 import type { RowDataPacket } from 'mysql2'
 import type { Db } from '../db/pool'
 
-export type FiredRun = {
+export type FiredPortions = {
   dishId: string
   dishVersion: number
   firedAtMs: number
@@ -11,7 +11,7 @@ export type FiredRun = {
 }
 
 /** What the wok fired since an instant, without what was stopped, with what each part had asked for. */
-export async function listFired(db: Db, kitchenId: string, fromMs: number): Promise<FiredRun[]> {
+export async function listFired(db: Db, kitchenId: string, fromMs: number): Promise<FiredPortions[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
     `SELECT run.id, run.dish_id AS dishId, run.dish_version AS dishVersion, run.fired_at_ms AS firedAtMs, run.modifiers,
             part.portions, item.modifiers AS partModifiers
@@ -21,8 +21,8 @@ export async function listFired(db: Db, kitchenId: string, fromMs: number): Prom
       WHERE run.kitchen_id = ? AND run.fired_at_ms >= ? AND run.state <> 'stopped'`,
     [kitchenId, fromMs],
   )
-  const runs = new Map<string, FiredRun>()
-  type Row = Omit<FiredRun, 'parts'> & { id: string; portions: number; partModifiers: string[] }
+  const runs = new Map<string, FiredPortions>()
+  type Row = Omit<FiredPortions, 'parts'> & { id: string; portions: number; partModifiers: string[] }
   for (const { id, portions, partModifiers, ...row } of rowsAs<Row>(rows)) {
     const run = runs.get(id) ?? { ...row, parts: [] }
     run.parts.push({ portions: Number(portions), modifiers: partModifiers })
@@ -32,7 +32,7 @@ export async function listFired(db: Db, kitchenId: string, fromMs: number): Prom
 }
 
 /** The dishes as they were when they were fired, by id and version. */
-export async function listDishVersionsOf(db: Db, kitchenId: string, runs: readonly FiredRun[]) {
+export async function listDishVersionsOf(db: Db, kitchenId: string, runs: readonly FiredPortions[]) {
   const wanted = [...new Set(runs.map((run) => `${run.dishId}@${run.dishVersion}`))].map((key) => key.split('@'))
   if (wanted.length === 0) return new Map<string, unknown>()
   const [rows] = await db.query<RowDataPacket[]>(

@@ -4,7 +4,7 @@ import { dayAfter, instantOf } from 'core/time/localTime'
 import { csvAttachment } from '../http/attachment'
 import { json, newRouter } from '../http/context'
 import { findKitchen } from '../setup/kitchen.sql'
-import { listPastRuns, type PageKey } from './record.sql'
+import { listPastRuns, type RunPageKey } from './record.sql'
 import { runsCsv } from './runs.csv'
 
 const PAGE_SIZE = 40
@@ -55,7 +55,7 @@ export const recordRoutes = newRouter()
   })
 const keyOf = (row: RunRow) => `${row.firedAtMs}_${row.id}`
 
-function readKey(text: string | undefined): PageKey | null {
+function readKey(text: string | undefined): RunPageKey | null {
   const [firedAtMs, id] = text?.split('_') ?? []
   return firedAtMs && id ? { firedAtMs: Number(firedAtMs), id } : null
 }

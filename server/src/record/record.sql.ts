@@ -18,7 +18,7 @@ const ROW = `
          (SELECT COUNT(*) FROM ${STANDING_TROUBLE}) AS troubles,
          planned_s AS plannedS, promised_at_ms AS promisedAtMs, allergies FROM run`
 
-export type PageKey = { firedAtMs: number; id: string }
+export type RunPageKey = { firedAtMs: number; id: string }
 
 /** Which runs: of a dish, a station, a cook, fired between two instants, or only those that went wrong. */
 export type PastRunFilter = {
@@ -49,7 +49,7 @@ const LATE_MS = 30_000
 export async function listPastRuns(
   db: Db,
   kitchenId: string,
-  before: PageKey | null,
+  before: RunPageKey | null,
   limit: number,
   filter: PastRunFilter = {},
 ): Promise<RunRow[]> {

@@ -4,7 +4,7 @@ import { inTransaction } from '../db/pool'
 import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { beginLot } from './beginLot'
-import { findLot, listOpenLots, listPastLots, type PageKey } from './lots.sql'
+import { findLot, listOpenLots, listPastLots, type LotPageKey } from './lots.sql'
 import { portionLot } from './portionLot'
 import { riceKitchen } from './riceKitchen'
 import { takeLotEvents, unknownLot } from './takeLotEvents'
@@ -127,7 +127,7 @@ export const lotRoutes = newRouter()
   })
 const keyOf = (row: LotRow) => `${row.bornAtMs}_${row.id}`
 
-function readKey(text: string | undefined): PageKey | null {
+function readKey(text: string | undefined): LotPageKey | null {
   const [bornAtMs, id] = text?.split('_') ?? []
   return bornAtMs && id ? { bornAtMs: Number(bornAtMs), id } : null
 }

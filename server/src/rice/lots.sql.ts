@@ -174,13 +174,13 @@ export async function saveLotState(
   )
 }
 
-export type PageKey = { bornAtMs: number; id: string }
+export type LotPageKey = { bornAtMs: number; id: string }
 
 /** Lots, newest first, from just before a key: a page of the past. */
 export async function listPastLots(
   db: Db,
   kitchenId: string,
-  before: PageKey | null,
+  before: LotPageKey | null,
   limit: number,
 ): Promise<LotRow[]> {
   const key = before ?? { bornAtMs: Number.MAX_SAFE_INTEGER, id: '~' }

@@ -44,6 +44,7 @@ const row = (id: string, more: Partial<Ingredient> = {}): Ingredient => ({
   mayContain: [],
   areAllergensKnown: true,
   isReadyToEat: null,
+  food: null,
   diets: [],
   source: 'test',
   confidence: 'high',

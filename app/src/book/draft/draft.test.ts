@@ -1,7 +1,7 @@
 import type { KitchenIngredient } from 'contract/ingredient'
 import { Dish } from 'contract/dish'
 import { shelfOf } from '../useShelf'
-import { blankDraft, blankLine, dishId, dishOfDraft, draftOfDish, type Draft } from './draft'
+import { blankDraft, blankLine, dishId, dishOfDraft, draftOfDish, type EditedDish } from './draft'
 import { edited, historyOf, type Edit, type History } from './history'
 import { pastedLines } from './pasteLines'
 import { componentsOf, lineReader } from './readLines'
@@ -36,6 +36,7 @@ const row = (id: string, more: Partial<KitchenIngredient> = {}): KitchenIngredie
   mayContain: [],
   areAllergensKnown: true,
   isReadyToEat: null,
+  food: null,
   diets: [],
   source: 'test',
   confidence: 'high',
@@ -67,8 +68,8 @@ const SHELF = shelfOf(
   ],
 )
 const read = lineReader(SHELF, 'us')
-const components = (draft: Draft) => componentsOf(draft.lines, read, (id) => SHELF.recipes.get(id)?.food)
-const typed = (...lines: [string, string, string?][]): Draft => {
+const components = (draft: EditedDish) => componentsOf(draft.lines, read, (id) => SHELF.recipes.get(id)?.food)
+const typed = (...lines: [string, string, string?][]): EditedDish => {
   const draft = blankDraft(key())
   const more = lines.map(([amount, name, cut = '']) => ({ ...blankLine(key()), amount, name, cut }))
   return { head: { ...draft.head, name: 'Test rice' }, lines: [...draft.lines, ...more] }

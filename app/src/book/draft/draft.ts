@@ -45,7 +45,7 @@ export type DraftHead = {
   standard: HouseStandard | null
 }
 
-export type Draft = { head: DraftHead; lines: readonly DraftLine[] }
+export type EditedDish = { head: DraftHead; lines: readonly DraftLine[] }
 
 export const blankLine = (key: string): DraftLine => ({
   key,
@@ -65,7 +65,7 @@ export const blankLine = (key: string): DraftLine => ({
 
 const DEFAULT_PORTION_RICE_G = 220
 
-export const blankDraft = (key: string): Draft => ({
+export const blankDraft = (key: string): EditedDish => ({
   head: {
     name: '',
     shortName: '',
@@ -90,7 +90,7 @@ export const blankDraft = (key: string): Draft => ({
 })
 
 /** A dish as it is edited: one portion, every line as text. */
-export function draftOfDish(dish: Dish, currency: string, newKey: () => string): Draft {
+export function draftOfDish(dish: Dish, currency: string, newKey: () => string): EditedDish {
   const price = (minor: number | undefined) => (minor === undefined ? '' : moneyText(minor, currency))
   const { name, shortName, stationKind, schools, portionRiceG, modifiers } = dish
   return {

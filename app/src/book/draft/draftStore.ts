@@ -1,4 +1,4 @@
-import type { Draft, DraftHead, DraftLine } from './draft'
+import type { EditedDish, DraftHead, DraftLine } from './draft'
 import { edited, historyOf, type Edit, type History } from './history'
 
 /**
@@ -9,7 +9,7 @@ export class DraftStore {
   private listeners = new Set<() => void>()
   history: History
 
-  constructor(draft: Draft) {
+  constructor(draft: EditedDish) {
     this.history = historyOf(draft)
   }
 

@@ -1,9 +1,9 @@
-import type { Draft, DraftHead, DraftLine } from './draft'
+import type { EditedDish, DraftHead, DraftLine } from './draft'
 
 export type History = {
-  past: readonly Draft[]
-  present: Draft
-  future: readonly Draft[]
+  past: readonly EditedDish[]
+  present: EditedDish
+  future: readonly EditedDish[]
   /** What was changed last, and when: typing on in one field is one step. */
   last: { field: string; atMs: number } | null
 }
@@ -14,14 +14,14 @@ export type Edit =
   | { kind: 'insert'; afterKey: string | null; lines: readonly DraftLine[] }
   | { kind: 'remove'; key: string }
   | { kind: 'move'; key: string; to: number }
-  | { kind: 'all'; draft: Draft }
+  | { kind: 'all'; draft: EditedDish }
   | { kind: 'undo' }
   | { kind: 'redo' }
 
 const ONE_STEP_MS = 1000
 const MAX_STEPS = 200
 
-export const historyOf = (draft: Draft): History => ({ past: [], present: draft, future: [], last: null })
+export const historyOf = (draft: EditedDish): History => ({ past: [], present: draft, future: [], last: null })
 
 /** The next state of an editor; typing within a second in one field is one step of undo. */
 export function edited(history: History, edit: Edit, atMs: number): History {
@@ -46,7 +46,7 @@ export function edited(history: History, edit: Edit, atMs: number): History {
   return { past: isOneStep ? past : [...past, present].slice(-MAX_STEPS), present: draft, future: [], last }
 }
 
-function applied(draft: Draft, edit: Exclude<Edit, { kind: 'undo' | 'redo' }>): Draft {
+function applied(draft: EditedDish, edit: Exclude<Edit, { kind: 'undo' | 'redo' }>): EditedDish {
   const { lines } = draft
   switch (edit.kind) {
     case 'all':

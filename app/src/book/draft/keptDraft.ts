@@ -2,7 +2,7 @@ import { Dish, HouseStandard, Modifier, StationKind } from 'contract/dish'
 import { ROLES, SCALINGS, STATES } from 'core/book/dish'
 import { z } from 'zod'
 import { forget, keep, readKept } from '../../device/storage'
-import type { Draft } from './draft'
+import type { EditedDish } from './draft'
 
 const Line = z.object({
   key: z.string(),
@@ -38,7 +38,7 @@ const Kept = z.object({
     lines: z.array(Line),
   }),
 })
-type KeptDraft = { base: Dish | null; draft: Draft }
+type KeptDraft = { base: Dish | null; draft: EditedDish }
 
 const keyOf = (id: string | null) => `okazu.draft/${id ?? 'new'}`
 

@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import { useEffect, useRef, useState } from 'react'
 import { newId } from '../../device/ids'
-import { blankDraft, draftOfDish, type Draft } from './draft'
+import { blankDraft, draftOfDish, type EditedDish } from './draft'
 import type { DraftStore } from './draftStore'
 import type { Edit } from './history'
 import { dropDraft, keepDraft, readDraft } from './keptDraft'
@@ -11,7 +11,7 @@ const KEEP_MS = 300
 
 export type Editor = {
   /** As it stood when typing last rested; `store` has the last letter. */
-  draft: Draft
+  draft: EditedDish
   store: DraftStore
   /** The dish as it was when this edit began. */
   base: Dish | null

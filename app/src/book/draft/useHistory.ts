@@ -1,5 +1,5 @@
 import { startTransition, useCallback, useEffect, useState, useSyncExternalStore } from 'react'
-import type { Draft, DraftLine } from './draft'
+import type { EditedDish, DraftLine } from './draft'
 import { DraftStore } from './draftStore'
 import type { Edit } from './history'
 
@@ -7,7 +7,7 @@ import type { Edit } from './history'
 const SETTLE_MS = 150
 
 /** A draft's store, the way to edit it, and its history as it stood when typing last rested. */
-export function useHistory(initial: () => Draft) {
+export function useHistory(initial: () => EditedDish) {
   const [store] = useState(() => new DraftStore(initial()))
   const [history, setHistory] = useState(store.history)
   const edit = useCallback((one: Edit) => store.edit(one, performance.now()), [store])

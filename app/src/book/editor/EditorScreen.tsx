@@ -29,6 +29,9 @@ import { LinesEditor } from './LinesEditor'
 import { componentsOf, lineReader, riceMassOf } from '../draft/readLines'
 import { TakeOut } from './TakeOut'
 import { UndoBar } from './UndoBar'
+import { useSaveBlock } from './saveBlock'
+import { useSaveDish } from './useSaveDish'
+import { useTakeRepair } from './useTakeRepair'
 import { useEditor } from '../draft/useEditor'
 import { VariationFields } from './VariationFields'
 import { newId } from '../../device/ids'
@@ -86,17 +89,10 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   const isWide = useIsWide()
   const editor = useEditor(dish, kitchen.currency)
   const { draft, store, base, edit } = editor
-  const [theirs, setTheirs] = useState<Dish | null>(null)
-  const [failure, setFailure] = useState<Error | null>(null)
-  const [isSaving, setIsSaving] = useState(false)
-  const sentence = useProblemSentence(failure)
   const read = useMemo(() => lineReader(shelf, kitchen.tools.system), [shelf, kitchen.tools.system])
   const riceG = riceMassOf(draft.lines, read)
-  const foodOfRecipe = (recipeId: string) => shelf.recipes.get(recipeId)?.food
-  const components = useMemo(
-    () => componentsOf(draft.lines, read, (recipeId) => shelf.recipes.get(recipeId)?.food),
-    [draft.lines, read, shelf],
-  )
+  const foodOfRecipe = useCallback((recipeId: string) => shelf.recipes.get(recipeId)?.food, [shelf])
+  const components = useMemo(() => componentsOf(draft.lines, read, foodOfRecipe), [draft.lines, read, foodOfRecipe])
   const style = styles.find((one) => one.id === draft.head.style) ?? styles[0]
 
   const setPreset = useEffectEvent(() => {
@@ -105,42 +101,9 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   })
   useEffect(() => setPreset(), [])
 
-  const unread = draft.lines.filter((line) => line.name.trim() !== '' && read(line).massG === null).length
-  const isPriceRead = [draft.head.price, draft.head.ceiling].every(
-    (text) => !('fault' in readMoney(text, kitchen.currency)),
-  )
-  const blocked =
-    draft.head.name.trim() === ''
-      ? t('editor.saveNoName')
-      : riceG === null
-        ? t('editor.saveNoRice')
-        : unread > 0
-          ? t('editor.saveBlocked', { count: unread })
-          : isPriceRead && draft.head.portionRiceG > 0
-            ? undefined
-            : t('editor.savePrice')
-
-  const save = async (wanted: DishDraft, version: number) => {
-    setIsSaving(true)
-    setFailure(null)
-    try {
-      const saved = await sendJson('PUT', `/dishes/${wanted.id}`, { version, dish: wanted }, Dish)
-      editor.done()
-      setTheirs(null)
-      toast(t('editor.saved', { dish: saved.name, n: saved.version }))
-      await queries.invalidateQueries({ queryKey: ['book'] })
-      router.replace(`/book/${saved.id}`)
-    } catch (error) {
-      if (error instanceof Refused && error.problem.code === 'edited-meanwhile') {
-        await queries.refetchQueries({ queryKey: ['book'], exact: true })
-        const now = queries.getQueryData<{ dishes: Dish[] }>(['book'])?.dishes.find((one) => one.id === wanted.id)
-        if (now) setTheirs(now)
-        else setFailure(error)
-      } else setFailure(error as Error)
-    } finally {
-      setIsSaving(false)
-    }
-  }
+  const blocked = useSaveBlock(draft, read, riceG, kitchen.currency)
+  const { save, theirs, setTheirs, failure, isSaving } = useSaveDish(editor.done)
+  const sentence = useProblemSentence(failure)
   const wanted = () => {
     const { head, lines } = store.history.present
     return dishOfDraft(head, componentsOf(lines, read, foodOfRecipe), kitchen.currency, base?.id ?? null)
@@ -158,20 +121,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
       />
     </View>
   )
-  const takeRepair = useCallback(
-    (changes: RepairChanges) => {
-      const { head, lines } = store.history.present
-      const riceG = riceMassOf(lines, read)
-      const made = componentsOf(lines, read, (recipeId) => shelf.recipes.get(recipeId)?.food)
-      const weighed = lines.filter((line) => (read(line).massG ?? 0) > 0 && line.name.trim() !== '')
-      changes.forEach(({ id, toG }) => {
-        const line = weighed[made.findIndex((one) => one.id === id)]
-        if (!line || riceG === null) return
-        edit({ kind: 'line', key: line.key, changes: { amount: gramsText((toG * riceG) / head.portionRiceG) } })
-      })
-    },
-    [store, read, shelf, edit],
-  )
+  const takeRepair = useTakeRepair(editor, read, foodOfRecipe)
   const balance = style && (
     <EditorBalance
       head={draft.head}

@@ -9,7 +9,7 @@ import { toast } from '../../ui/Toast'
 import { capital } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
-import { sayOfMise, undoMise, type Said } from '../useMise'
+import { sayOfMise, undoMise, type SaidOfMise } from '../useMise'
 import type { Mise, MiseTask } from '../useKitchenPlan'
 import { DoneShort } from './DoneShort'
 import { Cautions, TaskFigures } from './NextTask'
@@ -59,7 +59,7 @@ function Everything({ mise, task, onPart, onClose }: Props & { onPart: (part: Pa
   const t = useWords('mise')
   const personId = useSettings().cookId
   if (task.status === 'done') return null
-  const say = (said: Said, done: string) => {
+  const say = (said: SaidOfMise, done: string) => {
     const ids = sayOfMise(task.planId, said)
     toast(done, () => undoMise(task.planId, ids))
     onClose()

@@ -1,7 +1,7 @@
 import type { MiseEvent } from 'contract/mise/event'
 import { lotNameOf } from 'core/mise/stock/foldStock'
 import { kitchenNowMs } from '../../device/clock'
-import { sayOfMise, type Said } from '../useMise'
+import { sayOfMise, type SaidOfMise } from '../useMise'
 import type { MiseTask } from '../useKitchenPlan'
 import { waitAfter } from './taskOrder'
 
@@ -40,7 +40,7 @@ export function endTask(task: MiseTask, tasks: readonly MiseTask[], massG: numbe
   }
   const took = task.takes.map((take) => ({ itemId: take.itemId, massG: take.massG * share }))
   const wait = waitAfter(task, tasks)
-  const said: Said[] = [{ kind: 'ended', taskId: task.id, massG: outG, gave, took }]
+  const said: SaidOfMise[] = [{ kind: 'ended', taskId: task.id, massG: outG, gave, took }]
   if (wait) said.push({ kind: 'began', taskId: wait.id, staffIds: [] })
   const ids = sayOfMise(task.planId, ...said)
   return { ids, lot: gave ? lotNameOf(ids[0] ?? '') : null, useByMs: gave?.useByMs ?? null }

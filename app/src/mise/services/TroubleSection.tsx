@@ -8,7 +8,7 @@ import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../MisePage'
 import { useMiseWords } from '../miseWords'
-import { sayOfMise, undoMise, type Said } from '../useMise'
+import { sayOfMise, undoMise, type SaidOfMise } from '../useMise'
 import type { Mise } from '../useKitchenPlan'
 
 /** Someone is ill, something broke: said once, and the plan makes the best of who and what is left. */
@@ -20,7 +20,7 @@ export function TroubleSection({ mise }: { mise: Mise }) {
   const toMs = endOfLocalDay(mise.next?.fromMs ?? mise.nowMs, mise.kitchen.timeZone)
   const fromMs = Math.round(mise.nowMs)
   const time = formatTime(toMs, mise.kitchen.timeZone)
-  const say = (said: Said, done: string) => {
+  const say = (said: SaidOfMise, done: string) => {
     const ids = sayOfMise(planId, said)
     toast(done, () => undoMise(planId, ids))
     setOpen(null)

@@ -3,8 +3,10 @@ import type { Role } from '../dish'
 import type { Allergen, Ingredient, Trait } from '../ingredient'
 import type { Colour, Metric } from './style'
 
+/** A component as it is weighed: its ingredient and its mass in the portion [g]. */
 export type BalancePart = { id: string; name: string; role: Role; ingredient: Ingredient; massG: number }
 
+/** What a portion holds: masses, fractions of the whole, and the house's scales. */
 export type Balance = {
   massG: number
   riceMassG: number

@@ -3,6 +3,7 @@ import { sumMinor } from '../../measure/money'
 /** A price as it was from a day on: so much for a pack of so many grams as bought, in the smallest unit of the currency. */
 export type Price = { fromDay: string; packName: string; packG: number; priceMinor: number }
 
+/** A mass of something [g, edible], and the price it is bought at. */
 export type Priced = { massG: number; ediblePortion: number; price: Price | null; name: string }
 
 /** What a batch costs, exact until the last step; null with the names that have no price, so that nothing is guessed. */

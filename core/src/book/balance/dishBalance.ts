@@ -6,6 +6,7 @@ import type { BalancePart } from './balance'
 /** Where a component's composition comes from: a row of the table or a sub-recipe opened up. */
 export type Lookup = (component: Pick<Component, 'ingredientId' | 'recipeId'>) => Ingredient | null
 
+/** Finds the ingredient behind a component, or the sub-recipe as an ingredient. */
 export const lookupIn =
   (ingredients: ReadonlyMap<string, Ingredient>, recipes: ReadonlyMap<string, Ingredient>): Lookup =>
   ({ ingredientId, recipeId }) => {

@@ -4,7 +4,9 @@ import { balanceOf, SCALE_PER_SHARE, type BalancePart } from './balance'
 import { CONTENT, findingsOf } from './findings'
 import type { Metric, Style } from './style'
 
+/** A component that is changed from one mass to another [g]. */
 export type RepairChange = { id: string; name: string; fromG: number; toG: number }
+/** The smallest changes that bring a dish into its bands. */
 export type DishRepair = { changes: RepairChange[] }
 
 /** How unwilling a cook is to change what a dish is about: a share of an egg costs as much as three of a sauce. */

@@ -1,3 +1,4 @@
+/** Between which values a metric should lie. */
 export type Band = { least: number; most: number }
 
 /** What is measured of a dish and has a band: fractions of the finished mass, or of the rice. */
@@ -14,9 +15,11 @@ export const METRICS = [
 ] as const
 export type Metric = (typeof METRICS)[number]
 
+/** How dark a dish is, from pale to deep. */
 export const COLOURS = ['pale', 'tan', 'brown', 'deep'] as const
 export type Colour = (typeof COLOURS)[number]
 
+/** A style of dish: the band of every metric, and the colours it may have. */
 export type Style = { id: string; name: string; bands: Readonly<Record<Metric, Band>>; colours: readonly Colour[] }
 
 const band = (least: number, most: number): Band => ({ least, most })

@@ -1,5 +1,6 @@
 import type { Repair } from '../../measure/plausible'
 
+/** What can be doubtful about a line that was read. */
 export const FLAG_CODES = [
   'no-amount',
   'unknown-ingredient',
@@ -15,6 +16,7 @@ export const FLAG_CODES = [
   'heaped',
   'which-size',
 ] as const
+/** A doubt about a line, in words and with its values. */
 export type Flag = {
   code: (typeof FLAG_CODES)[number]
   message: string
@@ -23,6 +25,7 @@ export type Flag = {
   repairs: Repair[]
 }
 
+/** A doubt with its code, message and values. */
 export const flag = (code: Flag['code'], message: string, values: Flag['values'] = {}): Flag => ({
   code,
   message,

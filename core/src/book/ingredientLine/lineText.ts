@@ -18,6 +18,7 @@ export function plainText(text: string): string {
 
 const BULLET = /^(?:(?:[-–—*•·‣◦▪●○+]|\[[ xX✓]?\]|☐|☑|\(?\d{1,2}[.)](?=\s+[^\s]))\s+)+/
 
+/** A line without the bullet or number of a list before it. */
 export const withoutBullet = (text: string) => text.replace(BULLET, '')
 
 const HEADING_WORDS =

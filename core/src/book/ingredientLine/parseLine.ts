@@ -1,6 +1,7 @@
 import type { MeasureSystem } from '../../measure/units'
 import { headingOf, plainText, withoutBullet } from './lineText'
-import { readAmount, type Amount, type Measure } from './readAmount'
+import { readAmount, type WrittenAmount } from './readAmount'
+import { type Measure } from './readMeasure'
 import { splitRest } from './splitRest'
 
 /**
@@ -73,7 +74,7 @@ const isSeparated = (text: string, end: number) =>
   !/[a-z0-9]/i.test(text[end] ?? '') || /[\s.]/.test(text[end - 1] ?? '')
 
 /** The amount that ends a line: "soy sauce 2 tbsp", "Egg: 2 large". */
-function trailingAmount(bare: string, system: MeasureSystem): { amount: Amount; before: string } | null {
+function trailingAmount(bare: string, system: MeasureSystem): { amount: WrittenAmount; before: string } | null {
   NUMBER_START.lastIndex = 0
   for (let found = NUMBER_START.exec(bare); found; found = NUMBER_START.exec(bare)) {
     const at = found.index + found[0].length
@@ -92,7 +93,7 @@ function trailingAmount(bare: string, system: MeasureSystem): { amount: Amount; 
   return null
 }
 
-function filled(line: ParsedLine, amount: Amount | null, lead: readonly string[], restText: string): ParsedLine {
+function filled(line: ParsedLine, amount: WrittenAmount | null, lead: readonly string[], restText: string): ParsedLine {
   const rest = splitRest(restText)
   const prep = [...lead, ...(amount?.manner ?? []), ...rest.prep].filter((words) => words !== '')
   return {

@@ -1,13 +1,12 @@
 import { isMassUnit, type MeasureSystem } from '../../measure/units'
 import { Cursor } from './cursor'
 import { closingBracket } from './lineText'
+import { APPROXIMATE, isPartOfWord, RANGE, readMeasure, wholeMeasure, type Measure } from './readMeasure'
 import { unitRatio } from './unitRatio'
-import { CONTAINERS, readUnitWord } from './unitWords'
+import { CONTAINERS, readUnitWord, type UnitRead } from './unitWords'
 
-/** So much of a unit; `most` where a range was given. */
-export type Measure = { value: number; most: number | null; unit: string | null }
-
-export type Amount = {
+/** The amount at the beginning of a line: quantity, unit, size, and what is left. */
+export type WrittenAmount = {
   value: number | null
   most: number | null
   unit: string | null
@@ -22,12 +21,10 @@ export type Amount = {
   end: number
 }
 
-const APPROXIMATE = /(?:about|around|approximately|approx\.?|roughly|circa|ca\.?|~|≈)\s*/iy
 const BEFORE = /(?:at least|(?:generous|good|big))\s+/iy
 const A_GOOD = /an?\s+(?:generous|good|big|scant)\s+(?=[a-z])/iy
 const UP_TO = /(?:up to|max\.?|at most)\s+/iy
 const A_FEW = /(?:a few|few|some|several)\s+/iy
-const RANGE = /\s*(?:-|–|—|\bto\b|\bor\b)\s*(?=[\d.¼½¾⅓⅔⅛⅜⅝⅞]|[a-z]+\s)/iy
 const BETWEEN = /between\s+/iy
 const BETWEEN_AND = /\s+and\s+/iy
 const TIMES = /\s*[x×]\s*(?=\d)/iy
@@ -46,225 +43,209 @@ const COUNTED_BY_SIZE: readonly string[] = ['clove', 'head', 'bunch']
 const SHAPED = /(thumb-sized|bite-sized)\s+/iy
 
 /** The amount that begins at `from`, or null where there is none: number or range, size, manner, unit, other measures. */
-export function readAmount(text: string, from: number, system: MeasureSystem): Amount | null {
+export function readAmount(text: string, from: number, system: MeasureSystem): WrittenAmount | null {
   const cursor = new Cursor(text, from)
-  const amount: Amount = {
-    value: null,
-    most: null,
-    unit: null,
-    size: null,
-    manner: [],
-    also: [],
-    each: null,
-    isApproximate: false,
-    end: from,
+  const number = readNumber(cursor)
+  if (!number) return null
+  const part = readUnitPart(cursor, number.value)
+  let { value } = part
+  for (let more = readMore(cursor, value, part.unit, system); more !== null;) {
+    value = more
+    more = readMore(cursor, value, part.unit, system)
   }
-  if (cursor.take(UP_TO)) {
-    amount.most = cursor.number()
-    if (amount.most === null) return null
-  } else if (cursor.take(A_FEW)) {
-    const unit = readUnitWord(text, cursor.at)
-    if (!unit) return null
-    amount.isApproximate = true
-  } else {
-    while (cursor.take(APPROXIMATE)) amount.isApproximate = true
-    cursor.take(BEFORE)
-    if (cursor.take(APPROXIMATE)) amount.isApproximate = true
-    if (cursor.take(A_GOOD)) amount.value = 1
-    else if (!readRange(cursor, amount)) return null
-  }
-  readUnitPart(cursor, amount)
-  while (readMore(cursor, amount, system));
-  readOthers(cursor, amount, system)
+  const others = readOthers(cursor, value, part.unit, system)
   cursor.take(OF)
-  amount.end = cursor.at
-  return amount
-}
-
-function readRange(cursor: Cursor, amount: Amount): boolean {
-  const isBetween = cursor.take(BETWEEN) !== null
-  amount.value = cursor.number()
-  if (amount.value === null) return false
-  const before = cursor.at
-  if (cursor.take(isBetween ? BETWEEN_AND : RANGE)) {
-    amount.most = cursor.number()
-    if (amount.most === null) cursor.at = before
+  return {
+    ...number,
+    ...part,
+    value: others.value,
+    manner: [...part.manner, ...others.manner],
+    also: others.also,
+    end: cursor.at,
   }
-  return true
 }
 
-function readUnitPart(cursor: Cursor, amount: Amount): void {
-  const { text } = cursor
+type WrittenNumber = Pick<WrittenAmount, 'value' | 'most' | 'isApproximate'>
+
+/** "about 2", "2 to 3", "up to 3", "a few cloves", or null where no number begins. */
+function readNumber(cursor: Cursor): WrittenNumber | null {
+  if (cursor.take(UP_TO)) {
+    const most = cursor.number()
+    return most === null ? null : { value: null, most, isApproximate: false }
+  }
+  if (cursor.take(A_FEW))
+    return readUnitWord(cursor.text, cursor.at) ? { value: null, most: null, isApproximate: true } : null
+  let isApproximate = false
+  while (cursor.take(APPROXIMATE)) isApproximate = true
+  cursor.take(BEFORE)
+  if (cursor.take(APPROXIMATE)) isApproximate = true
+  if (cursor.take(A_GOOD)) return { value: 1, most: null, isApproximate }
+  const range = readRange(cursor)
+  return range && { ...range, isApproximate }
+}
+
+function readRange(cursor: Cursor): { value: number; most: number | null } | null {
+  const isBetween = cursor.take(BETWEEN) !== null
+  const value = cursor.number()
+  if (value === null) return null
+  const before = cursor.at
+  if (!cursor.take(isBetween ? BETWEEN_AND : RANGE)) return { value, most: null }
+  const most = cursor.number()
+  if (most === null) cursor.at = before
+  return { value, most }
+}
+
+type UnitPart = Pick<WrittenAmount, 'value' | 'unit' | 'size' | 'manner' | 'each'>
+
+/** What follows the number: "x 400 g tins", "(14 oz)", "large", "heaped tbsp", "2-inch piece". */
+function readUnitPart(cursor: Cursor, value: number | null): UnitPart {
   const before = cursor.at
   if (cursor.take(TIMES)) {
     const each = readMeasure(cursor)
-    if (each) {
-      amount.each = each
-      cursor.take(SPACE)
-      const container = readUnitWord(text, cursor.at)
-      if (container && !container.isMeasure) {
-        amount.unit = container.unit
-        cursor.at = container.end
-      }
-      return
-    }
+    if (each) return { value, size: null, manner: [], each, unit: takePiece(cursor, (unit) => !unit.isMeasure) }
     cursor.at = before
   }
-  const held = eachInBracket(cursor, amount)
-  if (held) amount.each = held
+  const held = eachInBracket(cursor)
   const dashed = /-(?=inch|in\b|cm|mm)/iy
   if (cursor.take(dashed)) cursor.at = before
   cursor.take(SPACE)
-  const length = lengthBeforePiece(cursor, amount, before)
-  if (!length) cursor.take(/-/y)
-  for (let found = true; found;) {
-    const size = cursor.take(SIZE)
-    const manner = size ? null : (cursor.take(MANNER) ?? cursor.take(SHAPED))
-    if (size?.[1])
-      amount.size = size[1]
+  const length = lengthBeforePiece(cursor, value, before)
+  if (length === null) cursor.take(/-/y)
+  const { size, manner } = readSizeAndManner(cursor)
+  const said = [...(held?.manner ?? []), ...(length === null ? [] : [length]), ...manner]
+  const part = { value: length === null ? value : 1, each: held?.each ?? null }
+  const unit = readUnitWord(cursor.text, cursor.at)
+  if (!unit || isPartOfWord(cursor.text, unit.end)) return { ...part, unit: null, size, manner: said }
+  cursor.at = unit.end
+  if (unit.isMeasure && isMassUnit(unit.unit as 'g'))
+    takePiece(cursor, ({ unit: piece }) => CONTAINERS.includes(piece ?? ''))
+  const isUnitSized = size !== null && !COUNTED_BY_SIZE.includes(unit.unit ?? '')
+  return isUnitSized
+    ? { ...part, unit: unit.unit, size: null, manner: [...said, size] }
+    : { ...part, unit: unit.unit, size, manner: said }
+}
+
+/** Sizes and manners in any order before the unit; of sizes the last stands. */
+function readSizeAndManner(cursor: Cursor): { size: string | null; manner: string[] } {
+  let size: string | null = null
+  const manner: string[] = []
+  for (;;) {
+    const sized = cursor.take(SIZE)?.[1]
+    const how = sized === undefined ? (cursor.take(MANNER) ?? cursor.take(SHAPED))?.[1] : undefined
+    if (sized !== undefined)
+      size = sized
         .toLowerCase()
         .replace(/[- ]?sized$/, '')
         .replace(' ', '-')
-    if (manner?.[1]) amount.manner.push(manner[1].toLowerCase())
-    found = Boolean(size ?? manner)
+    else if (how !== undefined) manner.push(how.toLowerCase())
+    else return { size, manner }
   }
-  const unit = readUnitWord(text, cursor.at)
-  if (!unit || isPartOfWord(text, unit.end)) return
-  amount.unit = unit.unit
-  cursor.at = unit.end
-  if (amount.size !== null && !COUNTED_BY_SIZE.includes(unit.unit ?? '')) {
-    amount.manner.push(amount.size)
-    amount.size = null
-  }
-  if (held === null && !unit.isMeasure) return
-  const isHeldMass = unit.isMeasure && isMassUnit(unit.unit as 'g')
-  if (isHeldMass) takeContainer(cursor)
 }
 
-/** "1 kg bag": the bag adds nothing to the kilogram. */
-function takeContainer(cursor: Cursor): void {
+/** The tins of "2 x 400 g tins", the bag of "1 kg bag", which adds nothing to the kilogram; null where no such word stands there. */
+function takePiece(cursor: Cursor, isWanted: (unit: UnitRead) => boolean): string | null {
   const before = cursor.at
   cursor.take(SPACE)
-  const container = readUnitWord(cursor.text, cursor.at)
-  if (container && CONTAINERS.includes(container.unit ?? '')) cursor.at = container.end
-  else cursor.at = before
+  const piece = readUnitWord(cursor.text, cursor.at)
+  if (piece && isWanted(piece)) {
+    cursor.at = piece.end
+    return piece.unit
+  }
+  cursor.at = before
+  return null
 }
 
-/** "2-inch piece": the number is a length; one piece is meant. */
-function lengthBeforePiece(cursor: Cursor, amount: Amount, numberEnd: number): boolean {
+/** "2-inch piece": the number is a length, said as a manner; one piece is meant. Null where it is no length. */
+function lengthBeforePiece(cursor: Cursor, value: number | null, numberEnd: number): string | null {
   const match = /^\s*-?\s*(inch|in|cm|mm)\b[- ]*(?=pieces?\b|knobs?\b|lengths?\b)/i.exec(cursor.text.slice(numberEnd))
-  if (!match) return false
-  amount.manner.push(`${amount.value}-${match[1]?.toLowerCase() ?? ''}`)
-  amount.value = 1
+  if (!match) return null
   cursor.at = numberEnd + match[0].length
-  return true
+  return `${value}-${match[1]?.toLowerCase() ?? ''}`
 }
 
-/** "(14 oz)" or "(5 cm)" right after the number. */
-function eachInBracket(cursor: Cursor, amount: Amount): Measure | null {
+/** "(14 oz)" or "(5 cm)" right after the number, before a container. */
+function eachInBracket(cursor: Cursor): { each: Measure | null; manner: string[] } | null {
   const match = /\s*\(/y
   match.lastIndex = cursor.at
   if (!match.test(cursor.text)) return null
   const open = match.lastIndex - 1
   const close = closingBracket(cursor.text, open)
   const inside = cursor.text.slice(open + 1, close)
-  const measure = wholeMeasure(inside)
+  const each = wholeMeasure(inside)
   const after = /\s*([a-z]+)/iy
   after.lastIndex = close + 1
   const word = after.exec(cursor.text)?.[1] ?? ''
   const unit = word ? readUnitWord(word, 0) : null
   if (!unit || unit.isMeasure) return null
   const isLength = /^\d+(?:[.,]\d+)?\s*(?:cm|mm|inch|in)$/i.test(inside.trim())
-  if (isLength) amount.manner.push(inside.trim())
-  if (!measure && !isLength) return null
+  if (!each && !isLength) return null
   cursor.at = close + 1
-  return measure
+  return { each, manner: isLength ? [inside.trim()] : [] }
 }
 
-const isPartOfWord = (text: string, end: number) => /[a-zA-Z]/.test(text[end] ?? '') && text[end - 1] !== '.'
-
-function readMeasure(cursor: Cursor): Measure | null {
-  const before = cursor.at
-  cursor.take(APPROXIMATE)
-  const value = cursor.number()
-  if (value === null) {
-    cursor.at = before
-    return null
-  }
-  let most: number | null = null
-  const afterFirst = cursor.at
-  if (cursor.take(RANGE)) {
-    most = cursor.number()
-    if (most === null) cursor.at = afterFirst
-  }
-  cursor.take(/[ -]*/y)
-  const unit = readUnitWord(cursor.text, cursor.at)
-  if (!unit?.isMeasure || isPartOfWord(cursor.text, unit.end)) {
-    cursor.at = before
-    return null
-  }
-  cursor.at = unit.end
-  return { value, most, unit: unit.unit }
-}
-
-/** A text that is a measure and nothing else, or null. */
-export function wholeMeasure(text: string): Measure | null {
-  const trimmed = text.trim()
-  const cursor = new Cursor(trimmed, 0)
-  const measure = readMeasure(cursor)
-  return measure && cursor.at === trimmed.length ? measure : null
-}
-
-/** "plus 1 tsp", "less 1 tbsp", "1 lb 4 oz": added in the first unit, where both are masses or both volumes. */
-function readMore(cursor: Cursor, amount: Amount, system: MeasureSystem): boolean {
-  if (amount.value === null || amount.unit === null) return false
+/** "plus 1 tsp", "less 1 tbsp", "1 lb 4 oz": the sum in the first unit, where both are masses or both volumes; null where nothing is added. */
+function readMore(cursor: Cursor, value: number | null, unit: string | null, system: MeasureSystem): number | null {
+  if (value === null || unit === null) return null
   const before = cursor.at
   const sign = cursor.take(PLUS) ? 1 : cursor.take(LESS) ? -1 : cursor.take(/\s+(?=[\d])/y) ? 1 : 0
-  if (sign === 0) return false
+  if (sign === 0) return null
   const more = readMeasure(cursor)
-  const ratio = more?.unit ? unitRatio(more.unit, amount.unit, system) : null
+  const ratio = more?.unit ? unitRatio(more.unit, unit, system) : null
   if (!more || ratio === null) {
     cursor.at = before
-    return false
+    return null
   }
-  amount.value += sign * more.value * ratio
-  return true
+  return value + sign * more.value * ratio
 }
 
-/** The same amount in other measures: "(240 ml)", "/ 1 lb", and how it is packed in brackets. */
-function readOthers(cursor: Cursor, amount: Amount, system: MeasureSystem): void {
-  for (let goesOn = true; goesOn;) {
-    goesOn = false
-    const before = cursor.at
-    if (cursor.take(SLASH)) {
-      const measure = readMeasure(cursor)
-      if (measure) {
-        amount.also.push(measure)
-        goesOn = true
-        continue
-      }
-      cursor.at = before
+type Others = Pick<WrittenAmount, 'value' | 'also' | 'manner'>
+
+/** The same amount in other measures, "(240 ml)", "/ 1 lb", what is added after them, and how it is packed in brackets. */
+function readOthers(cursor: Cursor, value: number | null, unit: string | null, system: MeasureSystem): Others {
+  const others: Others = { value, also: [], manner: [] }
+  for (;;) {
+    const found = otherMeasures(cursor) ?? packedInBracket(cursor)
+    if (found) {
+      others.also.push(...found.also)
+      others.manner.push(...found.manner)
+      continue
     }
-    const bracket = /\s*(?=\()/y
-    if (cursor.take(bracket)) {
-      const close = closingBracket(cursor.text, cursor.at)
-      const inside = cursor.text.slice(cursor.at + 1, close)
-      const measures = inside.split(/\s*[/;,]\s*/).map(wholeMeasure)
-      const manner = /^(?:loosely |lightly |firmly |well )?(?:packed|heaped|level)$/i.test(inside.trim())
-      if (measures.length > 0 && measures.every((one) => one !== null)) {
-        amount.also.push(...measures)
-        cursor.at = close + 1
-        goesOn = true
-        continue
-      }
-      if (manner) {
-        amount.manner.push(inside.trim().toLowerCase())
-        cursor.at = close + 1
-        goesOn = true
-        continue
-      }
-    }
-    cursor.at = before
-    if (amount.also.length > 0) goesOn = readMore(cursor, amount, system)
+    const sum = others.also.length > 0 ? readMore(cursor, others.value, unit, system) : null
+    if (sum === null) return others
+    others.value = sum
   }
+}
+
+function otherMeasures(cursor: Cursor): { also: Measure[]; manner: string[] } | null {
+  const before = cursor.at
+  if (cursor.take(SLASH)) {
+    const measure = readMeasure(cursor)
+    if (measure) return { also: [measure], manner: [] }
+    cursor.at = before
+  }
+  const inside = takeBracket(cursor)
+  if (inside === null) return null
+  const measures = inside.split(/\s*[/;,]\s*/).flatMap((one) => wholeMeasure(one) ?? [null])
+  const known = measures.filter((one) => one !== null)
+  if (known.length > 0 && known.length === measures.length) return { also: known, manner: [] }
+  cursor.at = before
+  return null
+}
+
+function packedInBracket(cursor: Cursor): { also: Measure[]; manner: string[] } | null {
+  const before = cursor.at
+  const inside = takeBracket(cursor)?.trim()
+  if (inside !== undefined && /^(?:loosely |lightly |firmly |well )?(?:packed|heaped|level)$/i.test(inside))
+    return { also: [], manner: [inside.toLowerCase()] }
+  cursor.at = before
+  return null
+}
+
+/** What stands in the bracket at the cursor, which then stands behind it; null where no bracket opens. */
+function takeBracket(cursor: Cursor): string | null {
+  if (!cursor.take(/\s*(?=\()/y)) return null
+  const close = closingBracket(cursor.text, cursor.at)
+  const inside = cursor.text.slice(cursor.at + 1, close)
+  cursor.at = close + 1
+  return inside
 }

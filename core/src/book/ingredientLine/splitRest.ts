@@ -1,5 +1,5 @@
 import { closingBracket } from './lineText'
-import { wholeMeasure, type Measure } from './readAmount'
+import { wholeMeasure, type Measure } from './readMeasure'
 
 /** What is left of a line once its amount is read: the thing, what is done to it, and measures found on the way. */
 export type Rest = { ingredient: string; prep: string[]; also: Measure[] }
@@ -18,6 +18,7 @@ const TRAILING =
   /\s+((?:or )?to taste|or as needed|as needed|to serve|to garnish|for (?:frying|garnish|serving|dusting|the pan)|optional|divided|cut (?:into|in|on)\b.*|mixed with\b.*|plus (?:more|extra)\b.*)$/i
 const PURE_PREP = /^(?:\(?optional\)?)$/i
 
+/** Splits what follows an amount into the ingredient and how it is prepared. */
 export function splitRest(text: string): Rest {
   const rest: Rest = { ingredient: '', prep: [], also: [] }
   const outside = takeBrackets(text, rest)

@@ -3,12 +3,14 @@ import { sizeOf } from './formAndSize'
 import type { ParsedLine } from './parseLine'
 import { flag, type Flag } from './flags'
 
+/** Units whose filling is a manner: level, heaped, scant. */
 export const SPOONS: readonly string[] = ['tsp', 'tbsp']
 const HEAPED = /\b(?:heaped|heaping|rounded)\b/
 const SCANT = /\bscant\b/
 /** What a spoon holds against a level one: common practice, an estimate that says so. */
 export const fillOf = (prep: string | null) => (HEAPED.test(prep ?? '') ? 1.5 : SCANT.test(prep ?? '') ? 0.9 : 1)
 
+/** What to ask of a spoon or size whose filling or weight is not said. */
 export function mannerFlags({ prep, unit }: ParsedLine): Flag[] {
   const factor = fillOf(prep)
   if (factor === 1 || !SPOONS.includes(unit ?? '')) return []

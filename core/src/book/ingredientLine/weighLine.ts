@@ -6,7 +6,7 @@ import { densityFor } from '../../measure/ingredient'
 import { sizeOf } from './formAndSize'
 import { flag, type Flag } from './flags'
 import type { ParsedLine } from './parseLine'
-import type { Measure } from './readAmount'
+import type { Measure } from './readMeasure'
 import { fillOf, mannerFlags, sizeFlags, SPOONS } from './spoonsAndSizes'
 
 /** A line with the mass it means [g], or null with the reason among its flags. `via` says how it was weighed. */

@@ -8,8 +8,10 @@ export type BookShelf = {
   recipes: ReadonlyMap<string, Recipe>
 }
 
+/** An ingredient within a sub-recipe [g]. */
 export type Part = { ingredient: Ingredient; massG: number }
 
+/** A sub-recipe down to its ingredients, or why it cannot be opened. */
 export type Explosion =
   | { kind: 'exploded'; parts: Part[]; yieldG: number }
   /** Names from the first sub-recipe round to itself. */
@@ -102,6 +104,7 @@ export function recipeAsIngredient(recipe: Recipe, parts: readonly Part[]): Ingr
     aliases: [],
     role: recipe.role,
     state: recipe.state,
+    food: recipe.food,
     ediblePortion: 1,
     densities: gPerML === null ? [] : [{ form: recipe.gPerML === undefined ? 'as mixed' : 'weighed', gPerML }],
     countSizes: [],

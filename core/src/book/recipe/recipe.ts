@@ -1,7 +1,10 @@
-import type { Cut, Food, Role, State } from '../dish'
+import type { Cut, Role, State } from '../dish'
+import type { Food } from '../food'
 
+/** What can be made ahead. */
 export const RECIPE_KINDS = ['sauce', 'marinade', 'paste', 'butter', 'toasted', 'stock', 'other'] as const
 export type RecipeKind = (typeof RECIPE_KINDS)[number]
+/** Where something made ahead is kept. */
 export const KEEPS = ['fridge', 'room', 'freezer'] as const
 
 /** One thing in a sub-recipe: a row of the ingredient table or another sub-recipe, in grams a batch. */

@@ -1,8 +1,10 @@
 import { boundedLeastSquares } from '../../math/boundedLeastSquares'
 import type { Band } from '../balance/style'
 
+/** What a cook may taste. */
 export const VERDICTS = ['bland', 'salty', 'flat', 'sweet', 'sharp', 'greasy', 'dry', 'wet'] as const
 export type Verdict = (typeof VERDICTS)[number]
+/** How strongly it is tasted. */
 export type Strength = 'weak' | 'strong'
 
 /** Something at hand by the wok, per gram of it. */
@@ -20,6 +22,7 @@ export type AtHand = {
   isRice: boolean
 }
 
+/** What is in the wok, what is tasted, and what is at hand to add. */
 export type TasteInput = {
   massG: number
   /** Rice in the batch [g]; common practice where it is not known: six tenths of it. */
@@ -37,9 +40,13 @@ export type TasteInput = {
   mostMassG?: number
 }
 
+/** Something to add [g]. */
 export type Addition = { id: string; name: string; massG: number }
+/** The wok after an addition: mass [g] and fractions. */
 export type Tasted = { massG: number; saltFraction: number; sugarFraction: number; freeLiquidFraction: number }
+/** An addition that was looked at and why it is not proposed. */
 export type Rejected = { addition: Addition; why: 'wets' | 'overfills' | 'salts' | 'sweetens' }
+/** What to add, or that nothing at hand would help. */
 export type Correction =
   | { kind: 'add'; additions: Addition[]; after: Tasted; rejected: Rejected[] }
   | {

@@ -3,6 +3,7 @@ import { CONTENT } from '../balance/findings'
 import type { Metric } from '../balance/style'
 import type { Verdict } from './correct'
 
+/** What was tasted of a version of a dish, and when. */
 export type TastingSaid = { dishId: string; dishVersion: number; verdict: Verdict; atMs: number }
 
 /** So many times the same of one version, and the dish itself is to be changed. */
@@ -29,6 +30,7 @@ const ABOUT: Readonly<Partial<Record<Verdict, { metric: Metric; step: number }>>
 }
 const SEASONS: readonly BalancePart['role'][] = ['liquidSeasoning', 'drySeasoning', 'paste', 'fat', 'vegetable']
 
+/** A change of the recipe that repeated tastings ask for [g]. */
 export type Proposal = { id: string; name: string; fromG: number; toG: number }
 
 /**

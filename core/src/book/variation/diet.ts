@@ -2,8 +2,10 @@ import type { Component, Dish, Modifier } from '../dish'
 import { ALLERGENS, type Allergen, type Ingredient, type Trait } from '../ingredient'
 import { substitutesFor } from './substitutes'
 
+/** Diets that a variation can be made for. */
 export const DIETS = ['vegan', 'vegetarian', 'no-pork', 'halal'] as const
 export type Diet = (typeof DIETS)[number]
+/** A diet, or the absence of an allergen. */
 export type DietOrAllergen = Diet | `no-${Allergen}`
 
 /** Asked of every component. Halal here means without pork or alcohol: a certificate is another matter. */
@@ -14,6 +16,7 @@ const ASKS: Readonly<Record<Diet, { keeps: Trait[]; avoids: Trait[] }>> = {
   halal: { keeps: [], avoids: ['pork', 'alcohol'] },
 }
 
+/** What must change in a dish for a diet, or what stands in the way. */
 export type DietDelta =
   | { kind: 'fits' }
   | { kind: 'modifier'; modifier: Modifier }

@@ -2,6 +2,7 @@ import { componentVerdict, unknownPartsOf, type AllergenList, type AllergenVerdi
 import type { Component, Dish, Modifier, Role } from '../dish'
 import { ALLERGENS, type Allergen } from '../ingredient'
 
+/** The components after modifiers, or the one that cannot be applied. */
 export type VaryResult =
   /** `perhaps`: allergens that common kinds of what stays may hold; only the lead may take that on. */
   | { kind: 'varied'; components: readonly Component[]; perhaps: AllergenFound[] }
@@ -9,6 +10,7 @@ export type VaryResult =
   | { kind: 'removes-rice'; modifierId: string }
   | ({ kind: 'allergen-stays' } & AllergenFound)
   | ({ kind: 'allergen-unknown' } & AllergenFound)
+/** An allergen and the components that hold it. */
 export type AllergenFound = { allergen: Allergen; components: string[] }
 
 /** Roles that come after the flame or beside the wok: a portion can still be split off without them. */

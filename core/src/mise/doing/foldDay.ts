@@ -4,6 +4,7 @@ import type { ItemNeed } from '../need/netNeeds'
 import type { PrepTask } from '../need/prepTask'
 import type { MiseEvent } from './miseEvent'
 
+/** A task as it stands: who is at it, since when, and what came out. */
 export type TaskState = PrepTask & {
   status: 'open' | 'underway' | 'done'
   beganMs: number | null
@@ -17,8 +18,11 @@ export type TaskState = PrepTask & {
   share: number
 }
 
+/** Somebody who is not there [ms since 1970, UTC]. */
 export type Away = { staffId: string; fromMs: number; toMs: number }
+/** Equipment that is broken, and how many of it. */
 export type Down = { equipmentId: string; count: number; fromMs: number; toMs: number }
+/** A day's mise as it stands after everything that was said. */
 export type DayState = {
   tasks: TaskState[]
   away: Away[]
@@ -28,7 +32,9 @@ export type DayState = {
   delivered: { itemId: string; orderedG: number | null; massG: number; atMs: number }[]
 }
 
+/** What a day needs to know of an item of its plan. */
 export type DrawnItem = Pick<ItemNeed, 'itemId' | 'name' | 'grossG' | 'onHandG' | 'netG' | 'uses' | 'isServed'>
+/** A plan as it was drawn, before anything was said of it. */
 export type DrawnDay = { tasks: readonly PrepTask[]; items: readonly DrawnItem[] }
 
 /** The day as it stands: the tasks as drawn, and all that was said since. Events of tasks that were drawn away say nothing. */

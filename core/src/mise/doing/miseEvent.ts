@@ -1,9 +1,12 @@
 import type { Stamped } from '../../event/eventOrder'
 
+/** Why something is thrown away. */
 export const WASTE_REASONS = ['old', 'spoilt', 'dropped', 'burnt', 'overMade', 'trim', 'warm'] as const
 export type WasteReason = (typeof WASTE_REASONS)[number]
 
+/** What came out of a task, and where it stands. */
 export type Gave = { itemId: string; massG: number; useByMs: number; placeId: string | null }
+/** What a task used up [g]. */
 export type Took = { itemId: string; massG: number }
 
 type Base = Stamped & { day: string; deviceId: string }

@@ -1,5 +1,6 @@
 import type { Schedule } from './scheduleDay'
 
+/** One difference between two schedules, as a person should hear it. */
 export type PlanChange =
   | { taskId: string; kind: 'later' | 'sooner'; byS: number; startMs: number }
   | { taskId: string; kind: 'person'; from: string[]; to: string[] }

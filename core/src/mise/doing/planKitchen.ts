@@ -4,7 +4,9 @@ import { foldDay, type DayState, type DrawnDay } from './foldDay'
 import type { MiseEvent } from './miseEvent'
 import { scheduleDay, type Schedule, type Tool, type Worker } from './scheduleDay'
 
+/** The plan of one service, with everything said of it. */
 export type SittingPlan = { id: string; fromMs: number; drawn: DrawnDay | null; events: readonly MiseEvent[] }
+/** Everything that the kitchen's plan is placed over; instants in ms since 1970, UTC. */
 export type KitchenInput = {
   plans: readonly SittingPlan[]
   people: readonly ShiftPerson[]
@@ -16,6 +18,7 @@ export type KitchenInput = {
   passes?: number
   before?: ReadonlyMap<string, number>
 }
+/** All plans placed together over the same people and tools. */
 export type KitchenPlan = { states: Map<string, DayState>; all: DayState; schedule: Schedule }
 
 const DAYS_BACK = 1

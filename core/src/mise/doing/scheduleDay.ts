@@ -2,8 +2,11 @@ import { planPrep } from '../plan/planPrep'
 import type { Infeasible, Plan, PlanInput, PlanPerson, PlanTask, Span } from '../plan/task'
 import type { DayState, TaskState } from './foldDay'
 
+/** Somebody with skills and the hours they are there. */
 export type Worker = { id: string; skills: readonly string[]; hours: readonly { fromMs: number; toMs: number }[] }
+/** Equipment that tasks share, and how many there are. */
 export type Tool = { id: string; count: number }
+/** A day's tasks, who and what is there, and the time. */
 export type ScheduleInput = {
   day: DayState
   people: readonly Worker[]
@@ -15,6 +18,7 @@ export type ScheduleInput = {
   /** Starts of the plan before this one. */
   before?: ReadonlyMap<string, number>
 }
+/** A task with its start, end, people and slack. */
 export type ScheduledTask = {
   id: string
   startMs: number
@@ -28,6 +32,7 @@ export type ScheduledTask = {
   lateAheadS: number
   isFixed: boolean
 }
+/** The tasks placed in time, the chain that decides, and what cannot be. */
 export type Schedule = {
   serviceMs: number
   nowMs: number

@@ -1,6 +1,7 @@
 import type { ItemUse } from '../need/netNeeds'
 import type { DayState, DrawnItem } from './foldDay'
 
+/** What will be there of an item, and what is needed of it [g]. */
 export type ItemOutlook = {
   itemId: string
   name: string
@@ -10,6 +11,7 @@ export type ItemOutlook = {
   shortG: number
   uses: ItemUse[]
 }
+/** An item of which too little will be there, and what that means. */
 export type Short = ItemOutlook & {
   /** Portions that it still makes of those wanted, by dish: shared out in proportion. */
   dishes: { dishId: string; portions: number; ofPortions: number }[]

@@ -1,7 +1,9 @@
 import type { BookShelf } from '../../book/recipe/explode'
 import type { ItemNeed } from './netNeeds'
 
+/** What the supplier sells: so many grams for so much. */
 export type Pack = { packName: string; packG: number; priceMinor: number }
+/** What to buy of one ingredient, in whole packs where a pack is known. */
 export type BuyLine = {
   ingredientId: string
   name: string
@@ -42,6 +44,7 @@ export function buyList(
     .sort((a, b) => (a.name < b.name ? -1 : 1))
 }
 
+/** What is odd about a delivery: a slipped digit, or far more than was ordered. */
 export type DeliveryDoubt = { kind: 'ten-times'; likelyG: number } | { kind: 'far-more'; orderedG: number }
 
 /** A delivery that cannot be meant: a slipped digit, or more than three times what was ordered. */

@@ -1,7 +1,9 @@
-import type { Cut, Food } from '../../book/dish'
+import type { Cut } from '../../book/dish'
+import type { Food } from '../../book/food'
 import type { RecipeKind } from '../../book/recipe/recipe'
 import type { ItemNeed } from './netNeeds'
 
+/** What a step of prep is. */
 export const STEP_KINDS = [
   'thaw',
   'soak',
@@ -28,7 +30,7 @@ export type StepKind = (typeof STEP_KINDS)[number]
  * One step of a prep card: so long with hands, a fixed part and a part by the kilo; then so long without. Equipment is held
  * through both. `mostWaitS`: the next step begins no later than so long after this one.
  */
-export type Step = {
+export type PrepStep = {
   kind: StepKind
   handsOnS: number
   handsOnSPerKg: number
@@ -38,12 +40,13 @@ export type Step = {
   skill?: string
   mostWaitS?: number
 }
-export type PrepCard = { itemId: string; steps: readonly Step[]; keepH?: number }
+/** How an item is made, step by step, and how long it keeps [h]. */
+export type PrepCard = { itemId: string; steps: readonly PrepStep[]; keepH?: number }
 
 const MIN_S = 60
 const H_S = 3600
 
-const step = (kind: StepKind, handsOnMin: number, minPerKg: number, rest: Partial<Step> = {}): Step => ({
+const step = (kind: StepKind, handsOnMin: number, minPerKg: number, rest: Partial<PrepStep> = {}): PrepStep => ({
   kind,
   handsOnS: handsOnMin * MIN_S,
   handsOnSPerKg: minPerKg * MIN_S,
@@ -81,13 +84,13 @@ const CUT_MIN_PER_KG: Readonly<Record<Cut['shape'], readonly (readonly [upToMm: 
 }
 const SET_UP_MIN = 3
 
-function cutStep(cut: Cut): Step {
+function cutStep(cut: Cut): PrepStep {
   const minPerKg = CUT_MIN_PER_KG[cut.shape].find(([upToMm]) => (cut.sizeMm ?? 5) <= upToMm)![1]
   return step(cut.shape === 'beaten' ? 'mix' : 'cut', SET_UP_MIN, minPerKg)
 }
 
 /** What a kind of sub-recipe takes where the kitchen wrote no card. Common practice. */
-const RECIPE_STEPS: Readonly<Record<RecipeKind, readonly Step[]>> = {
+const RECIPE_STEPS: Readonly<Record<RecipeKind, readonly PrepStep[]>> = {
   sauce: [step('mix', 6, 4)],
   marinade: [step('cut', SET_UP_MIN, 9), step('marinate', 4, 2, { waitS: 20 * MIN_S })],
   paste: [step('pound', 8, 18)],
@@ -107,15 +110,15 @@ export function stepsOf(
   need: Pick<ItemNeed, 'itemId' | 'ref' | 'cut' | 'state' | 'food'>,
   cards: readonly PrepCard[],
   recipeKind: RecipeKind | null,
-): readonly Step[] {
+): readonly PrepStep[] {
   const own = cards.find((card) => card.itemId === need.itemId)
   if (own) return own.steps
   if (need.ref.kind === 'recipe') return RECIPE_STEPS[recipeKind ?? 'other']
   if (need.ref.kind === 'ingredient') return []
-  const before: Step[] = []
+  const before: PrepStep[] = []
   if (need.state === 'thawed') before.push(step('thaw', 2, 0, { waitS: 19 * H_S, mostWaitS: 24 * H_S }))
   if (need.state === 'soaked') before.push(step('soak', 3, 0, { waitS: 2 * H_S, equipment: ['sink'] }))
-  const after: Step[] = []
+  const after: PrepStep[] = []
   if (need.state === 'blanched' || (HARD.includes(need.food) && need.state === 'cooked'))
     after.push(
       step('blanch', 6, 5, { equipment: ['burner'] }),
@@ -135,4 +138,5 @@ const CUT_KEEPS_H: Partial<Record<Food, number>> = {
   allium: 48,
   leafy: 48,
 }
+/** How long something keeps once it is cut [h]: house figures, common practice. */
 export const cutKeepsH = (food: Food): number => CUT_KEEPS_H[food] ?? 72

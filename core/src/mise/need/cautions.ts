@@ -1,8 +1,9 @@
-import type { Food } from '../../book/dish'
+import type { Food } from '../../book/food'
 import type { StepKind } from './cards'
 
+/** What can hurt somebody in a task. */
 export const CAUTIONS = ['raw', 'shellfish', 'slicer', 'hotOil', 'steam', 'chilli', 'thaw', 'nuts', 'lift'] as const
-export type Caution = (typeof CAUTIONS)[number]
+export type PrepCaution = (typeof CAUTIONS)[number]
 
 const RAW_FOODS: readonly Food[] = ['poultry', 'meat', 'mince', 'seafood', 'egg']
 const STEAMY: readonly StepKind[] = ['blanch', 'steam', 'simmer', 'cook']
@@ -16,9 +17,9 @@ export function cautionsOf(task: {
   hasChilli: boolean
   cutSizeMm: number | null
   massG: number
-}): Caution[] {
+}): PrepCaution[] {
   const { kind, food, isRaw, hasChilli, cutSizeMm, massG } = task
-  const cautions: Caution[] = []
+  const cautions: PrepCaution[] = []
   if (isRaw && RAW_FOODS.includes(food) && kind !== 'cool') cautions.push('raw')
   if (food === 'seafood' && kind === 'pick') cautions.push('shellfish')
   if (kind === 'cut' && cutSizeMm !== null && cutSizeMm <= 3) cautions.push('slicer')

@@ -11,6 +11,7 @@ export type ItemRef =
   | { kind: 'cut'; ingredientId: string; cut: Cut }
   | { kind: 'ingredient'; ingredientId: string }
 
+/** One id for an item, whatever it is. */
 export function itemIdOf(ref: ItemRef): string {
   switch (ref.kind) {
     case 'recipe':

@@ -1,12 +1,15 @@
 import { batchComponents, type BatchComponent } from '../../book/batchComponents'
-import { ROLES, STATES, type Cut, type Dish, type Food, type State } from '../../book/dish'
+import { ROLES, STATES, type Cut, type Dish, type State } from '../../book/dish'
+import type { Food } from '../../book/food'
 import type { Ingredient } from '../../book/ingredient'
 import type { Recipe } from '../../book/recipe/recipe'
 import { foodOf } from '../../book/resolve'
 import { recipeYieldG, type BookShelf } from '../../book/recipe/explode'
 import { itemIdOf, itemOf, type ItemRef } from './item'
 
+/** What is there of an item [g], and until when it is good. */
 export type OnHand = { itemId: string; massG: number; useByMs: number | null }
+/** Portions to be ready for, the book, pars, and what is on hand. */
 export type NeedsInput = {
   dishes: readonly Dish[]
   shelf: BookShelf
@@ -21,7 +24,9 @@ export type NeedsInput = {
   usedUntilMs: number
 }
 
+/** Where an item goes: a component of a dish, and how much a portion takes [g]. */
 export type ItemUse = { dishId: string; componentId: string; gPerPortion: number; portions: number }
+/** What is needed of an item, what is there, and what is to be made or bought [g]. */
 export type ItemNeed = {
   itemId: string
   ref: ItemRef
@@ -42,6 +47,7 @@ export type ItemNeed = {
   takes: { itemId: string; massG: number }[]
 }
 
+/** Everything that a service needs, and what cannot be worked out. */
 export type Needs = {
   /** What is made first stands before what takes it. */
   items: ItemNeed[]

@@ -1,8 +1,9 @@
 import type { Cut } from '../../book/dish'
-import type { Caution } from './cautions'
+import type { PrepCaution } from './cautions'
 import type { StepKind } from './cards'
 import type { PanChoice } from './vessels'
 
+/** A task that must be done before, and how long after it may begin [s]. */
 export type TaskNeed = { taskId: string; minLagS: number; maxLagS: number | null }
 
 /** One thing to do, as the plan was drawn: what somebody does with hands, or what goes on without. Instants in ms. */
@@ -27,7 +28,7 @@ export type PrepTask = {
   /** Portions of tonight that cannot be served without it, and of which dishes. */
   portions: number
   dishIds: readonly string[]
-  cautions: readonly Caution[]
+  cautions: readonly PrepCaution[]
   /** What stands in the kitchen when it is done: a lot with so long to live. */
   gives: { itemId: string; massG: number; keepS: number } | null
   takes: readonly { itemId: string; massG: number }[]

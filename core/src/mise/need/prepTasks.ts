@@ -3,11 +3,12 @@ import type { Ingredient } from '../../book/ingredient'
 import type { Recipe } from '../../book/recipe/recipe'
 import type { BookShelf } from '../../book/recipe/explode'
 import { cautionsOf } from './cautions'
-import { cutKeepsH, stepsOf, type PrepCard, type Step } from './cards'
+import { cutKeepsH, stepsOf, type PrepCard, type PrepStep } from './cards'
 import type { ItemNeed, Needs } from './netNeeds'
 import type { PrepTask, TaskNeed } from './prepTask'
 import { LOOSE_G_PER_ML, pansFor } from './vessels'
 
+/** Net needs, the cards, and the service that the tasks are for. */
 export type TasksInput = {
   needs: Needs
   shelf: BookShelf
@@ -105,7 +106,7 @@ function tasksOfItem(need: ItemNeed, asked: TasksInput, lastOf: ReadonlyMap<stri
   return tasks
 }
 
-function tasksOfStep(step: Step, no: number, need: ItemNeed, asked: TasksInput): PrepTask[] {
+function tasksOfStep(step: PrepStep, no: number, need: ItemNeed, asked: TasksInput): PrepTask[] {
   const kg = need.netG / 1000
   const handsOnS = roundS(step.handsOnS + step.handsOnSPerKg * kg)
   const rows = rowsIn(need, asked.shelf)
@@ -149,7 +150,7 @@ function tasksOfStep(step: Step, no: number, need: ItemNeed, asked: TasksInput):
 }
 
 /** Each after the one before; the wait of a step at once after its hands, the next step within its most wait. */
-function chain(tasks: PrepTask[], steps: readonly Step[], inners: readonly TaskNeed[]): void {
+function chain(tasks: PrepTask[], steps: readonly PrepStep[], inners: readonly TaskNeed[]): void {
   tasks.forEach((task, i) => {
     const before = tasks[i - 1]
     if (!before) {
@@ -161,7 +162,7 @@ function chain(tasks: PrepTask[], steps: readonly Step[], inners: readonly TaskN
   })
 }
 
-function mostWaitBefore(before: PrepTask, steps: readonly Step[]): number | null {
+function mostWaitBefore(before: PrepTask, steps: readonly PrepStep[]): number | null {
   const step = steps.find((one) => one.kind === before.kind && one.waitS > 0 === before.isWait)
   return step?.mostWaitS ?? null
 }

@@ -1,6 +1,7 @@
 import type { LoadPlan } from '../../rice/loads'
 import type { PrepTask } from './prepTask'
 
+/** The loads of a day's rice and by when they must be cold. */
 export type RiceTasksInput = {
   loads: readonly LoadPlan[]
   vesselId: string

@@ -1,5 +1,6 @@
 import { priceOn, type Price } from '../../book/balance/cost'
-import type { Dish, Food, State } from '../../book/dish'
+import type { Dish, State } from '../../book/dish'
+import type { Food } from '../../book/food'
 import type { BookShelf } from '../../book/recipe/explode'
 import { portionsToCover, sufficientShare, type Margin } from '../../rice/plan/howMuch'
 import { plannedService, type PlanEdits, type ServiceInput } from '../../rice/plan/planDay'

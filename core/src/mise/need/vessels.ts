@@ -1,5 +1,6 @@
 import { gastronormML, panFor, type GastronormDepth, type GastronormSize } from '../../measure/gastronorm'
 
+/** Pans that hold an item: size, depth and how many. */
 export type PanChoice = { size: GastronormSize; depthMm: GastronormDepth; count: number }
 
 /** Cut food lies loose [g/mL] where nobody weighed it. */
@@ -25,10 +26,13 @@ const LIES_MM: Readonly<Record<GastronormSize, { alongMm: number; acrossMm: numb
   '1/6': { alongMm: 176, acrossMm: 162 },
   '1/9': { alongMm: 176, acrossMm: 108 },
 }
+/** The opening of one rail position, a gastronorm 1/1 [mm]. */
 export const RAIL_MM = { alongMm: 530, acrossMm: 325 } as const
 const SLIP_MM = 2
 
+/** A pan that stands in a rail. */
 export type RailPan = { itemId: string; size: GastronormSize }
+/** A pan with its place in the rail [mm]. */
 export type RailSpot<T> = { pan: T; xMm: number; yMm: number; alongMm: number; acrossMm: number }
 
 /**

@@ -1,5 +1,5 @@
 import type { Crew } from './crews'
-import type { Placed } from './place'
+import type { PlacedJobs } from './place'
 
 /**
  * Who does each job: within a crew, people are alike, so whoever is free; the one who had it before if that one is, else the
@@ -7,7 +7,7 @@ import type { Placed } from './place'
  */
 export function assign(
   crews: readonly Crew[],
-  { startS, takes }: Placed,
+  { startS, takes }: PlacedJobs,
   durationS: readonly number[],
   before: (job: number) => readonly string[],
 ): string[][] {

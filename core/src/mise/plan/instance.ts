@@ -3,6 +3,7 @@ import { Profile } from './profile'
 import type { Infeasible, PlanInput, PlanTask } from './task'
 import { ableTo, sift } from './sift'
 
+/** A job that must come before, with its lags [s]. */
 export type Link = { job: number; minLagS: number; maxLagS: number }
 
 /** Tasks as numbers, for placing them many times over; time runs forward, or mirrored backward from the service. */
@@ -23,6 +24,7 @@ export type Instance = {
   hasMaxLags: boolean
 }
 
+/** Tasks as numbered jobs over numbered crews, and what cannot be placed at all. */
 export type Compiled = { instance: Instance; tasks: PlanTask[]; crews: Crew[]; infeasible: Infeasible[] }
 
 /** Sifts out what cannot be planned, with the reason, and numbers the rest; what is fixed only takes its people and tools. */

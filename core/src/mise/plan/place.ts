@@ -1,7 +1,8 @@
 import type { Instance } from './instance'
 import type { Profile } from './profile'
 
-export type Placed = {
+/** Jobs placed in time: starts, ends and crews by job number. */
+export type PlacedJobs = {
   startS: number[]
   /** By job, which crew gives how many hands. */
   takes: { crew: number; units: number }[][]
@@ -17,7 +18,7 @@ const MAX_REPAIRS = 40
  * its people and tools are free until its end. Jobs for which there is no such moment start at Infinity and take nothing.
  * `order` lists every job after what it needs.
  */
-export function place(instance: Instance, order: readonly number[]): Placed {
+export function place(instance: Instance, order: readonly number[]): PlacedJobs {
   if (!instance.hasMaxLags) return placeOnce(instance, order, instance.notBeforeS)
   const notBeforeS = instance.notBeforeS.slice()
   for (let repairs = 0; ; repairs += 1) {
@@ -31,13 +32,13 @@ export function place(instance: Instance, order: readonly number[]): Placed {
   }
 }
 
-function placeOnce(instance: Instance, order: readonly number[], notBeforeS: readonly number[]): Placed {
+function placeOnce(instance: Instance, order: readonly number[], notBeforeS: readonly number[]): PlacedJobs {
   const { durationS, hands, crewsFor, equipmentFor, before } = instance
   const crews = instance.crews.map((profile) => profile.copy())
   const equipment = instance.equipment.map((profile) => profile.copy())
   const startS = new Array<number>(durationS.length).fill(Infinity)
-  const takes: Placed['takes'] = durationS.map(() => [])
-  let broken: Placed['broken'] = null
+  const takes: PlacedJobs['takes'] = durationS.map(() => [])
+  let broken: PlacedJobs['broken'] = null
   for (const job of order) {
     const lengthS = durationS[job]!
     let fromS = notBeforeS[job]!

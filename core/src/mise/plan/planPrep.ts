@@ -2,7 +2,7 @@ import { assign } from './assign'
 import { chainStarts, endBoundS } from './bounds'
 import { compile, mirror, type Instance } from './instance'
 import { listByKeys } from './order'
-import { place, type Placed } from './place'
+import { place, type PlacedJobs } from './place'
 import { searchPlacing, type Worth } from './search'
 import { slackOf } from './slack'
 import type { Infeasible, Plan, PlanInput, PlannedTask, PlanTask } from './task'
@@ -120,7 +120,7 @@ const worthOfEnds = (startS: readonly number[], durationS: readonly number[]): W
 
 type Forward = { firstStartS: number; passes: number; seed: number; earlier: number[] | null }
 
-function planForward(instance: Instance, latestS: readonly number[], asked: PlanInput, from: Forward): Placed {
+function planForward(instance: Instance, latestS: readonly number[], asked: PlanInput, from: Forward): PlacedJobs {
   const { nowS, aheadS = Infinity } = asked
   const leastS =
     nowS ?? (Number.isFinite(from.firstStartS) ? from.firstStartS : Math.min(...latestS.filter(Number.isFinite)))
@@ -158,7 +158,12 @@ function orderOf(before: PlanInput['before'], ids: readonly string[]): number[] 
  * wants its people or tools then), the one with the least slack each time, until one that its own due time, the service or
  * somebody's hours hold.
  */
-function chainOf(instance: Instance, late: Placed, latestS: readonly number[], slackS: readonly number[]): number[] {
+function chainOf(
+  instance: Instance,
+  late: PlacedJobs,
+  latestS: readonly number[],
+  slackS: readonly number[],
+): number[] {
   const { durationS, equipmentFor, after, notAfterS } = instance
   const endS = latestS.map((startS, job) => startS + durationS[job]!)
   const placed = latestS.flatMap((startS, job) => (Number.isFinite(startS) ? [job] : []))

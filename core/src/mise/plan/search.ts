@@ -1,10 +1,11 @@
 import { chance } from './chance'
 import { mirror, type Instance } from './instance'
 import { listByKeys, ruleOrders } from './order'
-import { place, type Placed } from './place'
+import { place, type PlacedJobs } from './place'
 
 /** Smaller is better: first by the first figure, then by the second. */
 export type Worth = readonly [number, number]
+/** The state of the improvement: the best order so far, and what it costs. */
 export type Search = {
   instance: Instance
   worthOf: (startS: readonly number[]) => Worth
@@ -23,7 +24,7 @@ const isBetter = (a: Worth, b: Worth) => a[0] < b[0] - 1e-9 || (a[0] <= b[0] + 1
  * The best placing found: priority rules, each justified to and fro until that no longer helps; then lists near the best one,
  * drawn by the seed, as many passes as asked. Ends early where the bound is met. The same asked gives the same plan.
  */
-export function searchPlacing({ instance, worthOf, passes, seed, orders = [], boundS }: Search): Placed {
+export function searchPlacing({ instance, worthOf, passes, seed, orders = [], boundS }: Search): PlacedJobs {
   const mirrored = mirror(instance)
   const random = chance(seed)
   let best = place(
@@ -59,13 +60,13 @@ export function searchPlacing({ instance, worthOf, passes, seed, orders = [], bo
   return best
 }
 
-function judged(placed: Placed, worthOf: Search['worthOf']): Worth {
+function judged(placed: PlacedJobs, worthOf: Search['worthOf']): Worth {
   const [first, second] = worthOf(placed.startS)
   return placed.broken ? [first + BROKEN_COSTS, second] : [first, second]
 }
 
 /** All to the right as far as the end allows, the last first; then all to the left again, the first first. */
-function justify(instance: Instance, mirrored: Instance, placed: Placed): Placed | null {
+function justify(instance: Instance, mirrored: Instance, placed: PlacedJobs): PlacedJobs | null {
   const { durationS } = instance
   const endS = placed.startS.map((startS, job) => startS + durationS[job]!)
   const lastS = endS.reduce((last, atS) => Math.max(last, atS), -Infinity)
@@ -84,7 +85,7 @@ function justify(instance: Instance, mirrored: Instance, placed: Placed): Placed
 const MAX_NOISE = 0.3
 
 /** A list near a placing: its starts shaken a little, or one job moved to the time of another. */
-function near(instance: Instance, { startS }: Placed, random: () => number): number[] {
+function near(instance: Instance, { startS }: PlacedJobs, random: () => number): number[] {
   const count = startS.length
   const keys = startS.slice()
   if (random() < 0.5) {

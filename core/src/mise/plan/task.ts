@@ -4,6 +4,7 @@ export type Span = { fromS: number; toS: number }
 /** What must end first, and how long after its end this may begin at the least and must begin at the most. */
 export type Need = { taskId: string; minLagS?: number; maxLagS?: number }
 
+/** A task to place: its length, hands, skill, equipment and what comes before it. */
 export type PlanTask = {
   id: string
   durationS: number
@@ -25,6 +26,7 @@ export type PlanTask = {
   fixed?: { startS: number; endS: number; who: readonly string[] }
 }
 
+/** Somebody to place tasks on, with skills and hours. */
 export type PlanPerson = {
   id: string
   skills: readonly string[]
@@ -32,6 +34,7 @@ export type PlanPerson = {
   hours?: readonly Span[]
 }
 
+/** Equipment that tasks share, with when it is down. */
 export type PlanEquipment = {
   id: string
   count: number
@@ -39,6 +42,7 @@ export type PlanEquipment = {
   down?: readonly (Span & { count: number })[]
 }
 
+/** Everything that a prep plan is placed over. */
 export type PlanInput = {
   tasks: readonly PlanTask[]
   people: readonly PlanPerson[]
@@ -70,6 +74,7 @@ export type Infeasible =
   /** What it needs is due so early that it cannot begin within the time that keeps: by so much too late. */
   | { taskId: string; why: 'due-max-lag'; name: string; maxLagS: number; overS: number }
 
+/** A task with its start, end and people. */
 export type PlannedTask = {
   id: string
   startS: number
@@ -86,6 +91,7 @@ export type PlannedTask = {
   isFixed: boolean
 }
 
+/** A prep plan: tasks in time, its bound, the chain that decides, and what cannot be. */
 export type Plan = {
   tasks: PlannedTask[]
   /** As late as possible: what the plan that works back from the service begins with. Null without tasks to place. */

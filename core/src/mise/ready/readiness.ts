@@ -4,9 +4,11 @@ import type { Schedule } from '../doing/scheduleDay'
 import type { ItemOutlook } from '../doing/shorts'
 import { portionsBefore, reachOf, type BoatDemand } from './stave'
 
+/** What must be ready before a service; the screen draws each as a stave of the tub. */
 export const STAVE_KINDS = ['rice', 'mise', 'sauces', 'stations', 'hands', 'rules'] as const
 export type StaveKind = (typeof STAVE_KINDS)[number]
 
+/** What would help, and who or what it asks for. */
 export type Fix =
   /** A task of the plan brings it, done by then if it begins by `doByMs`. */
   | { kind: 'task'; taskId: string; doByMs: number; readyMs: number }
@@ -17,6 +19,7 @@ export type Fix =
   | { kind: 'check'; checkId: string; doByMs: number }
   | { kind: 'rice'; massG: number; doByMs: number | null }
 
+/** One requirement of readiness: how full it is, and what is missing. */
 export type Stave = {
   id: string
   kind: StaveKind
@@ -34,6 +37,7 @@ export type Stave = {
   fix: Fix | null
 }
 
+/** Everything that readiness is judged by. */
 export type ReadyInput = {
   boats: readonly BoatDemand[]
   outlook: readonly ItemOutlook[]
@@ -52,6 +56,7 @@ export type ReadyInput = {
   checks: readonly string[]
 }
 
+/** Whether the service can begin, requirement by requirement. */
 export type Readiness = {
   portions: number
   /** Portions served in order until the first thing fails, all done as planned. */

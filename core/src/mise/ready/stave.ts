@@ -35,6 +35,7 @@ export function reachOf(
 /** Less than a gram is no shortage. */
 const SLIP_G = 1
 
+/** Rows by their instant, the earliest first. */
 export const inTime = <T extends { atMs: number }>(rows: readonly T[]): T[] => [...rows].sort((a, b) => a.atMs - b.atMs)
 
 /** Portions of all boats before an instant; of all where there is none. */

@@ -18,6 +18,7 @@ export function expectedStock(stock: ReadonlyMap<string, ItemStock>, usage: read
   })
 }
 
+/** What was found against what was expected [g], and whether that is much. */
 export type CountGap = { expectedG: number; foundG: number; gapG: number; isLarge: boolean }
 const LARGE_FRACTION = 0.1
 const LARGE_G = 50
@@ -29,6 +30,7 @@ export function countGap(expectedG: number, foundG: number): CountGap {
   return { expectedG, foundG, gapG, isLarge }
 }
 
+/** A line of the count: an item at a place. */
 export type CountRow = { itemId: string; placeId: string | null; name: string }
 /** Items in walking order: by place as the kitchen lists them, then by name; those with no place last. */
 export function walkingOrder<T extends CountRow>(rows: readonly T[], placeIds: readonly string[]): T[] {

@@ -14,6 +14,7 @@ export type MiseLot = {
   useByMs: number | null
   placeId: string | null
 }
+/** What somebody found at a place, and what was expected there. */
 export type Count = {
   eventId: string
   deviceId: string
@@ -22,6 +23,7 @@ export type Count = {
   expectedG: number | null
   placeId: string | null
 }
+/** What should be there of an item: its lots, and what is loose [g]. */
 export type ItemStock = {
   itemId: string
   lots: MiseLot[]
@@ -37,6 +39,7 @@ export type ItemStock = {
 const SAME_COUNT_MS = 3_600_000
 const AGREE_FRACTION = 0.05
 
+/** A short name for a lot that people can say, from the id of its event. */
 export const lotNameOf = (eventId: string) => `M-${eventId.replaceAll('-', '').slice(-4).toUpperCase()}`
 const noStock = (itemId: string): ItemStock => ({
   itemId,
@@ -47,6 +50,7 @@ const noStock = (itemId: string): ItemStock => ({
   wastedG: 0,
 })
 
+/** What should be there in all [g]. */
 export const stockG = ({ lots, looseG }: Pick<ItemStock, 'lots' | 'looseG'>): number =>
   lots.reduce((sum, lot) => sum + lot.leftG, looseG)
 

@@ -1,8 +1,11 @@
 import { isMassUnit, MASS_UNIT_G, readUnit, volumeUnitML, type MeasureSystem } from '../../measure/units'
 import { parseLine } from '../../book/ingredientLine/parseLine'
 
+/** What is known of an item, so that spoons and packs can be weighed. */
 export type AmountOf = { gPerML: number | null; packG: number | null }
+/** Why a typed amount cannot be taken. */
 export type AmountFault = 'unread' | 'negative' | 'noDensity' | 'noPack' | 'tooMuch'
+/** A typed amount in grams, or what is wrong with it. */
 export type ReadAmount = { kind: 'grams'; massG: number } | { kind: AmountFault }
 
 const MAX_G = 1_000_000

@@ -12,11 +12,14 @@ const { abs, max, min } = Math
 
 /** Depths that the model is asked for [m]: thinner is a film, thicker is a pot. */
 export const MIN_DEPTH_M = 0.005
+/** Deeper than this is a pot, not a tray [m]. */
 export const MAX_DEPTH_M = 0.2
 /** Water by mass of rice as it leaves the heat, where nothing was weighed. */
 const USUAL_WATER_FRACTION = 0.62
 
+/** A stretch of cooling in one surrounding [s]. */
 export type TrayStage = { durationS: number; surroundings: Surroundings }
+/** A tray as it begins to cool: depth [m] and temperature [°C]. */
 export type Tray = {
   depthM: number
   startTempC: number
@@ -92,7 +95,7 @@ class Simulation {
   private heatThroughJPerM2 = 0
   private waterOutKgPerM2 = 0
   /** What left in the last stage of a step, at its linear fluxes. */
-  private stageHeatW = 0
+  private stageHeatWPerM2 = 0
   private stageWaterKg = 0
 
   constructor(
@@ -172,8 +175,8 @@ class Simulation {
   }
 
   private book(seconds: number): void {
-    this.heatOutJPerM2 += this.stageHeatW * seconds
-    this.heatThroughJPerM2 += abs(this.stageHeatW) * seconds
+    this.heatOutJPerM2 += this.stageHeatWPerM2 * seconds
+    this.heatThroughJPerM2 += abs(this.stageHeatWPerM2) * seconds
     if (this.bed) this.waterOutKgPerM2 += this.stageWaterKg * seconds
   }
 
@@ -212,7 +215,7 @@ class Simulation {
       right[last]! += heatSlopeWPerM2K * before - heatWPerM2
       solveTridiagonal(lower, diagonal, upper, right, this.scratch, stageTemp)
       const change = stageTemp[last]! - before
-      this.stageHeatW = heatWPerM2 + heatSlopeWPerM2K * change + bottom * (stageTemp[0]! - surroundings.bottom.tempC)
+      this.stageHeatWPerM2 = heatWPerM2 + heatSlopeWPerM2K * change + bottom * (stageTemp[0]! - surroundings.bottom.tempC)
       this.stageWaterKg = waterKgPerM2S + waterSlopeKgPerM2SK * change
       if (isFreezing ? this.mostChange() < SETTLED_K : abs(change) < 0.02 || pass === 2) break
     }

@@ -4,6 +4,7 @@ export type CoolingPlace = (typeof COOLING_PLACES)[number]
 
 /** What takes heat from one face: a coefficient and the temperature behind it. */
 export type Face = { heatTransferWPerM2K: number; tempC: number }
+/** What cools the top of a tray, with the moisture of the air. */
 export type TopFace = Face & {
   /** Dry for a covered tray, and for analysis. */
   evaporates: boolean
@@ -12,6 +13,7 @@ export type TopFace = Face & {
   /** Relative humidity of the air, 0–1. */
   humidity: number
 }
+/** What cools a tray from above and from below. */
 export type Surroundings = { top: TopFace; bottom: Face }
 
 type Figures = { topWPerM2K: number; bottomWPerM2K: number; airTempC: number; bottomTempC?: number; humidity: number }
@@ -36,11 +38,13 @@ const STACK_FIGURES: Readonly<Record<Exclude<Stack, 'single'>, { mostWPerM2K: nu
   stacked: { mostWPerM2K: 4, radiatingShare: 0.1 },
   nested: { mostWPerM2K: 0.8, radiatingShare: 0 },
 }
+/** What trays are made of. */
 export const TRAY_MATERIALS = ['steel', 'aluminium', 'plastic'] as const
 export type TrayMaterial = (typeof TRAY_MATERIALS)[number]
 /** Thickness over conductivity of its wall [m²K/W]: 0.8 mm at 16 W/mK, 1 mm at 200, 3 mm at 0.2; from memory. */
 const WALL_M2K_PER_W: Readonly<Record<TrayMaterial, number>> = { steel: 5e-5, aluminium: 5e-6, plastic: 0.015 }
 
+/** Where a tray stands and for how long; what is not said is as usual there. */
 export type CoolStage = {
   durationS: number
   place: CoolingPlace

@@ -3,7 +3,9 @@ import type { CoolStage } from './coolingPlace'
 import type { Curve } from './judgeCurve'
 import { trayStages } from './predictCooling'
 
+/** A core temperature, in seconds from the beginning of cooling. */
 export type Reading = { timeS: number; tempC: number }
+/** How fast a tray cools against the model, and how sure that is. */
 export type CoolingFit = {
   /** By how much the surfaces take heat away faster (above 1) or slower than planned. */
   surfaceFactor: number

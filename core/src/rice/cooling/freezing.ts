@@ -6,6 +6,7 @@ const ENDS_C = -4
 /** Of its water, what freezes at all; the rest is bound to the grain. */
 export const FROZEN_WATER_SHARE = 0.85
 
+/** Freezing of the water in rice as heat that is given off below its freezing point. */
 export type Freezing = {
   startsC: number
   /** Heat content by volume, 0 at 0 °C [J/m³]. */

@@ -9,7 +9,9 @@ const ORGANISMS = {
   bacillusCereus: { b: 0.0538, leastC: 6, c: 0.2, mostC: 50, lag: 2 },
   clostridiumPerfringens: { b: 0.0619, leastC: 11, c: 0.4, mostC: 52.5, lag: 4 },
 } as const satisfies Record<string, Organism>
+/** An organism whose growth is estimated. */
 export type OrganismName = keyof typeof ORGANISMS
+/** The organisms, in the order in which they are shown. */
 export const ORGANISM_NAMES = ['bacillusCereus', 'clostridiumPerfringens'] as const satisfies readonly OrganismName[]
 
 const START_LOG10 = 2

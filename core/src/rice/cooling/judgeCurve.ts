@@ -1,5 +1,6 @@
 import type { CoolingLimit } from '../../safety/coolingLimits'
 
+/** Core temperatures over time: seconds and °C, point by point. */
 export type Curve = { timesS: readonly number[]; coreC: readonly number[] }
 
 const SAME_WITHIN_K = 1e-6
@@ -17,7 +18,8 @@ export function coolsToS({ timesS, coreC }: Curve, tempC: number, fromS = 0): nu
   return null
 }
 
-export type StepForecast = {
+/** When a curve reaches the temperature of a step, and whether that is in time. */
+export type CurveStep = {
   tempC: number
   /** On the clock of the curve [s]; null where it lies beyond the curve. */
   reachedS: number | null
@@ -25,10 +27,11 @@ export type StepForecast = {
   limitS: number | null
   passes: boolean
 }
+/** A curve judged by the steps of a rule. */
 export type CurveJudgement = {
   /** Null where the rice is below the rule's start temperature from the beginning: for how long, nobody knows. */
   startS: number | null
-  steps: StepForecast[]
+  steps: CurveStep[]
   /** Once cold, no warmer again to the end of the curve. */
   staysCold: boolean
   passes: boolean
@@ -40,7 +43,7 @@ export type CurveJudgement = {
  */
 export function judgeCurve(curve: Curve, limit: CoolingLimit): CurveJudgement {
   const startS = curve.coreC[0]! < limit.startC ? null : coolsToS(curve, limit.startC)
-  const steps: StepForecast[] = []
+  const steps: CurveStep[] = []
   let clockS = startS
   for (const step of limit.steps) {
     const reachedS = startS === null ? null : coolsToS(curve, step.tempC)

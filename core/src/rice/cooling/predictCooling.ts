@@ -6,6 +6,7 @@ import { judgeCurve, type CurveJudgement } from './judgeCurve'
 /** Time over which the last place is followed past its planned end, so that a rule can be decided [s]. */
 const DECIDED_WITHIN_S = 10 * 3600
 
+/** A predicted curve with the mass lost, and its judgement. */
 export type Prediction = {
   cooling: TrayCooling
   judgement: CurveJudgement

@@ -1,4 +1,4 @@
-import { conductivityWPerMK, densityKgPerM3, heatCapacityJPerKgK, type Composition } from '../../physics/food'
+import { conductivityWPerMK, densityKgPerM3, heatCapacityJPerKgK, type ProximateComposition } from '../../physics/food'
 import {
   ATMOSPHERE_PA,
   VAPOUR_GAS_J_PER_KG_K,
@@ -15,7 +15,7 @@ const { exp, max, min, pow } = Math
 /** Share of air between the grains of fluffed cooked rice; plausible 0.25–0.45, no measurement of ours. */
 const POROSITY = 0.35
 /** Dry matter of cooked white rice by mass, from memory of food tables. */
-const DRY: Composition = { carbohydrate: 0.908, protein: 0.079, fat: 0.008, ash: 0.005 }
+const DRY: ProximateComposition = { carbohydrate: 0.908, protein: 0.079, fat: 0.008, ash: 0.005 }
 const PROPERTY_TEMP_C = 50
 const AIR_CONDUCTIVITY_W_PER_M_K = 0.027
 const MAX_PORE_CONDUCTIVITY_W_PER_M_K = 2
@@ -29,6 +29,7 @@ const LIQUID_ACTIVATION_J_PER_MOL = 30_000
 const GAS_J_PER_MOL_K = 8.314
 const TORTUOSITY = 0.6
 
+/** Properties of a bed of rice by temperature, as the model needs them. */
 export type RiceBed = {
   /** Mass of the tray's rice by volume, pores included. */
   densityKgPerM3: number
@@ -64,7 +65,7 @@ export function riceBed(waterFraction: number): RiceBed {
   }
 }
 
-function riceComposition(waterFraction: number): Composition {
+function riceComposition(waterFraction: number): ProximateComposition {
   const dry = Object.entries(DRY).map(([name, share]) => [name, share * (1 - waterFraction)] as const)
   return { ...Object.fromEntries(dry), water: waterFraction }
 }

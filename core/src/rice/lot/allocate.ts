@@ -7,7 +7,9 @@ export type LotOnHand = {
   useByMs: number
   cookedAtMs: number
 }
+/** Rice taken from one lot [g]. */
 export type Draw = { lotId: string; massG: number }
+/** What each lot gives, and what is missing [g]. */
 export type Allocation = { draws: Draw[]; shortG: number }
 
 /** Which rice goes first: what is out of the cold already, then what must be used soonest, then what is oldest. */

@@ -5,7 +5,9 @@ import { coolsToS } from '../cooling/judgeCurve'
 import { trayStages } from '../cooling/predictCooling'
 import type { StepForecast } from './lotForecast'
 
+/** What would cool a tray in time. */
 export type Remedy = { kind: 'uncover' | 'thinner' | 'move' | 'thinnerMove'; place: CoolingPlace; depthM: number }
+/** The least remedy that helps, and when each step is then met. */
 export type Advice = { remedy: Remedy; reachedMs: number[] }
 
 /** Depths that can be spread with a scraper [m]. */
@@ -14,6 +16,7 @@ const HORIZON_S = 10 * 3600
 /** Spread while people do it [s]: the clock goes on. */
 const HANDLING_S = 300
 
+/** A tray at risk, and the places it could go to. */
 export type AdviceInput = {
   tempC: number
   nowMs: number

@@ -3,6 +3,7 @@ import { usualAirTempC } from '../cooling/coolingPlace'
 import type { Doubt } from './lotEvent'
 import type { LotState } from './lotState'
 
+/** A reading, and what it is held against. */
 export type ReadingInput = {
   tempC: number
   /** What was read, where the thermometer speaks °F: then it cannot have been mistaken for °C. */
@@ -15,6 +16,7 @@ export type ReadingInput = {
   expectedC: number | null
   isOut: boolean
 }
+/** Why a reading is doubted, and what it may have meant [°C]. */
 export type DoubtedReading = { doubt: Doubt; meantC: number | null }
 
 const HOTTEST_C = 101

@@ -1,6 +1,7 @@
 import { isAbove, isBelow, type TempLimit, type Temperature } from '../../measure/temperature'
 import type { CoolingLimit } from '../../safety/coolingLimits'
 
+/** A temperature that was read at an instant. */
 export type TimedReading = Temperature & { atMs: number }
 
 /**
@@ -11,7 +12,9 @@ export type TimedReading = Temperature & { atMs: number }
  * - `overdue`: the limit is past and nobody has looked.
  */
 export type StepVerdict = 'open' | 'met' | 'broken' | 'overdue' | 'unproven'
+/** What the log says of one step of the rule. */
 export type StepLog = TempLimit & { limitMs: number | null; reachedMs: number | null; verdict: StepVerdict }
+/** What the log says of a whole rule. */
 export type CoolingLog = { startMs: number | null; steps: StepLog[] }
 
 /**

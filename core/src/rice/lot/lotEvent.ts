@@ -4,16 +4,21 @@ import type { CoolingPlace } from '../cooling/coolingPlace'
 /** Where a lot may stand: a cooling place, out on the bench by the wok, or frozen. */
 export type LotPlace = CoolingPlace | 'bench' | 'freezer'
 
+/** Where rice came from. */
 export const LOT_ORIGINS = ['cooked', 'bought', 'table'] as const
 export type LotOrigin = (typeof LOT_ORIGINS)[number]
 
+/** Why rice was thrown away. */
 export const DISCARD_REASONS = ['old', 'warm', 'wet', 'spilled', 'endOfDay', 'quality'] as const
 export type DiscardReason = (typeof DISCARD_REASONS)[number]
+/** Why rice was refused. */
 export const REFUSE_REASONS = ['cooling', 'unknownAge', 'smell', 'delivery'] as const
 export type RefuseReason = (typeof REFUSE_REASONS)[number]
+/** Why a reading may be wrong. */
 export const DOUBTS = ['unit', 'drop', 'rise', 'stuck', 'late'] as const
 export type Doubt = (typeof DOUBTS)[number]
 
+/** A reading as it is shown, with the doubt it was taken under. */
 export type ShownReading = {
   eventId: string
   atMs: number

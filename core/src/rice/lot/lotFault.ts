@@ -6,6 +6,7 @@ import type { LotEvent } from './lotEvent'
 import { isWarmPlace, READING_NOW_MS } from './lotHolding'
 import type { LotState } from './lotState'
 
+/** Why an event of a lot is refused. */
 export type LotFault = {
   code: 'lot-short' | 'lot-not-cold' | 'lot-frozen-once' | 'lot-not-back' | 'lot-depth' | 'lot-lead' | 'lot-proven'
   values: Record<string, number>

@@ -11,6 +11,7 @@ import type { LotState } from './lotState'
 
 /** A lot on its trays as the model sees it: from when it was last spread to a depth, with what was read since. */
 export type LotOnTray = { fromMs: number; tray: Tray; stages: CoolStage[]; readings: Reading[] }
+/** When a lot reaches a step of its rule, by reading or by forecast. */
 export type StepForecast = TempLimit & {
   limitMs: number | null
   /**
@@ -23,6 +24,7 @@ export type StepForecast = TempLimit & {
   soonestMs: number | null
   latestMs: number | null
 }
+/** Where a cooling lot goes: its curve with a band, and each step of the rule. */
 export type LotForecast = {
   fromMs: number
   curve: Curve

@@ -2,6 +2,7 @@ import type { RuleSet } from '../../safety/limits'
 import type { CoolingLog, StepVerdict } from './judgeReadings'
 import type { DiscardReason, LotEvent, LotOrigin, LotPlace, RefuseReason, ShownReading, StepKey } from './lotEvent'
 
+/** The stages of a lot, from the heat to its end. */
 export const LOT_STAGES = [
   'cooking',
   'cooling',
@@ -39,6 +40,7 @@ export type HousePolicy = {
   leadIds: readonly string[]
 }
 
+/** How and when a lot ended. */
 export type LotEnd = {
   atMs: number
   kind: 'used' | 'refused' | 'discarded'
@@ -65,6 +67,7 @@ export type NotUsable =
   | { kind: 'tooOld'; useByMs: number }
   | { kind: 'outTooLong'; outS: number; mostS: number }
 
+/** A lot as it stands after everything that was said of it. */
 export type LotState = {
   stage: LotStage
   massG: number

@@ -2,7 +2,9 @@ import type { ServiceDay } from './forecast'
 
 /** Portions of a dish asked for in one twenty-minute slot of a day; `minute` counts from the kitchen's midnight. */
 export type Demand = { day: string; minute: number; dishId: string; portions: number }
+/** A service by its hours, in minutes since midnight. */
 export type Service = { id: string; fromMin: number; toMin: number }
+/** Something and its share of the whole. */
 export type Share<K extends string, T> = Record<K, T> & { share: number }
 
 /** The service of a minute of the day: the one it falls in, or the nearest. */

@@ -10,6 +10,7 @@ export type ServiceDay = {
   /** Sold out before its end: more was asked for than is on record. */
   isSoldOut?: boolean
 }
+/** What the record expects of a service, with its spread. */
 export type Forecast = {
   expected: number
   /** Four days in five fall between these. */

@@ -18,6 +18,7 @@ export function portionsToCover(expected: number, spread: number, share: number)
   return Math.max(0, expected + normalQuantile(share) * spread)
 }
 
+/** Portions to cover, what one weighs, and what is there already. */
 export type CookInput = { portions: number; portionG: number; usableG: number }
 
 /** Cooked rice still to be made, ready for the wok [g]: whole portions, less what is in the house. */

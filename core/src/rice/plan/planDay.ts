@@ -4,13 +4,16 @@ import type { LotState } from '../lot/lotState'
 
 /** What a day is planned for, service by service. */
 export type PlannedService = { portions: number; spread: number; portionG: number }
+/** A day as planned: portions, spread, and the rice of a portion [g]. */
 export type PlannedDay = { expected: number; spread: number; portionG: number }
 
+/** A service with what the record expects of it. */
 export type ServiceInput = {
   serviceId: string
   forecast: { expected: number; spread: number } | null
   portionG: number
 }
+/** What a person knows better than the record. */
 export type PlanEdits = {
   portions: Readonly<Record<string, number>>
   event: { name: string; percent: number } | null
@@ -40,8 +43,10 @@ export function plannedDay(services: readonly PlannedService[]): PlannedDay {
   }
 }
 
+/** A lot that counts towards a day's rice. */
 export type LotForDay = Omit<LotOnHand, 'stage'> & { stage: LotOnHand['stage'] | 'cooling' | 'chilling' }
 
+/** A load that is cooking. */
 export type LoadOnHeat = { vesselId: string; method: Method; blend: Blend; dryMassG: number; waterG: number }
 
 /** What a load on the heat will weigh [g], by what its vessel loses as steam. */

@@ -10,7 +10,9 @@ import { planLoads, type LoadPlan, type Vessel } from '../loads'
 const DEPTH_STEP_M = 0.002
 const LEAVES_HEAT_C = 95
 
+/** The inner size of a tray, and what it is made of. */
 export type TraySize = { lengthM: number; widthM: number; material?: TrayMaterial | undefined }
+/** What a day's rice is planned from. */
 export type RicePlanInput = {
   expected: number
   spread: number
@@ -28,7 +30,9 @@ export type RicePlanInput = {
   fromMs: number
 }
 
+/** When a load begins, is ready, and is cold; null where it never is. */
 export type LoadTime = { startMs: number; readyMs: number; coldMs: number | null }
+/** A day's rice: loads, trays, depth and times. */
 export type RicePlan = {
   share: number
   portions: number

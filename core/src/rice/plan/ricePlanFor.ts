@@ -16,6 +16,7 @@ import {
 } from './planDay'
 import { planRice, type RicePlan, type TraySize } from './planRice'
 
+/** How the house does its rice, as the plan needs it. */
 export type HouseRice = Margin & {
   services: readonly { id: string; fromMin: number; toMin: number }[]
   vesselId: string
@@ -25,6 +26,7 @@ export type HouseRice = Margin & {
   cooling: readonly CoolStage[]
   closeMin: number
 }
+/** Everything that a day's rice is worked out from. */
 export type RicePlanForInput = {
   day: string
   services: readonly ServiceInput[]
@@ -38,6 +40,7 @@ export type RicePlanForInput = {
   ruleSet: RuleSet
   nowMs: number
 }
+/** A day's rice with what it is planned for. */
 export type DayRicePlan = { planned: PlannedDay; usableG: number; coldByMs: number; vessel: Vessel; plan: RicePlan }
 
 /**

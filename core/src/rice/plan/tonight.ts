@@ -1,5 +1,6 @@
 /** Rice that will be asked for at an instant [g]: an open ticket, or a boat that the forecast expects. */
 export type RiceDemand = { atMs: number; massG: number }
+/** How long the rice lasts, and what is missing. */
 export type Cover = {
   /** The first demand that the rice no longer covers in full; null where it lasts. */
   untilMs: number | null

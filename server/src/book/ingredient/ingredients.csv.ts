@@ -4,7 +4,7 @@ import { stringify } from 'csv-stringify/sync'
 import { z } from 'zod'
 import { csvLineProblem, csvText, fromCsvText, readCsvRecords } from '../../http/csv'
 import { Problem } from '../../http/problems'
-import { notSaidThen, shippedIngredients } from './shipped'
+import { foodNotSaidThen, notSaidThen, shippedIngredients } from './shipped'
 
 const MAX_ROWS = 5000
 const NUMBERS = [
@@ -28,6 +28,7 @@ const LISTS = ['aliases', 'allergens', 'diets'] as const
 /** Columns that files from before do not have: what they leave out, nobody said. */
 const LATER_LISTS = ['allergensUs', 'mayContain'] as const
 const LATER = [...LATER_LISTS, 'areAllergensKnown', 'isReadyToEat'] as const
+const FOOD = 'food'
 const yesNo = (value: boolean | null) => (value === null ? '' : value ? 'yes' : 'no')
 const COLUMNS = [...WORDS, ...LISTS, ...NUMBERS, 'densities', 'countSizes'] as const
 const PRICE_COLUMNS = ['ingredient', 'fromDay', 'pack', 'packG', 'price'] as const
@@ -44,8 +45,9 @@ export function ingredientsCsv(rows: readonly KitchenIngredient[]): string {
       ...LATER_LISTS.map((name) => csvText(row[name].join(';'))),
       yesNo(row.areAllergensKnown),
       yesNo(row.isReadyToEat),
+      row.food ?? '',
     ]),
-    { header: true, columns: [...COLUMNS, ...LATER], record_delimiter: 'windows' },
+    { header: true, columns: [...COLUMNS, ...LATER, FOOD], record_delimiter: 'windows' },
   )
 }
 
@@ -71,10 +73,18 @@ export function readIngredientsCsv(bytes: ArrayBuffer): Ingredient[] {
         .map(pair)
         .map(({ name, value }) => ({ size: name, massG: value })),
       ...laterColumns(record),
+      food: foodColumn(record),
     })
     if (!row.success) throw csvLineProblem(i + 2, row.error)
     return row.data
   })
+}
+
+/** What it is at the wok; a file from before this column takes it from what ships, or from the id of minced meat. */
+function foodColumn(record: Record<string, string>): string | null {
+  const said = record[FOOD]
+  if (said !== undefined) return said === '' ? null : said
+  return foodNotSaidThen({ id: fromCsvText(record['id'] ?? ''), role: fromCsvText(record['role'] ?? '') })
 }
 
 /** A file from before these columns takes them from what ships under its id; else nobody has said. */

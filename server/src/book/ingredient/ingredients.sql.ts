@@ -2,7 +2,7 @@ import { Ingredient, Price, type KitchenIngredient } from 'contract/ingredient'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../../db/pool'
-import { notSaidThen, shippedIngredients, type ShippedIngredient } from './shipped'
+import { foodNotSaidThen, notSaidThen, shippedIngredients, type ShippedIngredient } from './shipped'
 
 /** Every ingredient as this kitchen has it, with its prices, newest first. */
 export async function listIngredients(db: Db, kitchenId: string): Promise<KitchenIngredient[]> {
@@ -13,8 +13,16 @@ export async function listIngredients(db: Db, kitchenId: string): Promise<Kitche
   const shippedById = new Map(base.map((row) => [row.id, row]))
   const own = new Map(
     rows.map((row) => {
-      const kept = (typeof row['body'] === 'string' ? JSON.parse(row['body']) : row['body']) as Ingredient
-      const body = Ingredient.parse({ ...notSaidThen(kept.allergens, shippedById.get(kept.id)), ...kept })
+      const kept = (typeof row['body'] === 'string' ? JSON.parse(row['body']) : row['body']) as Omit<
+        Ingredient,
+        'food'
+      > &
+        Partial<Pick<Ingredient, 'food'>>
+      const body = Ingredient.parse({
+        ...notSaidThen(kept.allergens, shippedById.get(kept.id)),
+        ...kept,
+        food: kept.food === undefined ? foodNotSaidThen(kept) : kept.food,
+      })
       return [body.id, { body, version: Number(row['version']) }]
     }),
   )

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { TRAITS, type Allergen, type Ingredient } from 'core/book/ingredient'
+import { FOODS } from 'core/book/food'
 import { parse } from 'csv-parse/sync'
 import { z } from 'zod'
 import { SERVER_FOLDER } from '../../serverFolder'
@@ -51,6 +52,10 @@ const Row = z
     aliases: list,
     role: z.string(),
     state: z.string(),
+    food: z
+      .enum(FOODS)
+      .nullable()
+      .or(z.literal('').transform(() => null)),
     waterG: number,
     proteinG: number,
     fatG: number,

@@ -1,6 +1,6 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { TaskState } from 'core/mise/doing/foldDay'
-import type { Caution } from 'core/mise/need/cautions'
+import type { PrepCaution } from 'core/mise/need/cautions'
 import type { StepKind } from 'core/mise/need/cards'
 
 const VERBS: Readonly<Record<StepKind, string>> = {
@@ -24,7 +24,7 @@ const VERBS: Readonly<Record<StepKind, string>> = {
   rails: 'Set the rails',
 }
 
-const CAUTION_TEXT: Readonly<Record<Caution, string>> = {
+const CAUTION_TEXT: Readonly<Record<PrepCaution, string>> = {
   raw: 'raw: own board and knife, wash hands after',
   shellfish: 'shellfish: allergen, look for shell',
   slicer: 'thin cuts: guard on, fingers back',
@@ -51,6 +51,6 @@ export function taskText({
 
 export const amountText = (massG: number) =>
   massG >= 1000 ? `${(massG / 1000).toFixed(2)} kg` : `${Math.round(massG)} g`
-export const cautionText = (cautions: readonly Caution[]) => cautions.map((one) => CAUTION_TEXT[one]).join('; ')
+export const cautionText = (cautions: readonly PrepCaution[]) => cautions.map((one) => CAUTION_TEXT[one]).join('; ')
 export const namesOf = (who: readonly string[], { staff }: Kitchen) =>
   who.map((id) => staff.find((one) => one.id === id)?.name ?? id).join(', ')
