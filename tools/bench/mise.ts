@@ -29,26 +29,26 @@ function longDay(): PlanInput {
 
 /** The plan of a long day: the first answer, a better one, and anew after one change. */
 export function prepPlans(): void {
-  const asked = longDay()
-  const first = planPrep({ ...asked, passes: 1 })
-  const best = planPrep({ ...asked, passes: usualPasses(TASKS) })
+  const input = longDay()
+  const first = planPrep({ ...input, passes: 1 })
+  const best = planPrep({ ...input, passes: usualPasses(TASKS) })
   const gap = (length: number) => `${(100 * (length / best.lowerBoundS - 1)).toFixed(2)} % over the bound`
-  const firstMs = medianMs(() => planPrep({ ...asked, passes: 1 }))
+  const firstMs = medianMs(() => planPrep({ ...input, passes: 1 }))
   report(
     `prep of ${TASKS} tasks: first plan`,
     `median ${firstMs.toFixed(1)} ms, ${gap(-first.firstStartS!)}`,
     '<= 50 ms',
   )
-  const bestMs = medianMs(() => planPrep({ ...asked, passes: usualPasses(TASKS) }))
+  const bestMs = medianMs(() => planPrep({ ...input, passes: usualPasses(TASKS) }))
   report('prep plan, improved', `median ${bestMs.toFixed(1)} ms, ${gap(-best.firstStartS!)}`, '<= 200 ms, in a worker')
   const nowS = best.firstStartS! + 3600
   const begun = new Map(best.tasks.filter((task) => task.startS < nowS).map((task) => [task.id, task]))
-  const tasks = asked.tasks.map((task) => {
+  const tasks = input.tasks.map((task) => {
     const at = begun.get(task.id)
     return at ? { ...task, fixed: { startS: at.startS, endS: at.endS, who: at.who } } : task
   })
   const before = new Map(best.tasks.map((task) => [task.id, task.latestStartS]))
-  const ill = { ...asked, tasks, people: asked.people.slice(1), nowS, before, passes: 1 }
+  const ill = { ...input, tasks, people: input.people.slice(1), nowS, before, passes: 1 }
   const againMs = medianMs(() => planPrep(ill))
   report('prep plan, anew after one of four is ill', `median ${againMs.toFixed(1)} ms`, '<= 100 ms')
 }

@@ -47,7 +47,7 @@ export function useKitchenPlan() {
   const saidKey = plans
     .map((plan) => `${plan.id} ${plan.version} ${plan.events.length} ${plan.events.at(-1)?.id}`)
     .join()
-  const asked = useMemo((): KitchenInput | null => {
+  const input = useMemo((): KitchenInput | null => {
     if (!kitchen.data || !house.data || !rice.data || plans.length === 0) return null
     const { policy } = house.data
     return {
@@ -61,8 +61,8 @@ export function useKitchenPlan() {
   }, [kitchen.data, house.data, rice.data, plans, minuteMs])
   const key = [saidKey, house.data?.version, minuteMs]
   const fullKey = `${saidKey} ${house.data?.version ?? 0}`
-  const first = useWorked(asked && { ...asked, passes: 1 }, fullKey, ['first', ...key])
-  const best = useWorked(first.data ? asked : null, fullKey, ['best', ...key])
+  const first = useWorked(input && { ...input, passes: 1 }, fullKey, ['first', ...key])
+  const best = useWorked(first.data ? input : null, fullKey, ['best', ...key])
   const worked = best.isPlaceholderData && !first.isPlaceholderData ? first.data : (best.data ?? first.data)
   const failed = first.isError || best.isError
   const plan = useMemo(
@@ -100,16 +100,16 @@ export function useKitchenPlan() {
   return { mise, error, refetch: query.refetch }
 }
 
-function useWorked(asked: KitchenInput | null, said: string, key: unknown[]) {
+function useWorked(input: KitchenInput | null, said: string, key: unknown[]) {
   return useQuery(
     {
       queryKey: ['mise', 'plan', ...key],
-      enabled: asked !== null,
+      enabled: input !== null,
       staleTime: Infinity,
       gcTime: MINUTE_MS,
       placeholderData: keepPreviousData,
       queryFn: async ({ signal }) =>
-        asked ? { key: said, plan: await inMiseWorker((functions) => functions.planKitchen(asked), signal) } : null,
+        input ? { key: said, plan: await inMiseWorker((functions) => functions.planKitchen(input), signal) } : null,
     },
     workedClient,
   )

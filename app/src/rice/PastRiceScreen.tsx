@@ -14,12 +14,13 @@ import { Sheet } from '../ui/Sheet'
 import { Empty, Loading, Problem, useProblemSentence } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { DataTable } from '../ui/table/DataTable'
-import type { DataColumn } from '../ui/table/useDataTable'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatDay, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { TracedRuns } from './lot/sheets/PaperSheets'
+import { ChosenLot } from './past/ChosenLot'
+import { endOf, pastColumns } from './past/pastColumns'
 import { usePastLots } from './usePastLots'
 
 /** Lots that are over, the log for the inspector, and from a ticket back to its rice. */
@@ -125,79 +126,6 @@ export function PastRiceScreen() {
   )
 }
 
-/** A past lot beside the table: how it ended, and who got rice of it. */
-function ChosenLot({ row, zone }: { row: LotRow; zone: string }) {
-  const t = useWords('rice')
-  const router = useRouter()
-  const trace = useQuery({
-    queryKey: ['rice', 'trace', row.id],
-    queryFn: ({ signal }) => getJson(`/rice/lots/${row.id}/trace`, Trace, signal),
-  }).data
-  return (
-    <ScrollView tabIndex={0} className="min-h-0 flex-1 border-t border-edge">
-      <View className="gap-2 pt-2">
-        <Text role="heading" aria-level={2} size="lead" weight="bold" stretch="slim">
-          {row.name}
-        </Text>
-        <Text>{endOf(row, t)}</Text>
-        <Button size="body" label={t('past.open')} onPress={() => router.push(`/rice/${row.id}`)} />
-        <Text role="heading" aria-level={3} weight="bold">
-          {t('lot.traceTitle', { name: row.name })}
-        </Text>
-        {trace?.runs.length === 0 && <Text>{t('lot.traceNone')}</Text>}
-        <TracedRuns runs={trace?.runs ?? []} timeZone={zone} />
-      </View>
-    </ScrollView>
-  )
-}
-
-type RiceWords = ReturnType<typeof useWords<'rice'>>
-
-/** How a lot ended, with its reason where it was refused or thrown away. */
-const endOf = (row: LotRow, t: RiceWords) =>
-  row.reason ? `${t(`stages.${row.stage}`)}: ${t(`lot.reasons.${row.reason}`)}` : t(`stages.${row.stage}`)
-
-const pastColumns = (t: RiceWords, zone: string): DataColumn<LotRow>[] => [
-  {
-    id: 'name',
-    title: t('past.columns.name'),
-    value: (row) => row.name,
-    cell: (row) => (
-      <Text weight="bold" stretch="narrow">
-        {row.name}
-      </Text>
-    ),
-    widthPx: 76,
-  },
-  { id: 'end', title: t('past.columns.end'), value: (row) => endOf(row, t), widthPx: 180, isGrowing: true },
-  {
-    id: 'ended',
-    title: t('past.columns.ended'),
-    value: (row) => row.endedAtMs,
-    cell: (row) => (
-      <Text stretch="narrow">
-        {row.endedAtMs === null ? '–' : `${formatDay(row.endedAtMs, zone)} ${formatTime(row.endedAtMs, zone)}`}
-      </Text>
-    ),
-    widthPx: 130,
-  },
-  {
-    id: 'cooked',
-    title: t('past.columns.cooked'),
-    value: (row) => row.cookedAtMs ?? row.bornAtMs,
-    cell: (row) => <Text stretch="narrow">{formatDay(row.cookedAtMs ?? row.bornAtMs, zone)}</Text>,
-    widthPx: 110,
-  },
-  { id: 'grain', title: t('past.columns.grain'), value: (row) => row.grain, widthPx: 90 },
-  {
-    id: 'origin',
-    title: t('past.columns.origin'),
-    value: (row) => (row.origin === 'cooked' ? t('past.cookedHere') : t(`lot.${row.origin}`)),
-    widthPx: 130,
-    isExtra: true,
-  },
-]
-
 function PastLot({ row, zone }: { row: LotRow; zone: string }) {
   const t = useWords('rice')
   const router = useRouter()
@@ -234,11 +162,11 @@ function PastLot({ row, zone }: { row: LotRow; zone: string }) {
 function FindTicket({ zone, onClose }: { zone: string; onClose: () => void }) {
   const t = useWords('rice')
   const [number, setNumber] = useState('')
-  const [asked, setAsked] = useState<number | null>(null)
+  const [input, setAsked] = useState<number | null>(null)
   const trace = useQuery({
-    queryKey: ['rice', 'trace', 'ticket', asked],
-    enabled: asked !== null,
-    queryFn: ({ signal }) => getJson(`/rice/trace?ticket=${asked}`, Trace, signal),
+    queryKey: ['rice', 'trace', 'ticket', input],
+    enabled: input !== null,
+    queryFn: ({ signal }) => getJson(`/rice/trace?ticket=${input}`, Trace, signal),
   })
   const problem = useProblemSentence(trace.error)
   const find = () => {

@@ -36,8 +36,8 @@ function watching({ lot, state }: ShownLot, house: RiceHouse, nowMs: number) {
 
 /** Where a cooling lot goes, worked out again with every reading and every minute. */
 export function useWatchedLot(shown: ShownLot, house: RiceHouse, nowMs: number): Worked<WatchedLot> {
-  const asked = watching(shown, house, nowMs)
-  return workedOf({ ...useQuery(asked), isEnabled: asked.enabled })
+  const input = watching(shown, house, nowMs)
+  return workedOf({ ...useQuery(input), isEnabled: input.enabled })
 }
 
 type WorkedQuery<T> = { data: T | null | undefined; isError: boolean; isEnabled: boolean }
@@ -75,14 +75,14 @@ export function useMostDepthM(stages: CoolStage[], ruleSet: RuleSet, startTempC:
 }
 
 /** A day's rice, worked out again as the plan is edited. */
-export function useDayPlan(asked: RicePlanForInput | null): Worked<DayRicePlan> {
-  const key = ['worked', 'plan', asked && { ...asked, nowMs: 0 }, asked && Math.floor(asked.nowMs / MINUTE_MS)]
+export function useDayPlan(input: RicePlanForInput | null): Worked<DayRicePlan> {
+  const key = ['worked', 'plan', input && { ...input, nowMs: 0 }, input && Math.floor(input.nowMs / MINUTE_MS)]
   const query = useQuery({
     ...once,
-    enabled: asked !== null,
+    enabled: input !== null,
     queryKey: key,
     placeholderData: sameButMinute(key),
-    queryFn: ({ signal }) => (asked ? inRiceWorker((functions) => functions.ricePlanFor(asked), signal) : null),
+    queryFn: ({ signal }) => (input ? inRiceWorker((functions) => functions.ricePlanFor(input), signal) : null),
   })
   return workedOf(query as { data: DayRicePlan | undefined; isError: boolean })
 }

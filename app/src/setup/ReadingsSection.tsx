@@ -14,8 +14,8 @@ export function ReadingsSection({ kitchen }: { kitchen: Kitchen }) {
   const t = useWords('setup')
   const queries = useQueryClient()
   const change = useMutation({
-    mutationFn: (asked: Pick<Kitchen, 'readsIn' | 'isScottish'>) =>
-      sendJson('PUT', '/kitchen/readings', asked, Kitchen),
+    mutationFn: (input: Pick<Kitchen, 'readsIn' | 'isScottish'>) =>
+      sendJson('PUT', '/kitchen/readings', input, Kitchen),
     onSuccess: (saved) => queries.setQueryData(['kitchen'], saved),
   })
   const problem = useProblemSentence(change.error)

@@ -108,7 +108,7 @@ const CHIP = {
   full: 'w-[25px] bg-ember-full',
 } as const
 
-const MOST_LINES = 3
+const MAX_LINES = 3
 
 function Amounts({ step, lotName }: { step: RunStep; lotName: string | null }) {
   const measureWords = useMeasureWords()
@@ -117,7 +117,7 @@ function Amounts({ step, lotName }: { step: RunStep; lotName: string | null }) {
   if (entries.length === 0) return null
   return (
     <View className="mt-1">
-      {entries.slice(0, MOST_LINES + 1).map((entry) => {
+      {entries.slice(0, MAX_LINES + 1).map((entry) => {
         const measure = entry.motion === 'in' || entry.motion === 'plate' ? measureWords(entry.measure) : null
         const note = entry.role === 'rice' ? lotName : measure
         return (

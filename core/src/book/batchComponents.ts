@@ -39,15 +39,15 @@ const keyOf = (one: Component) => `${one.id} ${one.ingredientId ?? one.recipeId 
  * Every component's mass in a batch, with what each part leaves out, adds, swaps or takes more or less of at the end. The
  * one place that says so: score, stock, shopping, record and label read it from here.
  */
-export function batchComponents(dish: Dish, asked: BatchInput, list: AllergenList): BatchResult {
-  const portions = asked.parts.reduce((sum, part) => sum + part.portions, 0)
+export function batchComponents(dish: Dish, input: BatchInput, list: AllergenList): BatchResult {
+  const portions = input.parts.reduce((sum, part) => sum + part.portions, 0)
   const riceMassG = portions * dish.portionRiceG
   const parts: { portions: number; ratios: Map<string, number> }[] = []
   const known = new Map<string, Component>()
   let perhaps: AllergenFound[] = []
-  for (const part of asked.parts) {
-    const late = part.modifiers.filter((id) => isLateModifier(dish, id) && !asked.modifiers.includes(id))
-    const varied = varyDish(dish, [...asked.modifiers, ...late], asked.allergies, list)
+  for (const part of input.parts) {
+    const late = part.modifiers.filter((id) => isLateModifier(dish, id) && !input.modifiers.includes(id))
+    const varied = varyDish(dish, [...input.modifiers, ...late], input.allergies, list)
     if (varied.kind !== 'varied') return varied
     perhaps = varied.perhaps
     const ratios = new Map<string, number>()

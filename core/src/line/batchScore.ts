@@ -16,8 +16,8 @@ export type BatchScore =
     }
 
 /** The score of a batch: what all portions get alike, and at the end what only some of them get. */
-export function batchScore(dish: Dish, asked: BatchInput, tools: MeasureTools, rules: CookRules): BatchScore {
-  const result = batchComponents(dish, asked, allergenListOf(rules.ruleSet))
+export function batchScore(dish: Dish, input: BatchInput, tools: MeasureTools, rules: CookRules): BatchScore {
+  const result = batchComponents(dish, input, allergenListOf(rules.ruleSet))
   switch (result.kind) {
     case 'unknown-modifier':
     case 'removes-rice':

@@ -30,9 +30,9 @@ test.each([['cutlet'], ['unsliced'], ['dicey'], ['beat'], ['']])('%j names no fo
 test('a form that was asked for by name is never answered with another', () => {
   const form = fc.constantFrom('loose', 'packed', 'liquid', 'paste', 'ground')
   fc.assert(
-    fc.property(fc.uniqueArray(form), form, (forms, asked) => {
-      const found = densityOf(weighed(...forms), asked)
-      expect(found?.form ?? null).toBe(forms.includes(asked) ? asked : null)
+    fc.property(fc.uniqueArray(form), form, (forms, input) => {
+      const found = densityOf(weighed(...forms), input)
+      expect(found?.form ?? null).toBe(forms.includes(input) ? input : null)
       expect(densityOf(weighed(...forms))?.form).toBe(forms[0])
     }),
   )

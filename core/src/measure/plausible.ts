@@ -50,27 +50,27 @@ const SLIPS = [0.1, 10] as const
  * quarter of the known one. Where it is not, the likely repairs (wrong unit, slipped digit, wrong system), each with the
  * mass it gives, the most likely first; then what each measure says alone.
  */
-export function judgeTwoMeasures(asked: TwoMeasures): PlausibleResult {
-  const unitML = volumeUnitML(asked.volume.unit, asked.system)
-  if (unitML === null || !(asked.massG > 0) || !(asked.volume.value > 0))
-    throw new RangeError(`nothing to compare in ${asked.massG} g and ${asked.volume.value} ${asked.volume.unit}`)
-  const volumeML = unitML * asked.volume.value
-  const gPerML = asked.massG / volumeML
-  const known = asked.ingredient ? densityOf(asked.ingredient, asked.form) : null
-  const band = DENSITY_BAND_G_PER_ML[asked.kind]
+export function judgeTwoMeasures(input: TwoMeasures): PlausibleResult {
+  const unitML = volumeUnitML(input.volume.unit, input.system)
+  if (unitML === null || !(input.massG > 0) || !(input.volume.value > 0))
+    throw new RangeError(`nothing to compare in ${input.massG} g and ${input.volume.value} ${input.volume.unit}`)
+  const volumeML = unitML * input.volume.value
+  const gPerML = input.massG / volumeML
+  const known = input.ingredient ? densityOf(input.ingredient, input.form) : null
+  const band = DENSITY_BAND_G_PER_ML[input.kind]
   const isPossible = gPerML >= band.least && gPerML <= band.most
   const offFraction = known ? gPerML / known.gPerML - 1 : 0
   if (isPossible && Math.abs(offFraction) <= DENSITY_DOUBT_FRACTION) return { kind: 'plausible', gPerML }
   const wanted = known?.gPerML ?? Math.sqrt(band.least * band.most)
   const message = known
-    ? `that would weigh ${round(gPerML)} g/mL; ${asked.ingredient?.name ?? 'it'} weighs ${round(known.gPerML)} (${known.form})`
+    ? `that would weigh ${round(gPerML)} g/mL; ${input.ingredient?.name ?? 'it'} weighs ${round(known.gPerML)} (${known.form})`
     : `that would weigh ${round(gPerML)} g/mL; possible is ${band.least} to ${band.most}`
   const wantedGPerML = known ? `${round(known.gPerML)} (${known.form})` : `${band.least}–${band.most}`
-  return { kind: 'doubtful', gPerML, wantedGPerML, message, repairs: repairs(asked, volumeML, wanted, known !== null) }
+  return { kind: 'doubtful', gPerML, wantedGPerML, message, repairs: repairs(input, volumeML, wanted, known !== null) }
 }
 
-function repairs(asked: TwoMeasures, volumeML: number, wanted: number, isKnown: boolean): Repair[] {
-  const { massG, volume, system } = asked
+function repairs(input: TwoMeasures, volumeML: number, wanted: number, isKnown: boolean): Repair[] {
+  const { massG, volume, system } = input
   const farness = ({ gPerML }: { gPerML: number | null }) => Math.abs(Math.log((gPerML ?? wanted) / wanted))
   const closest = (choices: Repair[]) => [...choices].sort((a, b) => farness(a) - farness(b)).slice(0, 1)
   const otherUnit = closest(

@@ -162,7 +162,7 @@ describe('how much', () => {
 })
 
 describe('the plan', () => {
-  const asked = {
+  const input = {
     expected: 104,
     spread: 11,
     margin: { shortageCost: 8.2, wasteCost: 0.45 },
@@ -180,7 +180,7 @@ describe('the plan', () => {
     fromMs: 0,
     coldByMs: 8 * 3_600_000,
   }
-  const plan = planRice(asked)
+  const plan = planRice(input)
 
   test('what lies on the trays when it is cold is what was wanted', () => {
     const hotG = plan.loads.reduce((sum, load) => sum + load.cookedMassG, 0)
@@ -196,12 +196,12 @@ describe('the plan', () => {
   test('loads follow each other; started at the latest start, the last is cold in the very minute', () => {
     const { times, latestStartMs } = plan
     expect(times[1]!.startMs).toBe(times[0]!.readyMs)
-    const late = planRice({ ...asked, fromMs: latestStartMs! })
-    expect(late.times.at(-1)!.coldMs).toBeCloseTo(asked.coldByMs, -1)
+    const late = planRice({ ...input, fromMs: latestStartMs! })
+    expect(late.times.at(-1)!.coldMs).toBeCloseTo(input.coldByMs, -1)
   })
 
   test('a place that never gets cold has no latest start and says so', () => {
-    const room = planRice({ ...asked, cooling: [{ durationS: 36_000, place: 'rack', covered: false }] })
+    const room = planRice({ ...input, cooling: [{ durationS: 36_000, place: 'rack', covered: false }] })
     expect([room.coolS, room.latestStartMs, room.largestPassingDepthM]).toEqual([null, null, 0])
   })
 })

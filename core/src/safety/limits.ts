@@ -80,9 +80,9 @@ const SCOTTISH_RICE: Rule = { pairs: once(82, 0), source: 'Scotland: reheat to 8
 /** What a check asks of a food under a kitchen's rules: the coolest pair that a wok can hold. */
 export function cookLimit({ ruleSet, isScottish }: CookRules, food: CheckedFood): CookLimit {
   const { pairs, source } = food === 'rice' && ruleSet === 'uk' && isScottish ? SCOTTISH_RICE : RULES[ruleSet][food]
-  const asked = pairs.find((pair) => pair.holdS <= MAX_HELD_S) ?? pairs[pairs.length - 1]
-  if (!asked) throw new RangeError(`no limit for ${food} under ${ruleSet}`)
-  return { ...asked, source, ...(pairs.length > 1 && { equals: pairs }) }
+  const input = pairs.find((pair) => pair.holdS <= MAX_HELD_S) ?? pairs[pairs.length - 1]
+  if (!input) throw new RangeError(`no limit for ${food} under ${ruleSet}`)
+  return { ...input, source, ...(pairs.length > 1 && { equals: pairs }) }
 }
 
 /** The temperature of a pair, in both units where the rule set has both. */

@@ -96,7 +96,7 @@ export const DISHES: Dish[] = [
   ]),
 ]
 
-export const asked = (part: Partial<NeedsInput> = {}): NeedsInput => ({
+export const input = (part: Partial<NeedsInput> = {}): NeedsInput => ({
   dishes: DISHES,
   shelf: SHELF,
   portions: new Map([
@@ -112,7 +112,7 @@ export const asked = (part: Partial<NeedsInput> = {}): NeedsInput => ({
 
 /** The day as it would be drawn for these needs. */
 export function drawn(part: Partial<NeedsInput> = {}): DrawnDay {
-  const needs = netNeeds(asked(part))
+  const needs = netNeeds(input(part))
   const { tasks } = prepTasks({
     needs,
     shelf: SHELF,

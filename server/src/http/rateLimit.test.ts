@@ -1,6 +1,6 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
 import type { RequestEnv } from './context'
-import { Problem } from './problems'
+import type { Problem } from './problems'
 import { limitRequests } from './rateLimit'
 
 test('an address that asks without end is told to wait', async () => {

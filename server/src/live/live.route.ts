@@ -6,7 +6,7 @@ import type { LiveFollower } from './follower'
 
 const HEARTBEAT_MS = 15_000
 /** A screen that was away for more changes than this asks for everything again. */
-const GAP_MOST = 5_000
+const MAX_GAP = 5_000
 
 /**
  * Every committed change as server-sent events. The id is the outbox number: a screen that lost the stream resumes from
@@ -15,7 +15,7 @@ const GAP_MOST = 5_000
 export const liveRoutes = (follower: LiveFollower) =>
   newRouter().get('/live', (c) => {
     c.header('x-accel-buffering', 'no')
-    const asked = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
+    const input = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
     const { pool, kitchenId, now } = c.var.kitchen
     return streamSSE(c, async (stream) => {
       const queue: LiveChange[] = []
@@ -31,8 +31,8 @@ export const liveRoutes = (follower: LiveFollower) =>
         wake()
       })
       const newest = await newestChangeNo(pool, kitchenId)
-      const hasGap = Number.isFinite(asked) && (newest - asked > GAP_MOST || asked > newest)
-      let lastNo = Number.isFinite(asked) && !hasGap ? asked : newest
+      const hasGap = Number.isFinite(input) && (newest - input > MAX_GAP || input > newest)
+      let lastNo = Number.isFinite(input) && !hasGap ? input : newest
       await stream.writeSSE({
         event: 'hello',
         id: String(lastNo),

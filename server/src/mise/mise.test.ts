@@ -60,8 +60,8 @@ test('a plan is drawn from forecast, book and stock: tasks that end in time, amo
     { massG: diced.netG, dueMs: fromMs },
   ])
   expect(buy.find((line) => line.ingredientId === 'duck-roast')!.neededG).toBeCloseTo(diced.netG / 0.65, 3)
-  const asked = boats.reduce((sum, boat) => sum + boat.portions, 0)
-  expect(asked).toBeCloseTo(
+  const input = boats.reduce((sum, boat) => sum + boat.portions, 0)
+  expect(input).toBeCloseTo(
     portions.reduce((sum, one) => sum + one.portions, 0),
     6,
   )

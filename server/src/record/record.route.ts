@@ -8,7 +8,7 @@ import { listPastRuns, type RunPageKey } from './record.sql'
 import { runsCsv } from './runs.csv'
 
 const PAGE_SIZE = 40
-const CSV_MOST = 20_000
+const MAX_CSV_RUNS = 20_000
 
 const before = z
   .string()
@@ -50,7 +50,7 @@ export const recordRoutes = newRouter()
   })
   .openapi(getCsv, async (c) => {
     const { pool, kitchenId } = c.var.kitchen
-    const runs = await listPastRuns(pool, kitchenId, null, CSV_MOST)
+    const runs = await listPastRuns(pool, kitchenId, null, MAX_CSV_RUNS)
     return c.text(runsCsv(runs), 200, csvAttachment('okazu-runs.csv'))
   })
 const keyOf = (row: RunRow) => `${row.firedAtMs}_${row.id}`

@@ -108,9 +108,9 @@ export const lotRoutes = newRouter()
   .openapi(postPortioning, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const { id } = c.req.valid('param')
-    const asked = c.req.valid('json')
+    const input = c.req.valid('json')
     const { kitchen, house } = await riceKitchen(pool, kitchenId)
-    const lot = await inTransaction(pool, (connection) => portionLot(connection, kitchen, house, id, asked, now()))
+    const lot = await inTransaction(pool, (connection) => portionLot(connection, kitchen, house, id, input, now()))
     changed()
     return c.json(lot, 200)
   })

@@ -24,35 +24,35 @@ export async function portionLot(
   kitchen: Kitchen,
   house: RiceHouse,
   fromId: string,
-  asked: Portioning,
+  input: Portioning,
   nowMs: number,
 ): Promise<Lot> {
-  refuseFuture(asked.atMs, nowMs)
-  if (asked.toLotId === fromId)
+  refuseFuture(input.atMs, nowMs)
+  if (input.toLotId === fromId)
     throw new Problem('invalid', { detail: 'a lot is not poured to itself: choose another' })
-  const locked = await lockLots(connection, kitchen.id, [fromId, asked.toLotId])
+  const locked = await lockLots(connection, kitchen.id, [fromId, input.toLotId])
   const from = locked.find((lot) => lot.id === fromId)
   if (!from) throw unknownLot(fromId)
-  if (from.events.some((event) => event.id === asked.id)) return from
+  if (from.events.some((event) => event.id === input.id)) return from
   const policy = policyOf(kitchen, house)
   const over = foldLot(from, policy, nowMs).end
   if (over) throw new Problem('lot-short', { detail: `${from.name} is over: nothing can be taken from it` })
-  const state = foldLot(from, policy, asked.atMs)
-  const base = { deviceId: 'server', atMs: asked.atMs, counter: 0, heardMs: nowMs }
+  const state = foldLot(from, policy, input.atMs)
+  const base = { deviceId: 'server', atMs: input.atMs, counter: 0, heardMs: nowMs }
   const gave: LotEvent = {
     ...base,
-    id: asked.id,
+    id: input.id,
     lotId: fromId,
     kind: 'gave',
-    toLotId: asked.toLotId,
-    massG: asked.massG,
+    toLotId: input.toLotId,
+    massG: input.massG,
   }
   const fault = lotFault(state, gave, kitchen.ruleSet, policy.leadIds)
   if (fault) throw problemOf(fault, from)
-  const known = locked.find((lot) => lot.id === asked.toLotId)
-  if (asked.kind === 'merge' && !known) throw unknownLot(asked.toLotId)
-  const to = known ?? (await newPart(connection, kitchen.id, from, state, asked))
-  const toState = foldLot(to, policy, asked.atMs)
+  const known = locked.find((lot) => lot.id === input.toLotId)
+  if (input.kind === 'merge' && !known) throw unknownLot(input.toLotId)
+  const to = known ?? (await newPart(connection, kitchen.id, from, state, input))
+  const toState = foldLot(to, policy, input.atMs)
   const isCold = ['ready', 'tempering', 'frozen'].includes(toState.stage)
   if (known && !isCold) {
     throw new Problem('lot-not-cold', {
@@ -62,11 +62,11 @@ export async function portionLot(
   }
   const took: LotEvent = {
     ...base,
-    id: EventId.parse(idFrom(asked.id, OURS)),
+    id: EventId.parse(idFrom(input.id, OURS)),
     lotId: to.id,
     kind: 'took',
     fromLotId: fromId,
-    massG: asked.massG,
+    massG: input.massG,
     cookedAtMs: state.cookedAtMs ?? from.bornAtMs,
     outS: state.outS,
     frozenMs: state.frozenMs,
@@ -94,15 +94,15 @@ async function newPart(
   kitchenId: string,
   from: Lot,
   state: LotState,
-  asked: Portioning,
+  input: Portioning,
 ): Promise<Lot> {
   const number = await takeLotNumber(connection, kitchenId)
   const part = {
     ...from,
-    id: asked.toLotId,
+    id: input.toLotId,
     name: `R-${number}`,
     number,
-    bornAtMs: asked.atMs,
+    bornAtMs: input.atMs,
     cookedAtMs: null,
     massG: 0,
     tempC: null,

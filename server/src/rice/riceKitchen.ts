@@ -43,10 +43,10 @@ export async function tonightOf(pool: Pool, kitchen: Kitchen, house: RiceHouse, 
   const { timeZone, ruleSet } = kitchen
   const today = localDay(nowMs, timeZone)
   const plan = await planOfDay(pool, kitchen, house, today, nowMs)
-  const asked = await listAsked(pool, kitchen.id, nowMs - DAY_MS, nowMs + DAY_MS)
+  const input = await listAsked(pool, kitchen.id, nowMs - DAY_MS, nowMs + DAY_MS)
   const demands = tonightDemands({
     unfired: await listUnfired(pool, kitchen.id),
-    placed: demandOf(asked, timeZone).filter((one) => one.day === today),
+    placed: demandOf(input, timeZone).filter((one) => one.day === today),
     plan,
     dishes: await listDishes(pool, kitchen.id),
     timeZone,

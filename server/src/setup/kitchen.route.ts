@@ -54,10 +54,10 @@ export const kitchenRoutes = newRouter()
   })
   .openapi(putReadings, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
-    const asked = c.req.valid('json')
+    const input = c.req.valid('json')
     await found(c.var.kitchen)
     await inTransaction(pool, async (connection) => {
-      await saveReadings(connection, kitchenId, asked)
+      await saveReadings(connection, kitchenId, input)
       await announce(connection, kitchenId, now(), [{ topic: 'kitchen', key: '' }])
     })
     changed()

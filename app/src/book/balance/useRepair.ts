@@ -10,7 +10,7 @@ const KEPT_MS = 60_000
 
 /** The smallest repair of a dish outside its bands. */
 export function useRepair({ parts, findings }: Judged, style: Style): Worked<DishRepair> {
-  const asked = {
+  const input = {
     queryKey: ['repair', style, parts.map((part) => [part.ingredient.id, part.role, part.massG])],
     enabled: findings.some((one) => one.kind === 'outside'),
     staleTime: Infinity,
@@ -18,5 +18,5 @@ export function useRepair({ parts, findings }: Judged, style: Style): Worked<Dis
     queryFn: ({ signal }: { signal: AbortSignal }) =>
       inRepairWorker((functions) => functions.repairOf(parts, style), signal),
   }
-  return workedOf({ ...useQuery(asked, workedClient), isEnabled: asked.enabled })
+  return workedOf({ ...useQuery(input, workedClient), isEnabled: input.enabled })
 }

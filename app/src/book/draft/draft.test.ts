@@ -118,7 +118,7 @@ describe('a step back', () => {
     edits.reduce<History>((history, [edit, atMs]) => edited(history, edit, atMs), historyOf(start))
   const start = typed(['1 g', 'soy'], ['2 g', 'duck'])
   const line = start.lines[1]!
-  const type = (amount: string): Edit => ({ kind: 'line', key: line.key, changes: { amount } })
+  const type = (amount: string): Edit => ({ kind: 'line', key: line.key, changes: { written: amount } })
 
   test('typing on within a second is one step; after it another', () => {
     const history = run(
@@ -132,8 +132,8 @@ describe('a step back', () => {
     )
     expect(history.past).toHaveLength(2)
     const back = edited(history, { kind: 'undo' }, 6000)
-    expect(back.present.lines[1]?.amount).toBe('120')
-    expect(edited(back, { kind: 'redo' }, 6100).present.lines[1]?.amount).toBe('120 g')
+    expect(back.present.lines[1]?.written).toBe('120')
+    expect(edited(back, { kind: 'redo' }, 6100).present.lines[1]?.written).toBe('120 g')
   })
 
   test('lines move within the list and never out of it', () => {
@@ -162,7 +162,7 @@ describe('a pasted list', () => {
     const pasted = pastedLines('SAUCE\n\n• 2 tbsp soy\n1 (14 oz) can duck, drained\n1 tbsp soy (60 g)', 'us', key)
     if (pasted.kind !== 'lines') throw new Error(pasted.kind)
     expect(pasted.headings).toEqual(['SAUCE'])
-    expect(pasted.lines.map((one) => [one.amount, one.name, one.cut])).toEqual([
+    expect(pasted.lines.map((one) => [one.written, one.name, one.cut])).toEqual([
       ['2 tbsp', 'soy', ''],
       ['1 x 14 oz can', 'duck', 'drained'],
       ['1 tbsp (60 g)', 'soy', ''],

@@ -15,7 +15,7 @@ import type { HouseStandard } from 'core/book/dish'
 
 export type DraftLine = {
   key: string
-  amount: string
+  written: string
   name: string
   cut: string
   /** What the chef chose; null follows the ingredient. */
@@ -29,7 +29,7 @@ export type DraftLine = {
   recipeId: string | null
   componentId: string | null
   /** The ratio that stood behind this amount: it holds, unrounded, while nobody types over it. */
-  asWritten: { amount: string; ratioG: number; riceG: number } | null
+  keptRatio: { written: string; ratioG: number; riceG: number } | null
 }
 
 export type DraftHead = {
@@ -49,7 +49,7 @@ export type EditedDish = { head: DraftHead; lines: readonly DraftLine[] }
 
 export const blankLine = (key: string): DraftLine => ({
   key,
-  amount: '',
+  written: '',
   name: '',
   cut: '',
   role: null,
@@ -60,7 +60,7 @@ export const blankLine = (key: string): DraftLine => ({
   ingredientId: null,
   recipeId: null,
   componentId: null,
-  asWritten: null,
+  keptRatio: null,
 })
 
 const DEFAULT_PORTION_RICE_G = 220
@@ -81,7 +81,7 @@ export const blankDraft = (key: string): EditedDish => ({
   lines: [
     {
       ...blankLine(key),
-      amount: `${DEFAULT_PORTION_RICE_G} g`,
+      written: `${DEFAULT_PORTION_RICE_G} g`,
       name: 'rice',
       ingredientId: 'rice-long-chilled-dry',
       role: 'rice',
@@ -116,7 +116,7 @@ function lineOfComponent(component: Component, portionRiceG: number, key: string
   const amount = component.written ?? gramsText(massG)
   return {
     key,
-    amount,
+    written: amount,
     name: component.name,
     cut: cut ? [cut.shape, cut.sizeMm === null ? '' : `${cut.sizeMm} mm`].filter(Boolean).join(' ') : '',
     role: component.role,
@@ -127,7 +127,7 @@ function lineOfComponent(component: Component, portionRiceG: number, key: string
     ingredientId: component.ingredientId ?? null,
     recipeId: component.recipeId ?? null,
     componentId: component.id,
-    asWritten: { amount, ratioG: component.ratioG, riceG: portionRiceG },
+    keptRatio: { written: amount, ratioG: component.ratioG, riceG: portionRiceG },
   }
 }
 

@@ -4,9 +4,9 @@ import { z } from 'zod'
 import { forget, keep, readKept } from '../../device/storage'
 import type { EditedDish } from './draft'
 
-const Line = z.object({
+const CurrentLine = z.object({
   key: z.string(),
-  amount: z.string(),
+  written: z.string(),
   name: z.string(),
   cut: z.string(),
   role: z.enum(ROLES).nullable(),
@@ -17,8 +17,22 @@ const Line = z.object({
   ingredientId: z.string().nullable(),
   recipeId: z.string().nullable(),
   componentId: z.string().nullable(),
-  asWritten: z.object({ amount: z.string(), ratioG: z.number(), riceG: z.number() }).nullable(),
+  keptRatio: z.object({ written: z.string(), ratioG: z.number(), riceG: z.number() }).nullable(),
 })
+/** Lines kept by an earlier version of this page called the amount otherwise. */
+const BeforeLine = z
+  .looseObject({
+    amount: z.string(),
+    asWritten: z.object({ amount: z.string(), ratioG: z.number(), riceG: z.number() }).nullable(),
+  })
+  .transform(({ amount, asWritten, ...line }) => ({
+    ...line,
+    written: amount,
+    keptRatio: asWritten && { written: asWritten.amount, ratioG: asWritten.ratioG, riceG: asWritten.riceG },
+  }))
+  .pipe(CurrentLine)
+const Line = z.union([CurrentLine, BeforeLine])
+
 const Kept = z.object({
   /** The dish that the edit began from; null for a new one. */
   base: Dish.nullable(),

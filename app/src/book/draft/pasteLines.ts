@@ -4,7 +4,7 @@ import type { MeasureSystem } from 'core/measure/units'
 import { blankLine, type DraftLine } from './draft'
 
 /** More lines than any dish has: the paste is something else. */
-export const MOST_LINES = 60
+export const MAX_LINES = 60
 export const MAX_CHARACTERS = 100_000
 
 type Pasted =
@@ -21,14 +21,14 @@ export function pastedLines(text: string, system: MeasureSystem, newKey: () => s
   const parsed = text.split(/\r\n|[\r\n]/).map((line) => parseLine(line, system))
   const wanted = parsed.filter((line) => line.kind === 'ingredient')
   const headings = parsed.filter((line) => line.kind === 'heading').map((line) => line.ingredient)
-  if (wanted.length > MOST_LINES) return { kind: 'too-much', lines: wanted.length }
+  if (wanted.length > MAX_LINES) return { kind: 'too-much', lines: wanted.length }
   if (wanted.length === 0) return { kind: 'nothing' }
   return {
     kind: 'lines',
     headings,
     lines: wanted.map((line): DraftLine => ({
       ...blankLine(newKey()),
-      amount: amountText(line),
+      written: amountText(line),
       name: line.ingredient,
       cut: line.prep ?? '',
     })),

@@ -33,7 +33,7 @@ export function lineReader(shelf: Shelf, system: MeasureSystem): (line: DraftLin
 }
 
 function readLine(line: DraftLine, shelf: Shelf, system: MeasureSystem): ReadLine {
-  const parsed = parseLine(`${line.amount} ${line.name}, ${line.cut}`, system)
+  const parsed = parseLine(`${line.written} ${line.name}, ${line.cut}`, system)
   const own = line.recipeId ?? line.ingredientId
   const source =
     own === null
@@ -43,8 +43,8 @@ function readLine(line: DraftLine, shelf: Shelf, system: MeasureSystem): ReadLin
           ...(line.ingredientId !== null && { ingredientId: line.ingredientId }),
         })
   const isRecipe = source !== null && shelf.asIngredients.has(source.id)
-  const asked = { ...parsed, kind: 'ingredient' as const, ingredient: line.name.trim() || parsed.ingredient }
-  const { massG, via, flags } = weighLine(asked, source, system)
+  const input = { ...parsed, kind: 'ingredient' as const, ingredient: line.name.trim() || parsed.ingredient }
+  const { massG, via, flags } = weighLine(input, source, system)
   return { massG, via, source, recipeId: isRecipe ? source.id : null, flags }
 }
 
@@ -99,15 +99,15 @@ export function componentsOf(
       ...(line.scaling === 'capped' && line.capG > 0 && { capG: line.capG }),
       allergens: [],
       ...(one.recipeId !== null ? { recipeId: one.recipeId } : one.source ? { ingredientId: one.source.id } : {}),
-      ...(!/^\d+(\.\d+)? g$/.test(line.amount) && { written: line.amount }),
+      ...(!/^\d+(\.\d+)? g$/.test(line.written) && { written: line.written }),
     }
     return [one.source ? refreshComponent(component, one.source) : component]
   })
 }
 
 /** Six decimals are far finer than any scale; an amount that nobody typed over keeps its ratio to the last digit. */
-function ratioOf({ amount, asWritten }: DraftLine, massG: number, riceG: number): number {
-  if (asWritten?.amount === amount && Math.abs(asWritten.riceG - riceG) < 1e-6) return asWritten.ratioG
+function ratioOf({ written, keptRatio }: DraftLine, massG: number, riceG: number): number {
+  if (keptRatio?.written === written && Math.abs(keptRatio.riceG - riceG) < 1e-6) return keptRatio.ratioG
   return Number(((massG / riceG) * 100).toFixed(6))
 }
 

@@ -70,10 +70,10 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
   const amount = (
     <TextInput
       aria-label={t('editor.lineAmount', { n })}
-      value={line.amount}
+      value={line.written}
       placeholder={t('editor.amountHint')}
       maxLength={80}
-      onChangeText={(text) => change({ amount: text })}
+      onChangeText={(text) => change({ written: text })}
       className={`${INPUT} ${isWide ? 'w-[132px]' : 'w-[118px]'} font-bold`}
     />
   )
@@ -111,19 +111,19 @@ export const EditorRow = memo(function EditorRow(props: EditorRowProps) {
         </View>
       )}
       {!isWide && isOpen && <View className="flex-row pl-8 pt-1">{cut}</View>}
-      <LineFlags line={line} flags={read.flags} onRepair={(massG) => change({ amount: gramsText(massG) })} />
+      <LineFlags line={line} flags={read.flags} onRepair={(massG) => change({ written: gramsText(massG) })} />
     </View>
   )
 })
 
 /** "2 tbsp soy" typed where the name belongs: the amount moves over. */
 function splitAmount(line: DraftLine, change: (changes: Partial<DraftLine>) => void): void {
-  if (line.amount.trim() !== '') return
+  if (line.written.trim() !== '') return
   const parsed = parseLine(line.name, 'us')
   if (parsed.kind !== 'ingredient' || parsed.quantity === null || parsed.ingredient === '') return
   const unit = [parsed.size, parsed.unit].filter(Boolean).join(' ') || null
   change({
-    amount: writeQuantity(parsed.quantity, parsed.quantityMax, unit),
+    written: writeQuantity(parsed.quantity, parsed.quantityMax, unit),
     name: parsed.ingredient,
     ...(parsed.prep !== null && line.cut === '' && { cut: parsed.prep }),
   })
@@ -141,7 +141,7 @@ function Figures(props: EditorRowProps & { line: DraftLine; is: ReadLine }) {
       </Text>
     )
   const role = roleOf(line, read)
-  const density = source && densityFor(source, line.cut || line.amount)
+  const density = source && densityFor(source, line.cut || line.written)
   const size = role === 'egg' ? source?.countSizes.find((one) => one.size.endsWith('large')) : undefined
   const measure = practicalMeasure(
     {

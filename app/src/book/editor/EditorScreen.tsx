@@ -1,12 +1,8 @@
-import { readMoney } from 'core/measure/money'
-import { useQueryClient } from '@tanstack/react-query'
-import { Dish, type DishDraft } from 'contract/dish'
+import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import type { Style } from 'core/book/balance/style'
-import { useRouter } from 'expo-router'
-import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react'
+import { useCallback, useEffect, useEffectEvent, useMemo } from 'react'
 import { ScrollView, View } from 'react-native'
-import { Refused, sendJson } from '../../device/http'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
 import { Frame } from '../../ui/Frame'
@@ -14,13 +10,11 @@ import { Notice } from '../../ui/Notice'
 import { Loading, Problem, useProblemSentence } from '../../ui/states'
 import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
-import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
 import { useWords } from '../../words/i18n'
 import { useDishes } from '../useDishes'
 import { useIsFresh } from '../useIsFresh'
 import { useShelf, useStyles, type Shelf } from '../useShelf'
-import type { RepairChanges } from '../balance/MoneyAndFood'
 import { ConflictSheet } from './sheets/ConflictSheet'
 import { dishOfDraft, draftOfDish, gramsText } from '../draft/draft'
 import { EditorBalance } from './EditorBalance'
@@ -84,8 +78,6 @@ type EditorProps = {
 
 function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
   const t = useWords('book')
-  const router = useRouter()
-  const queries = useQueryClient()
   const isWide = useIsWide()
   const editor = useEditor(dish, kitchen.currency)
   const { draft, store, base, edit } = editor
@@ -97,7 +89,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
 
   const setPreset = useEffectEvent(() => {
     const line = preset && draft.lines.find((one) => one.componentId === preset.componentId)
-    if (line) edit({ kind: 'line', key: line.key, changes: { amount: gramsText(preset.massG) } })
+    if (line) edit({ kind: 'line', key: line.key, changes: { written: gramsText(preset.massG) } })
   })
   useEffect(() => setPreset(), [])
 

@@ -40,7 +40,7 @@ export function LineFlags(props: { line: DraftLine; flags: readonly Flag[]; onRe
   const { line, flags, onRepair } = props
   const t = useWords('book')
   const flagWords = useFlagWords()
-  const isBlank = line.name.trim() === '' && line.amount.trim() === ''
+  const isBlank = line.name.trim() === '' && line.written.trim() === ''
   if (flags.length === 0 || isBlank) return null
   return (
     <View aria-live="polite" className="gap-1 pl-8 pt-1">

@@ -14,7 +14,7 @@ import type { DraftStore } from '../draft/draftStore'
 import { EditorRow } from './EditorRow'
 import type { Edit } from '../draft/history'
 import { PasteSheet } from './sheets/PasteSheet'
-import { MOST_LINES, pastedLines } from '../draft/pasteLines'
+import { MAX_LINES, pastedLines } from '../draft/pasteLines'
 import { lineReader, type ReadLine } from '../draft/readLines'
 import { RowTools } from './RowTools'
 
@@ -50,7 +50,7 @@ export const LinesEditor = memo(function LinesEditor({
     (text: string, system: MeasureSystem, afterKey: string | null): string | null => {
       const pasted = pastedLines(text, system, newId)
       if (pasted.kind === 'nothing') return t('editor.pasteNothing')
-      if (pasted.kind === 'too-much') return t('editor.pasteTooMuch', { lines: pasted.lines, most: MOST_LINES })
+      if (pasted.kind === 'too-much') return t('editor.pasteTooMuch', { lines: pasted.lines, most: MAX_LINES })
       const inKitchen = system === tools.system ? pasted.lines : inGrams(pasted.lines, shelf, system)
       edit({ kind: 'insert', afterKey, lines: inKitchen })
       if (pasted.headings.length > 0) toast(t('editor.pasteHeadings', { list: pasted.headings.join(', ') }))
@@ -136,6 +136,6 @@ function inGrams(lines: readonly DraftLine[], shelf: Shelf, system: MeasureSyste
   const read = lineReader(shelf, system)
   return lines.map((line) => {
     const { massG } = read(line)
-    return massG === null ? line : { ...line, amount: gramsText(massG) }
+    return massG === null ? line : { ...line, written: gramsText(massG) }
   })
 }

@@ -34,7 +34,7 @@ export const VariationFields = memo(function VariationFields({ head, components,
   const simple = simpleVariations(components, t).filter((one) => !has(one.id))
   const list = allergenListOf(useKitchen().data?.ruleSet ?? 'uk')
   const { contains, mayContain } = allergenSheet(components, list)
-  const asked: { what: DietOrAllergen; label: string }[] = [
+  const input: { what: DietOrAllergen; label: string }[] = [
     ...DIETS.map((diet) => ({ what: diet, label: t(`editor.diets.${diet}`) })),
     ...ALLERGENS.filter((one) => contains.includes(one) || mayContain.includes(one)).map((one) => ({
       what: `no-${one}` as const,
@@ -82,14 +82,14 @@ export const VariationFields = memo(function VariationFields({ head, components,
             onPress={() => set([...head.modifiers, modifier])}
           />
         ))}
-        {asked.map(({ what, label }) => (
+        {input.map(({ what, label }) => (
           <Button key={what} size="body" label={`? ${label}`} onPress={() => setWanted(what)} />
         ))}
       </View>
       {wanted && (
         <DietAnswer
           wanted={wanted}
-          label={asked.find((one) => one.what === wanted)?.label ?? wanted}
+          label={input.find((one) => one.what === wanted)?.label ?? wanted}
           components={components}
           shelf={shelf}
           isWritten={(id) => has(id)}

@@ -20,7 +20,7 @@ export function useTakeRepair(
       changes.forEach(({ id, toG }) => {
         const line = weighed[made.findIndex((one) => one.id === id)]
         if (!line || riceG === null) return
-        edit({ kind: 'line', key: line.key, changes: { amount: gramsText((toG * riceG) / head.portionRiceG) } })
+        edit({ kind: 'line', key: line.key, changes: { written: gramsText((toG * riceG) / head.portionRiceG) } })
       })
     },
     [store, read, foodOfRecipe, edit],

@@ -42,7 +42,7 @@ function Review({ recipe, system }: { recipe: RecipeReview; system: MeasureSyste
         head: { ...draft.head, name: recipe.name },
         lines: lines.map((line, i) => {
           const massG = weighed[i]?.massG
-          return system === own || massG === null || massG === undefined ? line : { ...line, amount: gramsText(massG) }
+          return system === own || massG === null || massG === undefined ? line : { ...line, written: gramsText(massG) }
         }),
       },
     })

@@ -26,14 +26,14 @@ export function AddIngredient(props: { rows: readonly KitchenIngredient[]; name:
   const { rows, onClose } = props
   const t = useWords('book')
   const router = useRouter()
-  const [asked, setAsked] = useState(props.name)
+  const [input, setAsked] = useState(props.name)
   const form = useValidForm(
     z.object({ name: typedWords(t('ingredient.nameFault')), fromId: z.string().min(1, t('ingredient.fromFault')) }),
     { name: props.name, fromId: '' },
   )
   const { save } = useSaveIngredient()
   const sentence = useProblemSentence(save.error)
-  const like = likeNames(rows, asked, MAX_LIKE)
+  const like = likeNames(rows, input, MAX_LIKE)
   const add = form.handleSubmit(({ name, fromId }) => {
     const from = rows.find((row) => row.id === fromId)
     if (!from) return
@@ -57,7 +57,7 @@ export function AddIngredient(props: { rows: readonly KitchenIngredient[]; name:
       <View className="gap-3">
         <Text tone="ash">{t('ingredient.addLike')}</Text>
         <FormField control={form.control} name="name" label={t('ingredient.addName')} maxLength={120} />
-        <Field label={t('ingredient.addFrom')} value={asked} onChange={setAsked} />
+        <Field label={t('ingredient.addFrom')} value={input} onChange={setAsked} />
         <Controller
           control={form.control}
           name="fromId"

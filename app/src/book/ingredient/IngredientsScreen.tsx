@@ -24,9 +24,9 @@ const MAX_SHOWN = 60
 export function IngredientsScreen() {
   const t = useWords('book')
   const table = useIngredients()
-  const [asked, setAsked] = useState('')
+  const [input, setAsked] = useState('')
   const [isAdding, setIsAdding] = useState(false)
-  const wanted = useDeferredValue(asked)
+  const wanted = useDeferredValue(input)
   const rows = table.data?.ingredients
   const shown = useMemo(() => {
     if (!rows) return []
@@ -49,7 +49,7 @@ export function IngredientsScreen() {
   return (
     <BookPage part="ingredients" bar={add}>
       <View className="flex-row flex-wrap items-end gap-3">
-        <Field label={t('ingredient.search')} value={asked} onChange={setAsked} className="min-w-[220px] flex-1" />
+        <Field label={t('ingredient.search')} value={input} onChange={setAsked} className="min-w-[220px] flex-1" />
       </View>
       {table.isPending && <Loading what={t('loading')} />}
       {table.error && !rows && <Problem error={table.error} onRetry={() => void table.refetch()} />}
@@ -62,7 +62,7 @@ export function IngredientsScreen() {
           <IngredientRow key={row.id} row={row} />
         ))}
       </View>
-      {isAdding && rows && <AddIngredient rows={rows} name={asked} onClose={() => setIsAdding(false)} />}
+      {isAdding && rows && <AddIngredient rows={rows} name={input} onClose={() => setIsAdding(false)} />}
     </BookPage>
   )
 }

@@ -17,11 +17,12 @@ export function RecipeSide({ recipe }: { recipe: Recipe }) {
   const router = useRouter()
   const dishes = useDishes().data?.dishes ?? []
   const recipes = useRecipes().data?.recipes ?? []
-  const uses: { href: Href; name: string; massG: string }[] = [
+  const uses: { id: string; href: Href; name: string; massG: string }[] = [
     ...dishes.flatMap((dish) =>
       dish.components
         .filter((one) => one.recipeId === recipe.id)
         .map((one) => ({
+          id: `dish ${dish.id} ${one.id}`,
           href: `/book/${dish.id}` as const,
           name: dish.name,
           massG: t('portion', { mass: formatMassG((one.ratioG * dish.portionRiceG) / 100) }),
@@ -31,6 +32,7 @@ export function RecipeSide({ recipe }: { recipe: Recipe }) {
       other.lines
         .filter((line) => line.recipeId === recipe.id)
         .map((line) => ({
+          id: `recipe ${other.id} ${line.id}`,
           href: `/book/made-ahead/${other.id}` as const,
           name: other.name,
           massG: formatMassG(line.massG),
@@ -76,8 +78,8 @@ export function RecipeSide({ recipe }: { recipe: Recipe }) {
         <Heading>{t('recipeSide.uses')}</Heading>
         {uses.length === 0 && <Text tone="ash">{t('row.unused')}</Text>}
         <View role="list">
-          {uses.map(({ href, name, massG }) => (
-            <View key={`${String(href)} ${massG}`} role="listitem">
+          {uses.map(({ id, href, name, massG }) => (
+            <View key={id} role="listitem">
               <Pressable
                 role="link"
                 onPress={() => router.push(href)}

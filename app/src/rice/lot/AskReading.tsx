@@ -16,7 +16,7 @@ export type AskedReading =
   | { kind: 'refuses'; read: Temperature; isDoubted: boolean; after: string }
 
 type AskReadingProps = {
-  asked: AskedReading | null
+  input: AskedReading | null
   readsIn: TempUnit
   name: string
   fromC: number | null
@@ -27,30 +27,30 @@ type AskReadingProps = {
 /** Whatever is answered is kept; what would refuse the lot is held, not tapped. */
 export function AskReading(props: AskReadingProps) {
   const t = useWords('rice')
-  const { asked, readsIn, name, onSay, onClose } = props
-  if (!asked) return null
-  if (asked.kind === 'odd') return <AskOdd {...props} asked={asked} />
-  const temp = formatTemp(asked.read, readsIn)
+  const { input, readsIn, name, onSay, onClose } = props
+  if (!input) return null
+  if (input.kind === 'odd') return <AskOdd {...props} input={input} />
+  const temp = formatTemp(input.read, readsIn)
   return (
     <Sheet title={t('cool.ask.refuse', { temp, name })} isOpen onClose={onClose}>
       <View className="gap-3">
-        <Text size="step">{t('cool.ask.refuseAfter', { temp, after: asked.after })}</Text>
+        <Text size="step">{t('cool.ask.refuseAfter', { temp, after: input.after })}</Text>
         <Button kind="main" isTall label={t('cool.ask.again')} onPress={onClose} />
-        <HoldButton label={t('cool.ask.refuseDo')} onHeld={() => onSay(asked.read, asked.isDoubted)} />
+        <HoldButton label={t('cool.ask.refuseDo')} onHeld={() => onSay(input.read, input.isDoubted)} />
       </View>
     </Sheet>
   )
 }
 
 function AskOdd({
-  asked,
+  input,
   readsIn,
   fromC,
   onSay,
   onClose,
-}: AskReadingProps & { asked: Extract<AskedReading, { kind: 'odd' }> }) {
+}: AskReadingProps & { input: Extract<AskedReading, { kind: 'odd' }> }) {
   const t = useWords('rice')
-  const { read, doubted } = asked
+  const { read, doubted } = input
   const temp = formatTemp(read, readsIn)
   const meantC = doubted.meantC === null ? null : Math.round(doubted.meantC)
   const meant = meantC === null ? '' : `${meantC} °C`

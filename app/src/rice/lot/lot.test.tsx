@@ -84,10 +84,10 @@ describe('a reading is measured, not agreed to', () => {
 })
 
 describe('a reading is asked about before it is said', () => {
-  const show = (asked: AskedReading) => {
+  const show = (input: AskedReading) => {
     const onSay = jest.fn()
     const onClose = jest.fn()
-    render(<AskReading asked={asked} readsIn="C" name="R-9" fromC={71} onSay={onSay} onClose={onClose} />)
+    render(<AskReading input={input} readsIn="C" name="R-9" fromC={71} onSay={onSay} onClose={onClose} />)
     return { onSay, onClose }
   }
   const odd = (tempC: number, doubt: 'unit' | 'drop' | 'rise', meantC: number | null) =>

@@ -24,7 +24,7 @@ export function useSayReading(
   { then = [], onSaid }: { then?: SaidHere[]; onSaid?: () => void } = {},
 ): { log: (read: Temperature) => void; ask: ReactNode } {
   const t = useWords('rice')
-  const [asked, setAsked] = useState<AskedReading | null>(null)
+  const [input, setAsked] = useState<AskedReading | null>(null)
   const { lot, state } = shown
   const last = state.readings.filter((one) => one.doubt === null).at(-1) ?? null
   const refuses = (read: Temperature) => {
@@ -63,12 +63,12 @@ export function useSayReading(
   }
   const ask = (
     <AskReading
-      asked={asked}
+      input={input}
       readsIn={kitchen.readsIn}
       name={lot.name}
       fromC={last?.tempC ?? null}
       onSay={(read, isDoubted) =>
-        asked?.kind === 'refuses' ? say(read, isDoubted, false) : askWhatItDoes(read, isDoubted)
+        input?.kind === 'refuses' ? say(read, isDoubted, false) : askWhatItDoes(read, isDoubted)
       }
       onClose={() => setAsked(null)}
     />

@@ -23,7 +23,7 @@ type DayRiceInput = {
 /** The rice of a day, worked out in the worker once everything it rests on is here. */
 export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRiceInput): Worked<DayRicePlan> {
   const minuteMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS
-  const asked = useMemo((): RicePlanForInput | null => {
+  const input = useMemo((): RicePlanForInput | null => {
     if (!plan || !tonight || !lots) return null
     return {
       day: plan.day,
@@ -38,5 +38,5 @@ export function useDayRice({ plan, tonight, lots, kitchen, house, nowMs }: DayRi
       nowMs: minuteMs,
     }
   }, [plan, tonight, lots, kitchen, house, minuteMs])
-  return useDayPlan(asked)
+  return useDayPlan(input)
 }

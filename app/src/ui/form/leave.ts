@@ -1,11 +1,11 @@
 import { useEffect, useId, useSyncExternalStore } from 'react'
 
 const unsaved = new Set<string>()
-let asked: (() => void) | null = null
+let input: (() => void) | null = null
 const listeners = new Set<() => void>()
 
 const ask = (go: (() => void) | null) => {
-  asked = go
+  input = go
   listeners.forEach((listener) => listener())
 }
 
@@ -37,7 +37,7 @@ const subscribe = (listener: () => void) => {
 
 /** What waits for the answer whether to leave; null while nothing was asked. */
 export function useLeaving(): { go: (() => void) | null; stay: () => void; goAnyway: () => void } {
-  const go = useSyncExternalStore(subscribe, () => asked)
+  const go = useSyncExternalStore(subscribe, () => input)
   return {
     go,
     stay: () => ask(null),

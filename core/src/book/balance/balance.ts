@@ -33,7 +33,7 @@ const MG_PER_G = 1000
 
 /** Lime juice at an eighth of the dish is 5 of 5 on the house's scale; chilli the same. House judgement. */
 export const SCALE_PER_SHARE = 8
-const SCALE_MOST = 5
+const MAX_SCALE = 5
 /** Darkening of the seasoning, per 100 g of rice, from which a dish is tan, brown, deep. House judgement. */
 const COLOUR_FROM = { tan: 3, brown: 12, deep: 32 } as const
 const COLOURING: readonly Role[] = ['liquidSeasoning', 'drySeasoning', 'paste']
@@ -79,7 +79,7 @@ export function balanceOf(parts: readonly BalancePart[], evaporatedG = 0): Balan
   const massG = Math.max(0, sumG - evaporatedG)
   const ofMass = (g: number) => (massG > 0 ? g / massG : 0)
   const ofRice = (g: number) => (riceMassG > 0 ? g / riceMassG : null)
-  const scale = (load: number) => Math.min(SCALE_MOST, ofMass(load) * SCALE_PER_SHARE)
+  const scale = (load: number) => Math.min(MAX_SCALE, ofMass(load) * SCALE_PER_SHARE)
   return {
     massG,
     riceMassG,

@@ -8,7 +8,7 @@ const { bands } = STYLES.find((one) => one.id === 'soy-brown')!
 const LIME = ingredient({ id: 'lime', role: 'liquid-seasoning:acid', acid: 5, freeLiquidFraction: 0.9 })
 const WATER = ingredient({ id: 'water', role: 'liquid', freeLiquidFraction: 1 })
 const EVERYTHING = [SOY, SALT, SUGAR, RICE, LIME, WATER, OIL].map(atHandOf)
-const asked = (more: Partial<TasteInput>): TasteInput => ({
+const input = (more: Partial<TasteInput>): TasteInput => ({
   massG: 900,
   saltFraction: 0.008,
   sugarFraction: 0.006,
@@ -20,12 +20,12 @@ const asked = (more: Partial<TasteInput>): TasteInput => ({
   ...more,
 })
 const added = (more: Partial<TasteInput>) => {
-  const correction = correctTaste(asked(more))
+  const correction = correctTaste(input(more))
   return correction.kind === 'add' ? correction.additions.map((one) => one.id) : correction.why
 }
 
 test('a bland batch with little room for liquid gets salt, and says why not soy', () => {
-  const correction = correctTaste(asked({ freeLiquidFraction: 0.058, strength: 'strong' }))
+  const correction = correctTaste(input({ freeLiquidFraction: 0.058, strength: 'strong' }))
   if (correction.kind !== 'add') throw new Error(correction.why)
   expect(correction.additions.map((one) => one.id)).toEqual(['salt'])
   expect(correction.rejected).toEqual([
@@ -62,7 +62,7 @@ test('whatever is said: at most three things, none negative, no band crossed, th
       fc.subarray(EVERYTHING),
       fc.double({ min: 880, max: 1400, noNaN: true }),
       (verdict, strength, saltFraction, sugarFraction, freeLiquidFraction, atHand, mostMassG) => {
-        const before = asked({ verdict, strength, saltFraction, sugarFraction, freeLiquidFraction, atHand, mostMassG })
+        const before = input({ verdict, strength, saltFraction, sugarFraction, freeLiquidFraction, atHand, mostMassG })
         const correction = correctTaste(before)
         if (correction.kind !== 'add') return
         const { additions, after } = correction
@@ -95,7 +95,7 @@ test('nobody is told why not a decilitre of lime', () => {
       fc.constantFrom(...VERDICTS),
       fc.constantFrom('weak' as const, 'strong' as const),
       (verdict, strength) => {
-        const correction = correctTaste(asked({ verdict, strength, freeLiquidFraction: 0.05 }))
+        const correction = correctTaste(input({ verdict, strength, freeLiquidFraction: 0.05 }))
         if (correction.kind !== 'add') return
         for (const { addition } of correction.rejected) expect(addition.massG).toBeLessThanOrEqual(45)
       },

@@ -93,30 +93,30 @@ const MIN_G = 0.05
  * mended by dilution. Fractions are of the mass, free liquid of the rice. What would have answered but for its water, its
  * salt or its bulk is named with the reason.
  */
-export function correctTaste(asked: TasteInput): Correction {
+export function correctTaste(input: TasteInput): Correction {
   const now: Tasted = {
-    massG: asked.massG,
-    saltFraction: asked.saltFraction,
-    sugarFraction: asked.sugarFraction,
-    freeLiquidFraction: asked.freeLiquidFraction,
+    massG: input.massG,
+    saltFraction: input.saltFraction,
+    sugarFraction: input.sugarFraction,
+    freeLiquidFraction: input.freeLiquidFraction,
   }
-  if (asked.atHand.length === 0) return { kind: 'nothing-helps', why: 'nothing-at-hand', after: now }
+  if (input.atHand.length === 0) return { kind: 'nothing-helps', why: 'nothing-at-hand', after: now }
   const isAtBand =
-    (asked.verdict === 'bland' && asked.saltFraction >= asked.bands.saltFraction.most) ||
-    (asked.verdict === 'dry' && asked.freeLiquidFraction >= asked.bands.freeLiquidFraction.most)
+    (input.verdict === 'bland' && input.saltFraction >= input.bands.saltFraction.most) ||
+    (input.verdict === 'dry' && input.freeLiquidFraction >= input.bands.freeLiquidFraction.most)
   if (isAtBand) return { kind: 'nothing-helps', why: 'band', after: now }
-  const roomG = (asked.mostMassG ?? Infinity) - asked.massG
+  const roomG = (input.mostMassG ?? Infinity) - input.massG
   if (roomG <= 0) return { kind: 'nothing-helps', why: 'wok-full', after: now }
-  const atHand = asked.verdict === 'dry' ? asked.atHand.filter(moistens) : asked.atHand
+  const atHand = input.verdict === 'dry' ? input.atHand.filter(moistens) : input.atHand
   if (atHand.length === 0) return { kind: 'nothing-helps', why: 'nothing-at-hand', after: now }
-  const tries = itemSets(atHand).map((items) => attempt(asked, items, roomG))
+  const tries = itemSets(atHand).map((items) => attempt(input, items, roomG))
   const fit = tries.filter((one) => one.faults.length === 0 && one.additions.length > 0 && one.left <= MENDED)
   const best = fit.sort((a, b) => a.cost - b.cost)[0]
   if (best)
-    return { kind: 'add', additions: best.additions, after: best.after, rejected: rejectedOf(tries, best, asked.massG) }
+    return { kind: 'add', additions: best.additions, after: best.after, rejected: rejectedOf(tries, best, input.massG) }
   const stopped = tries.filter((one) => one.left <= MENDED).sort((a, b) => a.cost - b.cost)[0]?.faults[0]
   const why =
-    asked.verdict === 'wet' ? 'longer-on-the-flame' : roomG < asked.massG * 0.05 ? 'wok-full' : (stopped ?? 'band')
+    input.verdict === 'wet' ? 'longer-on-the-flame' : roomG < input.massG * 0.05 ? 'wok-full' : (stopped ?? 'band')
   return { kind: 'nothing-helps', why, after: now }
 }
 
@@ -136,14 +136,14 @@ type Attempt = {
   faults: Rejected['why'][]
 }
 
-function attempt(asked: TasteInput, items: readonly AtHand[], roomG: number): Attempt {
-  const state = stateOf(asked)
-  const wanted = targetOf(asked, state)
+function attempt(input: TasteInput, items: readonly AtHand[], roomG: number): Attempt {
+  const state = stateOf(input)
+  const wanted = targetOf(input, state)
   const rows: number[][] = []
   const target: number[] = []
   for (const axis of AXES) {
-    const isAsked = STEP[asked.verdict][axis] !== undefined
-    const base = axis === 'freeLiquidFraction' ? state.riceMassG : asked.massG
+    const isAsked = STEP[input.verdict][axis] !== undefined
+    const base = axis === 'freeLiquidFraction' ? state.riceMassG : input.massG
     const isSlack = !isAsked && (axis === 'freeLiquidFraction' || axis === 'umami' || axis === 'acid')
     const weight = (isAsked ? 1 : isSlack ? 0 : 0.15) / NOTICED[axis]
     if (weight === 0) continue
@@ -151,78 +151,78 @@ function attempt(asked: TasteInput, items: readonly AtHand[], roomG: number): At
     target.push(weight * (wanted[axis] - state[axis]))
   }
   items.forEach((_, k) => {
-    rows.push(items.map((__, m) => (m === k ? 1 / (SMALLNESS * asked.massG) / 20 : 0)))
+    rows.push(items.map((__, m) => (m === k ? 1 / (SMALLNESS * input.massG) / 20 : 0)))
     target.push(0)
   })
-  const upper = items.map(() => Math.min(roomG / items.length, asked.massG * MAX_SHARE))
+  const upper = items.map(() => Math.min(roomG / items.length, input.massG * MAX_SHARE))
   const { x } = boundedLeastSquares({ rows, target, lower: items.map(() => 0), upper })
   const additions = items.flatMap((item, i) =>
     x[i]! >= MIN_G ? [{ id: item.id, name: item.name, massG: roundG(x[i]!) }] : [],
   )
   const added = items.flatMap((item, i) => (x[i]! >= MIN_G ? [{ item, massG: roundG(x[i]!) }] : []))
-  const after = tastedAfter(asked, state, added)
-  const left = unanswered(asked, state, wanted, added)
+  const after = tastedAfter(input, state, added)
+  const left = unanswered(input, state, wanted, added)
   const totalG = added.reduce((sum, one) => sum + one.massG, 0)
   return {
     additions,
     after,
     left,
-    cost: left * 4 + totalG / (asked.massG * 0.1) + COST_PER_ITEM * additions.length,
-    faults: faultsOf(asked, after, totalG, roomG),
+    cost: left * 4 + totalG / (input.massG * 0.1) + COST_PER_ITEM * additions.length,
+    faults: faultsOf(input, after, totalG, roomG),
   }
 }
 
 type State = Record<Axis, number> & { riceMassG: number }
 
-function stateOf(asked: TasteInput): State {
+function stateOf(input: TasteInput): State {
   return {
-    riceMassG: asked.riceMassG ?? asked.massG * RICE_SHARE,
-    saltFraction: asked.saltFraction,
-    sugarFraction: asked.sugarFraction,
-    fatFraction: asked.fatFraction ?? USUAL_FAT,
-    freeLiquidFraction: asked.freeLiquidFraction,
-    acid: asked.acidFraction ?? 0.05,
+    riceMassG: input.riceMassG ?? input.massG * RICE_SHARE,
+    saltFraction: input.saltFraction,
+    sugarFraction: input.sugarFraction,
+    fatFraction: input.fatFraction ?? USUAL_FAT,
+    freeLiquidFraction: input.freeLiquidFraction,
+    acid: input.acidFraction ?? 0.05,
     umami: 0,
   }
 }
 
 /** Where each taste should go: the verdict's step, held inside the style's band. */
-function targetOf(asked: TasteInput, state: State): Record<Axis, number> {
-  const steps = STEP[asked.verdict]
+function targetOf(input: TasteInput, state: State): Record<Axis, number> {
+  const steps = STEP[input.verdict]
   const moved = Object.fromEntries(
-    AXES.map((axis) => [axis, Math.max(0, state[axis] + (steps[axis]?.[asked.strength === 'weak' ? 0 : 1] ?? 0))]),
+    AXES.map((axis) => [axis, Math.max(0, state[axis] + (steps[axis]?.[input.strength === 'weak' ? 0 : 1] ?? 0))]),
   ) as Record<Axis, number>
-  const { saltFraction, freeLiquidFraction } = asked.bands
-  if (asked.verdict === 'bland') moved.saltFraction = Math.min(moved.saltFraction, saltFraction.most)
-  if (asked.verdict === 'dry') moved.freeLiquidFraction = Math.min(moved.freeLiquidFraction, freeLiquidFraction.most)
+  const { saltFraction, freeLiquidFraction } = input.bands
+  if (input.verdict === 'bland') moved.saltFraction = Math.min(moved.saltFraction, saltFraction.most)
+  if (input.verdict === 'dry') moved.freeLiquidFraction = Math.min(moved.freeLiquidFraction, freeLiquidFraction.most)
   return moved
 }
 
 /** How far an item dilutes an axis: liquid is counted against the rice, everything else against the mass. */
 const diluting = (axis: Axis, item: AtHand) => (axis === 'freeLiquidFraction' ? (item.isRice ? 1 : 0) : 1)
 
-function tastedAfter(asked: TasteInput, state: State, added: readonly { item: AtHand; massG: number }[]): Tasted {
+function tastedAfter(input: TasteInput, state: State, added: readonly { item: AtHand; massG: number }[]): Tasted {
   const mixed = (axis: Axis, baseG: number) => {
     const sum = added.reduce((total, { item, massG }) => total + item[axis] * massG, state[axis] * baseG)
     return sum / (baseG + added.reduce((total, { item, massG }) => total + massG * diluting(axis, item), 0))
   }
   return {
-    massG: asked.massG + added.reduce((sum, one) => sum + one.massG, 0),
-    saltFraction: mixed('saltFraction', asked.massG),
-    sugarFraction: mixed('sugarFraction', asked.massG),
+    massG: input.massG + added.reduce((sum, one) => sum + one.massG, 0),
+    saltFraction: mixed('saltFraction', input.massG),
+    sugarFraction: mixed('sugarFraction', input.massG),
     freeLiquidFraction: mixed('freeLiquidFraction', state.riceMassG),
   }
 }
 
 /** The largest share of the verdict's steps that is still missing; of a pair, one answered is enough. */
 function unanswered(
-  asked: TasteInput,
+  input: TasteInput,
   state: State,
   wanted: Record<Axis, number>,
   added: readonly { item: AtHand; massG: number }[],
 ): number {
-  const missing = (Object.keys(STEP[asked.verdict]) as Axis[]).map((axis) => {
-    const baseG = axis === 'freeLiquidFraction' ? state.riceMassG : asked.massG
+  const missing = (Object.keys(STEP[input.verdict]) as Axis[]).map((axis) => {
+    const baseG = axis === 'freeLiquidFraction' ? state.riceMassG : input.massG
     const sum = added.reduce((total, { item, massG }) => total + item[axis] * massG, state[axis] * baseG)
     const after = sum / (baseG + added.reduce((total, { item, massG }) => total + massG * diluting(axis, item), 0))
     const step = wanted[axis] - state[axis]
@@ -231,15 +231,15 @@ function unanswered(
   return Math.min(...missing)
 }
 
-function faultsOf(asked: TasteInput, after: Tasted, totalG: number, roomG: number): Rejected['why'][] {
-  const { saltFraction, sugarFraction, freeLiquidFraction } = asked.bands
+function faultsOf(input: TasteInput, after: Tasted, totalG: number, roomG: number): Rejected['why'][] {
+  const { saltFraction, sugarFraction, freeLiquidFraction } = input.bands
   const crosses = (value: number, before: number, most: number) => value > Math.max(most, before) + 1e-9
   return [
-    ...(crosses(after.freeLiquidFraction, asked.freeLiquidFraction, freeLiquidFraction.most)
+    ...(crosses(after.freeLiquidFraction, input.freeLiquidFraction, freeLiquidFraction.most)
       ? (['wets'] as const)
       : []),
-    ...(crosses(after.saltFraction, asked.saltFraction, saltFraction.most) ? (['salts'] as const) : []),
-    ...(crosses(after.sugarFraction, asked.sugarFraction, sugarFraction.most) ? (['sweetens'] as const) : []),
+    ...(crosses(after.saltFraction, input.saltFraction, saltFraction.most) ? (['salts'] as const) : []),
+    ...(crosses(after.sugarFraction, input.sugarFraction, sugarFraction.most) ? (['sweetens'] as const) : []),
     ...(totalG > roomG + 1e-9 ? (['overfills'] as const) : []),
   ]
 }

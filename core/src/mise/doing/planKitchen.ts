@@ -45,8 +45,8 @@ export function workersOf(people: readonly ShiftPerson[], timeZone: string, nowM
 }
 
 /** All plans that were drawn as one: people and tools are the same, so tonight and tomorrow are placed together. */
-export function planKitchen(asked: KitchenInput): KitchenPlan {
-  const { plans, people, equipment, timeZone, nowMs, aheadS, passes, before } = asked
+export function planKitchen(input: KitchenInput): KitchenPlan {
+  const { plans, people, equipment, timeZone, nowMs, aheadS, passes, before } = input
   const states = new Map(
     plans.flatMap((plan) => (plan.drawn ? [[plan.id, foldDay(plan.drawn, plan.events)] as const] : [])),
   )

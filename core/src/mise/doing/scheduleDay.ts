@@ -48,22 +48,22 @@ export type Schedule = {
 const OVER_S = 60
 
 /** The day's tasks over the people and tools there are, back from the service; what is under way or done stays. */
-export function scheduleDay(asked: ScheduleInput): Schedule {
-  const { day, serviceMs, nowMs } = asked
+export function scheduleDay(input: ScheduleInput): Schedule {
+  const { day, serviceMs, nowMs } = input
   const toS = (ms: number) => Math.round((ms - serviceMs) / 1000)
   const toMs = (atS: number) => serviceMs + atS * 1000
   const nowS = toS(nowMs)
-  const people = peopleOf(asked, toS)
+  const people = peopleOf(input, toS)
   const tasks = day.tasks.map((task) => planTaskOf(withHandsHere(task, people, toS), toS, nowS))
   const planOf = (all: readonly PlanTask[]) =>
     planPrep({
       tasks: all,
       people,
-      equipment: equipmentOf(asked, toS),
+      equipment: equipmentOf(input, toS),
       nowS,
-      aheadS: asked.aheadS,
-      ...(asked.passes !== undefined && { passes: asked.passes }),
-      ...(asked.before && { before: new Map([...asked.before].map(([id, ms]) => [id, toS(ms)])) }),
+      aheadS: input.aheadS,
+      ...(input.passes !== undefined && { passes: input.passes }),
+      ...(input.before && { before: new Map([...input.before].map(([id, ms]) => [id, toS(ms)])) }),
     })
   const whole = planOf(tasks)
   const freed = withoutLate(tasks, day, whole)

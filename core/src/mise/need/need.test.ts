@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { asked, DISHES, drawn, HOUR_MS, SERVICE_MS, SHELF } from '../../test/prepKitchen'
+import { input, DISHES, drawn, HOUR_MS, SERVICE_MS, SHELF } from '../../test/prepKitchen'
 import { buyList, doubtDelivery } from './buy'
 import { cautionsOf } from './cautions'
 import { stepsOf } from './cards'
@@ -13,7 +13,7 @@ const netOf = ({ items }: Needs) =>
   Object.fromEntries(items.map((item) => [item.itemId, Math.round(item.netG * 1e6) / 1e6]))
 
 test('needs by hand: sauce of a sauce by its yield, cuts by what is left after trimming, a film once a batch', () => {
-  const needs = netNeeds(asked())
+  const needs = netNeeds(input())
   // 20 × 200 g × 8 % = 320 g glaze, boiled down to 0.8: 200 g house soy and 200 g wine; house soy is nine tenths soy.
   expect(netOf(needs)).toMatchObject({
     'recipe:glaze': 320,
@@ -38,7 +38,7 @@ test('what is on hand is taken off at every step, the old and what spoils before
     { itemId: 'recipe:glaze', massG: 999, useByMs: SERVICE_MS },
     { itemId: 'ingredient:soy', massG: 5, useByMs: null },
   ]
-  expect(netOf(netNeeds(asked({ onHand })))).toMatchObject({
+  expect(netOf(netNeeds(input({ onHand })))).toMatchObject({
     'recipe:glaze': 20,
     'recipe:house-soy': 12.5,
     'ingredient:soy': 6.25,
@@ -51,8 +51,8 @@ test('a par is made even where no dish asks for as much, and nothing where there
     ['recipe:house-soy', 1000],
     ['ingredient:wine', 50],
   ])
-  expect(netOf(netNeeds(asked({ pars })))).toMatchObject({ 'recipe:house-soy': 1000, 'ingredient:wine': 200 })
-  const none = netNeeds(asked({ pars, portions: new Map() }))
+  expect(netOf(netNeeds(input({ pars })))).toMatchObject({ 'recipe:house-soy': 1000, 'ingredient:wine': 200 })
+  const none = netNeeds(input({ pars, portions: new Map() }))
   expect(netOf(none)).toEqual({
     'recipe:house-soy': 1000,
     'ingredient:wine': 50,
@@ -93,7 +93,7 @@ test('net needs come to a slow recount, portion by portion', () => {
         ['glazed', glazed],
         ['crabby', crabby],
       ])
-      const net = netOf(netNeeds(asked({ portions })))
+      const net = netOf(netNeeds(input({ portions })))
       for (const [id, massG] of slowRecount(portions)) expect(net[`ingredient:${id}`] ?? 0).toBeCloseTo(massG, 4)
     }),
     { numRuns: 60, seed: 21 },
@@ -106,7 +106,7 @@ test('a sub-recipe that contains itself is named and the rest is still worked ou
     lines: [{ id: 'glaze', name: 'glaze', massG: 10, cut: null, recipeId: 'glaze' }],
   }
   const shelf = { ...SHELF, recipes: new Map([...SHELF.recipes, ['house-soy', loop]]) }
-  const needs = netNeeds(asked({ shelf }))
+  const needs = netNeeds(input({ shelf }))
   expect(needs.faults).toEqual([{ itemId: 'recipe:house-soy', why: 'cycle', name: 'glaze' }])
   expect(netOf(needs)['cut:garlic:mince-2']).toBe(100)
 })
@@ -144,7 +144,7 @@ describe('tasks', () => {
   })
 
   test('what keeps shorter than the service lasts is named, and still planned as late as can be', () => {
-    const needs = netNeeds(asked())
+    const needs = netNeeds(input())
     const cards = [
       {
         itemId: 'recipe:glaze',
@@ -251,7 +251,7 @@ describe('pans', () => {
 })
 
 test('what to buy comes in whole packs where one is known', () => {
-  const needs = netNeeds(asked())
+  const needs = netNeeds(input())
   const lines = buyList(needs.items, SHELF, (id) =>
     id === 'soy' ? { packName: 'can', packG: 100, priceMinor: 250 } : null,
   )

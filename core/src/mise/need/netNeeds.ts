@@ -59,28 +59,28 @@ export type Needs = {
  * Forecast times dishes times sub-recipes to what must be made and bought, what is on hand taken off at every step: a sauce
  * that is there needs no soy to be made of. Rice has a plan of its own. Whole numbers of portions are the caller's.
  */
-export function netNeeds(asked: NeedsInput): Needs {
+export function netNeeds(input: NeedsInput): Needs {
   const found = new Map<string, ItemNeed>()
   const faults: Needs['faults'] = []
-  for (const dish of asked.dishes) {
-    const portions = asked.portions.get(dish.id) ?? 0
+  for (const dish of input.dishes) {
+    const portions = input.portions.get(dish.id) ?? 0
     if (portions <= 0) continue
-    for (const { component, massG } of asWritten(dish, asked.batchPortions)) {
+    for (const { component, massG } of wholeBatch(dish, input.batchPortions)) {
       if (component.role === 'rice') continue
-      const gPerPortion = massG / asked.batchPortions
-      const need = needOf(found, itemOf(component), component, asked)
+      const gPerPortion = massG / input.batchPortions
+      const need = needOf(found, itemOf(component), component, input)
       need.grossG += gPerPortion * portions
       need.isServed = true
       need.uses.push({ dishId: dish.id, componentId: component.id, gPerPortion, portions })
     }
   }
-  for (const [itemId] of asked.pars) addPar(found, itemId, asked)
-  const order = dependencyOrder(found, asked, faults)
+  for (const [itemId] of input.pars) addPar(found, itemId, input)
+  const order = dependencyOrder(found, input, faults)
   for (const itemId of order) {
     const need = found.get(itemId)!
     need.netG = Math.max(0, Math.max(need.grossG, need.parG) - need.onHandG)
-    need.takes = partsOf(need.ref, need.netG, asked.shelf).map(({ line, massG }) => {
-      const inner = needOf(found, itemOf(line), line, asked)
+    need.takes = partsOf(need.ref, need.netG, input.shelf).map(({ line, massG }) => {
+      const inner = needOf(found, itemOf(line), line, input)
       inner.grossG += massG
       for (const use of need.uses) {
         const share = need.grossG > 0 ? massG / need.netG : 0
@@ -93,7 +93,7 @@ export function netNeeds(asked: NeedsInput): Needs {
 }
 
 /** What goes into a batch of a dish as it is written; nobody declines anything of a plan, so that either list will do. */
-function asWritten(dish: Dish, portions: number): BatchComponent[] {
+function wholeBatch(dish: Dish, portions: number): BatchComponent[] {
   const result = batchComponents(dish, { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }, 'eu')
   if (result.kind !== 'batch') throw new Error(`${dish.id} cannot be cooked as it is written`)
   return result.batch.components
@@ -107,12 +107,12 @@ function foodOfRow(row: Ingredient): Food {
 
 type Like = { name: string; cut: Cut | null; food?: Food; state?: State }
 
-function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: NeedsInput): ItemNeed {
+function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, input: NeedsInput): ItemNeed {
   const itemId = itemIdOf(ref)
   const known = found.get(itemId)
   if (known) return known
-  const recipe = ref.kind === 'recipe' ? asked.shelf.recipes.get(ref.recipeId) : undefined
-  const row = ref.kind === 'recipe' ? undefined : asked.shelf.ingredients.get(ref.ingredientId)
+  const recipe = ref.kind === 'recipe' ? input.shelf.recipes.get(ref.recipeId) : undefined
+  const row = ref.kind === 'recipe' ? undefined : input.shelf.ingredients.get(ref.ingredientId)
   const need: ItemNeed = {
     itemId,
     ref,
@@ -121,9 +121,9 @@ function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: N
     state: like.state ?? recipe?.state ?? STATES.find((one) => one === row?.state) ?? 'fresh',
     cut: ref.kind === 'ingredient' ? null : like.cut,
     grossG: 0,
-    parG: asked.pars.get(itemId) ?? 0,
-    onHandG: asked.onHand
-      .filter((lot) => lot.itemId === itemId && (lot.useByMs === null || lot.useByMs >= asked.usedUntilMs))
+    parG: input.pars.get(itemId) ?? 0,
+    onHandG: input.onHand
+      .filter((lot) => lot.itemId === itemId && (lot.useByMs === null || lot.useByMs >= input.usedUntilMs))
       .reduce((sum, lot) => sum + lot.massG, 0),
     netG: 0,
     uses: [],
@@ -135,13 +135,13 @@ function needOf(found: Map<string, ItemNeed>, ref: ItemRef, like: Like, asked: N
 }
 
 /** A par of something that no dish asks for today still stands. */
-function addPar(found: Map<string, ItemNeed>, itemId: string, asked: NeedsInput): void {
+function addPar(found: Map<string, ItemNeed>, itemId: string, input: NeedsInput): void {
   if (found.has(itemId)) return
   const [kind, id = ''] = itemId.split(':')
-  if (kind === 'recipe' && asked.shelf.recipes.has(id))
-    needOf(found, { kind, recipeId: id }, { name: id, cut: null }, asked)
-  else if (kind === 'ingredient' && asked.shelf.ingredients.has(id))
-    needOf(found, { kind, ingredientId: id }, { name: id, cut: null }, asked)
+  if (kind === 'recipe' && input.shelf.recipes.has(id))
+    needOf(found, { kind, recipeId: id }, { name: id, cut: null }, input)
+  else if (kind === 'ingredient' && input.shelf.ingredients.has(id))
+    needOf(found, { kind, ingredientId: id }, { name: id, cut: null }, input)
 }
 
 type PartLine = Like & { ingredientId?: string; recipeId?: string }
@@ -167,7 +167,7 @@ function boughtPerG(line: Recipe['lines'][number], shelf: BookShelf): number {
 }
 
 /** Items so that whatever takes another stands before it; what goes round is left out and named. */
-function dependencyOrder(found: Map<string, ItemNeed>, asked: NeedsInput, faults: Needs['faults']): string[] {
+function dependencyOrder(found: Map<string, ItemNeed>, input: NeedsInput, faults: Needs['faults']): string[] {
   const done = new Set<string>()
   const open = new Set<string>()
   const order: string[] = []
@@ -176,14 +176,14 @@ function dependencyOrder(found: Map<string, ItemNeed>, asked: NeedsInput, faults
     if (done.has(itemId)) return true
     if (open.has(itemId)) return false
     open.add(itemId)
-    const recipe = ref.kind === 'recipe' ? asked.shelf.recipes.get(ref.recipeId) : undefined
+    const recipe = ref.kind === 'recipe' ? input.shelf.recipes.get(ref.recipeId) : undefined
     if (ref.kind === 'recipe' && !recipe) faults.push({ itemId, why: 'missing', name: like.name })
-    for (const { line } of partsOf(ref, 1, asked.shelf)) {
+    for (const { line } of partsOf(ref, 1, input.shelf)) {
       if (!visit(itemOf(line), line)) faults.push({ itemId, why: 'cycle', name: line.name })
     }
     open.delete(itemId)
     done.add(itemId)
-    needOf(found, ref, like, asked)
+    needOf(found, ref, like, input)
     order.push(itemId)
     return true
   }

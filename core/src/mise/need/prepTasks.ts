@@ -34,14 +34,14 @@ const STAND_S = 900
  * wait for it; the rails last, with all hands. What keeps shorter than until the end of the service is held back to as late
  * as it can be, and where that is after the service began, it is named.
  */
-export function prepTasks(asked: TasksInput): { tasks: PrepTask[]; keepFaults: KeepFault[] } {
-  const { needs, serviceFromMs, serviceToMs, railsS, railHands } = asked
+export function prepTasks(input: TasksInput): { tasks: PrepTask[]; keepFaults: KeepFault[] } {
+  const { needs, serviceFromMs, serviceToMs, railsS, railHands } = input
   const lastOf = new Map<string, string>()
   const tasks: PrepTask[] = []
   const keepFaults: KeepFault[] = []
   for (const need of needs.items) {
     if (need.netG <= 0) continue
-    const own = tasksOfItem(need, asked, lastOf)
+    const own = tasksOfItem(need, input, lastOf)
     const last = own.at(-1)
     if (!last?.gives) continue
     lastOf.set(need.itemId, last.id)
@@ -83,34 +83,34 @@ const BLANK = {
   pans: null,
 } satisfies Partial<PrepTask>
 
-function tasksOfItem(need: ItemNeed, asked: TasksInput, lastOf: ReadonlyMap<string, string>): PrepTask[] {
-  const recipe = need.ref.kind === 'recipe' ? asked.shelf.recipes.get(need.ref.recipeId) : undefined
-  const steps = stepsOf(need, asked.cards, recipe?.kind ?? null)
+function tasksOfItem(need: ItemNeed, input: TasksInput, lastOf: ReadonlyMap<string, string>): PrepTask[] {
+  const recipe = need.ref.kind === 'recipe' ? input.shelf.recipes.get(need.ref.recipeId) : undefined
+  const steps = stepsOf(need, input.cards, recipe?.kind ?? null)
   if (steps.length === 0) return []
-  const card = asked.cards.find((one) => one.itemId === need.itemId)
+  const card = input.cards.find((one) => one.itemId === need.itemId)
   const keepS = (card?.keepH ?? recipe?.shelfLifeH ?? cutKeepsH(need.food)) * H_S
   const inners: TaskNeed[] = need.takes.flatMap(({ itemId }) => {
     const taskId = lastOf.get(itemId)
     return taskId === undefined ? [] : [{ taskId, minLagS: 0, maxLagS: null }]
   })
-  const tasks = steps.flatMap((step, i) => tasksOfStep(step, i, need, asked))
+  const tasks = steps.flatMap((step, i) => tasksOfStep(step, i, need, input))
   chain(tasks, steps, inners)
   const last = tasks.at(-1)
   if (!last) return []
-  const aliveMs = asked.serviceToMs - keepS * 1000 - last.durationS * 1000
+  const aliveMs = input.serviceToMs - keepS * 1000 - last.durationS * 1000
   last.gives = { itemId: need.itemId, massG: need.netG, keepS }
   // What cannot live until the end is made as late as the rails allow, and the finding says so.
-  last.notBeforeMs = Math.min(aliveMs, asked.serviceFromMs - asked.railsS * 1000 - last.durationS * 1000 - H_MS)
+  last.notBeforeMs = Math.min(aliveMs, input.serviceFromMs - input.railsS * 1000 - last.durationS * 1000 - H_MS)
   const first = tasks[0]!
   first.takes = need.takes
   return tasks
 }
 
-function tasksOfStep(step: PrepStep, no: number, need: ItemNeed, asked: TasksInput): PrepTask[] {
+function tasksOfStep(step: PrepStep, no: number, need: ItemNeed, input: TasksInput): PrepTask[] {
   const kg = need.netG / 1000
   const handsOnS = roundS(step.handsOnS + step.handsOnSPerKg * kg)
-  const rows = rowsIn(need, asked.shelf)
-  const density = looseDensityOf(need, asked.shelf)
+  const rows = rowsIn(need, input.shelf)
+  const density = looseDensityOf(need, input.shelf)
   const portions = sum(bestUses(need).map((use) => use.portions))
   const common = {
     ...BLANK,

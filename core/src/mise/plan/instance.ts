@@ -28,19 +28,19 @@ export type Instance = {
 export type Compiled = { instance: Instance; tasks: PlanTask[]; crews: Crew[]; infeasible: Infeasible[] }
 
 /** Sifts out what cannot be planned, with the reason, and numbers the rest; what is fixed only takes its people and tools. */
-export function compile(asked: PlanInput): Compiled {
-  const { feasible, infeasible } = sift(asked)
-  const crews = crewsOf(asked.people, asked.tasks)
+export function compile(input: PlanInput): Compiled {
+  const { feasible, infeasible } = sift(input)
+  const crews = crewsOf(input.people, input.tasks)
   const tasks = feasible.filter((task) => !task.fixed)
-  const fixed = new Map(asked.tasks.flatMap((task) => (task.fixed ? [[task.id, task.fixed] as const] : [])))
+  const fixed = new Map(input.tasks.flatMap((task) => (task.fixed ? [[task.id, task.fixed] as const] : [])))
   const jobOf = new Map(tasks.map((task, job) => [task.id, job]))
-  const equipment = asked.equipment.map(({ count, down = [] }) => {
+  const equipment = input.equipment.map(({ count, down = [] }) => {
     const profile = Profile.constant(count)
     for (const { fromS, toS, count: broken } of down) profile.take(fromS, toS, broken)
     return profile
   })
-  const equipmentNo = new Map(asked.equipment.map(({ id }, no) => [id, no]))
-  for (const task of asked.tasks) {
+  const equipmentNo = new Map(input.equipment.map(({ id }, no) => [id, no]))
+  for (const task of input.tasks) {
     if (!task.fixed) continue
     for (const id of task.equipment) {
       const no = equipmentNo.get(id)
@@ -66,7 +66,7 @@ export function compile(asked: PlanInput): Compiled {
       hasMaxLags ||= maxLagS < Infinity
     }
   })
-  const crewsFor = tasks.map((task) => crewsAble(task, crews, asked))
+  const crewsFor = tasks.map((task) => crewsAble(task, crews, input))
   const wanted = crews.map((_, crew) =>
     crewsFor.reduce((sum, able, job) => sum + (able.includes(crew) ? tasks[job]!.durationS : 0), 0),
   )

@@ -86,11 +86,11 @@ test('what is under way stays in the plan, also when nothing else is left to pla
 test('whoever a task is handed to must be there, and be there long enough', () => {
   const handed = (personId: string) => [byTam('cut', 600, [], { personId })]
   const short = { id: 'ann', skills: [], hours: [{ fromS: -900, toS: -600 }] }
-  const asked = { people: [tam, short], equipment: [] }
-  const unknown = planPrep({ tasks: [...handed('bo'), byTam('wash', 60)], ...asked })
+  const input = { people: [tam, short], equipment: [] }
+  const unknown = planPrep({ tasks: [...handed('bo'), byTam('wash', 60)], ...input })
   expect(unknown.infeasible).toEqual([{ taskId: 'cut', why: 'unknown-person', name: 'bo' }])
   expect(unknown.lowerBoundS).toBe(60)
-  expect(planPrep({ tasks: handed('ann'), ...asked }).infeasible).toEqual([
+  expect(planPrep({ tasks: handed('ann'), ...input }).infeasible).toEqual([
     { taskId: 'cut', why: 'no-hours', neededS: 600, longestS: 300 },
   ])
 })
@@ -100,11 +100,11 @@ test('a due time and the longest wait after it that contradict each other are bo
     byTam('boil', 600, [], { dueS: -5 * HOUR_S }),
     byTam('dress', 600, [], { notBeforeS: -3 * HOUR_S, needs: [{ taskId: 'boil', maxLagS }] }),
   ]
-  const asked = { people: [tam], equipment: [] }
-  expect(planPrep({ tasks: wait(HOUR_S), ...asked }).infeasible).toEqual([
+  const input = { people: [tam], equipment: [] }
+  expect(planPrep({ tasks: wait(HOUR_S), ...input }).infeasible).toEqual([
     { taskId: 'dress', why: 'due-max-lag', name: 'boil', maxLagS: HOUR_S, overS: HOUR_S },
   ])
-  expect(planPrep({ tasks: wait(2 * HOUR_S), ...asked }).infeasible).toEqual([])
+  expect(planPrep({ tasks: wait(2 * HOUR_S), ...input }).infeasible).toEqual([])
 })
 
 test('the 6 x 6 job shop of Fisher and Thompson (1963) ends at its known optimum, 55', () => {
@@ -124,15 +124,15 @@ test('the 6 x 6 job shop of Fisher and Thompson (1963) ends at its known optimum
     ),
   )
   const equipment = Array.from({ length: 6 }, (_, no) => ({ id: `m${no}`, count: 1 }))
-  const asked = { tasks, people: [], equipment }
-  expect(planPrep({ ...asked, passes: 400 }).firstStartS).toBe(-55)
-  expect(planPrep({ ...asked, passes: 1 }).firstStartS).toBeGreaterThanOrEqual(-55 * 1.2)
+  const input = { tasks, people: [], equipment }
+  expect(planPrep({ ...input, passes: 400 }).firstStartS).toBe(-55)
+  expect(planPrep({ ...input, passes: 1 }).firstStartS).toBeGreaterThanOrEqual(-55 * 1.2)
 })
 
 /** Walks every second and every need by the words of the law, without the planner's own structures. */
-function faultsOf(asked: PlanInput, plan: Plan): string[] {
+function faultsOf(input: PlanInput, plan: Plan): string[] {
   const at = new Map(plan.tasks.map((one) => [one.id, one]))
-  const placed = asked.tasks.flatMap((one) => {
+  const placed = input.tasks.flatMap((one) => {
     const found = at.get(one.id)
     return found ? [{ ...one, ...found }] : one.fixed ? [{ ...one, ...one.fixed }] : []
   })
@@ -140,14 +140,14 @@ function faultsOf(asked: PlanInput, plan: Plan): string[] {
   const fromS = Math.floor(Math.min(...placed.map((one) => one.startS)))
   for (let second = fromS; second < 0; second += 1) {
     const running = placed.filter((one) => one.startS <= second && second < one.endS)
-    for (const { id, count } of asked.equipment)
+    for (const { id, count } of input.equipment)
       if (running.filter((one) => one.equipment.includes(id)).length > count) faults.push(`${id} at ${second}`)
     const hands = running.flatMap((one) => [...one.who])
     if (new Set(hands).size < hands.length) faults.push(`somebody twice at ${second}`)
     for (const one of running) {
       if (one.who.length !== one.hands) faults.push(`${one.id} has ${one.who.length} hands`)
       for (const id of one.who) {
-        const person = asked.people.find((other) => other.id === id)
+        const person = input.people.find((other) => other.id === id)
         const isHere = person?.hours?.some((span) => span.fromS <= second && second < span.toS) ?? true
         if (!isHere) faults.push(`${id} is not here at ${second}`)
         if (one.skill !== undefined && !person?.skills.includes(one.skill)) faults.push(`${id} cannot ${one.skill}`)
@@ -165,10 +165,10 @@ function faultsOf(asked: PlanInput, plan: Plan): string[] {
 
 test('nothing starts before what it needs, nobody and nothing is used twice, everyone is here and able', () => {
   fc.assert(
-    fc.property(prepInstance(), (asked) => {
-      const plan = planPrep({ ...asked, passes: 8 })
-      expect(faultsOf(asked, plan)).toEqual([])
-      expect(plan.tasks.length + plan.infeasible.length).toBe(asked.tasks.length)
+    fc.property(prepInstance(), (input) => {
+      const plan = planPrep({ ...input, passes: 8 })
+      expect(faultsOf(input, plan)).toEqual([])
+      expect(plan.tasks.length + plan.infeasible.length).toBe(input.tasks.length)
       if (plan.firstStartS !== null) expect(plan.firstStartS).toBeLessThanOrEqual(-plan.lowerBoundS + 1e-9)
     }),
     { numRuns: 150, seed: 5 },
@@ -177,14 +177,14 @@ test('nothing starts before what it needs, nobody and nothing is used twice, eve
 
 test('slack is true: a task begun so much later, the rest planned anew, makes nothing late', () => {
   fc.assert(
-    fc.property(prepInstance(), fc.nat(), (asked, pick) => {
-      const plan = planPrep({ ...asked, passes: 8 })
+    fc.property(prepInstance(), fc.nat(), (input, pick) => {
+      const plan = planPrep({ ...input, passes: 8 })
       const one = plan.tasks[pick % Math.max(1, plan.tasks.length)]
       if (!one) return
-      const tasks = asked.tasks.map((other) =>
+      const tasks = input.tasks.map((other) =>
         other.id === one.id ? { ...other, notBeforeS: one.startS + one.slackS } : other,
       )
-      const later = planPrep({ ...asked, tasks, nowS: plan.tasks[0]!.startS, passes: 60 })
+      const later = planPrep({ ...input, tasks, nowS: plan.tasks[0]!.startS, passes: 60 })
       const wasLate = plan.tasks.some((other) => other.lateS > 0)
       if (!wasLate) expect(later.tasks.filter((other) => other.lateS > 0)).toEqual([])
     }),
@@ -194,8 +194,8 @@ test('slack is true: a task begun so much later, the rest planned anew, makes no
 
 test('the same asked and seed give the same plan', () => {
   fc.assert(
-    fc.property(prepInstance(), fc.integer(), (asked, seed) => {
-      expect(planPrep({ ...asked, seed, passes: 12 })).toEqual(planPrep({ ...asked, seed, passes: 12 }))
+    fc.property(prepInstance(), fc.integer(), (input, seed) => {
+      expect(planPrep({ ...input, seed, passes: 12 })).toEqual(planPrep({ ...input, seed, passes: 12 }))
     }),
     { numRuns: 30, seed: 7 },
   )
@@ -203,11 +203,11 @@ test('the same asked and seed give the same plan', () => {
 
 test('one more person never makes a plan later that begins from the plan without', () => {
   fc.assert(
-    fc.property(prepInstance({ withHours: false }), (asked) => {
-      const able = asked.people.map((one) => ({ ...one, skills: ['knife'] }))
-      const few = planPrep({ ...asked, people: able, passes: 8 })
+    fc.property(prepInstance({ withHours: false }), (input) => {
+      const able = input.people.map((one) => ({ ...one, skills: ['knife'] }))
+      const few = planPrep({ ...input, people: able, passes: 8 })
       const before = new Map(few.tasks.map((one) => [one.id, one.latestStartS]))
-      const many = planPrep({ ...asked, people: [...able, { id: 'more', skills: ['knife'] }], passes: 8, before })
+      const many = planPrep({ ...input, people: [...able, { id: 'more', skills: ['knife'] }], passes: 8, before })
       expect(many.firstStartS!).toBeGreaterThanOrEqual(few.firstStartS! - 1e-9)
     }),
     { numRuns: 120, seed: 8 },
@@ -216,16 +216,16 @@ test('one more person never makes a plan later that begins from the plan without
 
 test('what is under way or done never moves, and holds its people and tools', () => {
   fc.assert(
-    fc.property(prepInstance({ withHours: false }), fc.nat(), (asked, pick) => {
-      const plan = planPrep({ ...asked, passes: 8 })
+    fc.property(prepInstance({ withHours: false }), fc.nat(), (input, pick) => {
+      const plan = planPrep({ ...input, passes: 8 })
       const nowS = plan.tasks[pick % plan.tasks.length]!.startS + 1
-      const tasks = asked.tasks.map((one) => {
+      const tasks = input.tasks.map((one) => {
         const planned = plan.tasks.find((other) => other.id === one.id)!
         if (planned.startS >= nowS) return one
         return { ...one, fixed: { startS: planned.startS, endS: planned.endS, who: planned.who } }
       })
-      const again = planPrep({ ...asked, tasks, nowS, passes: 8 })
-      expect(faultsOf({ ...asked, tasks }, again)).toEqual([])
+      const again = planPrep({ ...input, tasks, nowS, passes: 8 })
+      expect(faultsOf({ ...input, tasks }, again)).toEqual([])
       for (const one of again.tasks.filter(({ isFixed }) => !isFixed)) expect(one.startS).toBeGreaterThanOrEqual(nowS)
       for (const { id, fixed } of tasks.filter((one) => one.fixed))
         expect(again.tasks.find((one) => one.id === id)).toMatchObject({ startS: fixed!.startS, isFixed: true })

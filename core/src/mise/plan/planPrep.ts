@@ -19,17 +19,17 @@ export const usualPasses = (tasks: number): number =>
  * latest start as hands come free, which is the slack. Where the latest start has passed, forward from now with the least
  * weight late. What is under way or done stays where it is.
  */
-export function planPrep(asked: PlanInput): Plan {
-  const { instance, tasks, crews, infeasible } = compile(asked)
-  const fixed = asked.tasks.flatMap(asItIs)
+export function planPrep(input: PlanInput): Plan {
+  const { instance, tasks, crews, infeasible } = compile(input)
+  const fixed = input.tasks.flatMap(asItIs)
   if (tasks.length === 0)
     return { tasks: fixed.sort(byStart), firstStartS: null, lowerBoundS: 0, isProven: true, infeasible, chain: [] }
-  const seed = asked.seed ?? 1
-  const passes = asked.passes ?? usualPasses(tasks.length)
+  const seed = input.seed ?? 1
+  const passes = input.passes ?? usualPasses(tasks.length)
   const backward = mirror(instance)
   const boundS = endBoundS(backward)
   const earlier = orderOf(
-    asked.before,
+    input.before,
     tasks.map(({ id }) => id),
   )
   const late = searchPlacing({
@@ -53,9 +53,9 @@ export function planPrep(asked: PlanInput): Plan {
     -Infinity,
   )
   const firstStartS = -lastEndS
-  const planned = planForward(instance, latestS, asked, { firstStartS, passes, seed, earlier })
+  const planned = planForward(instance, latestS, input, { firstStartS, passes, seed, earlier })
   const slackS = slackOf(instance, planned.startS)
-  const had = (job: number) => asked.tasks.find((task) => task.id === tasks[job]!.id)?.personId
+  const had = (job: number) => input.tasks.find((task) => task.id === tasks[job]!.id)?.personId
   const who = assign(crews, planned, instance.durationS, (job) => [had(job) ?? ''])
   const unplaced: Infeasible[] = tasks.flatMap((task, job) =>
     planned.startS[job] === Infinity
@@ -92,7 +92,7 @@ export function planPrep(asked: PlanInput): Plan {
     firstStartS: Number.isFinite(firstStartS) ? firstStartS : null,
     lowerBoundS: Number.isFinite(boundS) ? boundS : 0,
     isProven: lastEndS <= boundS + 1e-6,
-    infeasible: [...infeasible, ...unplaced, ...dueAgainstLag(instance, tasks, asked.nowS)],
+    infeasible: [...infeasible, ...unplaced, ...dueAgainstLag(instance, tasks, input.nowS)],
     chain: chainOf(instance, late, latestS, slackS).map((job) => tasks[job]!.id),
   }
 }
@@ -120,8 +120,8 @@ const worthOfEnds = (startS: readonly number[], durationS: readonly number[]): W
 
 type Forward = { firstStartS: number; passes: number; seed: number; earlier: number[] | null }
 
-function planForward(instance: Instance, latestS: readonly number[], asked: PlanInput, from: Forward): PlacedJobs {
-  const { nowS, aheadS = Infinity } = asked
+function planForward(instance: Instance, latestS: readonly number[], input: PlanInput, from: Forward): PlacedJobs {
+  const { nowS, aheadS = Infinity } = input
   const leastS =
     nowS ?? (Number.isFinite(from.firstStartS) ? from.firstStartS : Math.min(...latestS.filter(Number.isFinite)))
   const forward: Instance = {

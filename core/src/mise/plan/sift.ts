@@ -7,20 +7,20 @@ import type { Infeasible, PlanInput, PlanTask } from './task'
  * there, nobody, somebody who is not there, no skill, fewer hands than it takes, no stretch of hours long enough; and
  * whatever waits for one of those.
  */
-export function sift(asked: PlanInput): { feasible: PlanTask[]; infeasible: Infeasible[] } {
-  const byId = new Map(asked.tasks.map((task) => [task.id, task]))
+export function sift(input: PlanInput): { feasible: PlanTask[]; infeasible: Infeasible[] } {
+  const byId = new Map(input.tasks.map((task) => [task.id, task]))
   const faults = new Map<string, Infeasible>()
-  const loops = loopsIn(asked.tasks, byId)
-  const longest = longestStretches(asked)
-  for (const task of asked.tasks) {
+  const loops = loopsIn(input.tasks, byId)
+  const longest = longestStretches(input)
+  for (const task of input.tasks) {
     if (task.fixed) continue
-    const fault = loops.get(task.id) ?? ownFault(task, byId, asked, longest)
+    const fault = loops.get(task.id) ?? ownFault(task, byId, input, longest)
     if (fault) faults.set(task.id, fault)
   }
   let isGrowing = faults.size > 0
   while (isGrowing) {
     isGrowing = false
-    for (const task of asked.tasks) {
+    for (const task of input.tasks) {
       if (task.fixed || faults.has(task.id)) continue
       const waits = task.needs.find(({ taskId }) => faults.has(taskId))
       if (!waits) continue
@@ -29,8 +29,8 @@ export function sift(asked: PlanInput): { feasible: PlanTask[]; infeasible: Infe
     }
   }
   return {
-    feasible: asked.tasks.filter((task) => !faults.has(task.id)),
-    infeasible: asked.tasks.flatMap((task) => faults.get(task.id) ?? []),
+    feasible: input.tasks.filter((task) => !faults.has(task.id)),
+    infeasible: input.tasks.flatMap((task) => faults.get(task.id) ?? []),
   }
 }
 

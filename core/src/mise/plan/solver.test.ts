@@ -40,14 +40,14 @@ function asLp({ tasks, people, equipment }: PlanInput, horizon: number): string 
 test('small plans begin within 2 % (median) and 10 % (worst) of the optimum that the solver HiGHS proves', async () => {
   const highs = await loadHighs()
   const samples = fc.sample(prepInstance({ most: 8, withHours: false }), { numRuns: 36, seed: 11 })
-  const instances = samples.map((asked) => ({
-    ...asked,
-    people: asked.people.slice(0, 2).map((one) => ({ ...one, skills: ['knife'] })),
-    tasks: asked.tasks.map((one) => ({ ...one, durationS: Math.min(one.durationS, 6) })),
+  const instances = samples.map((input) => ({
+    ...input,
+    people: input.people.slice(0, 2).map((one) => ({ ...one, skills: ['knife'] })),
+    tasks: input.tasks.map((one) => ({ ...one, durationS: Math.min(one.durationS, 6) })),
   }))
-  const gaps = instances.map((asked) => {
-    const ours = -planPrep(asked).firstStartS!
-    const solved = highs.solve(asLp(asked, ours))
+  const gaps = instances.map((input) => {
+    const ours = -planPrep(input).firstStartS!
+    const solved = highs.solve(asLp(input, ours))
     expect(solved.Status).toBe('Optimal')
     return ours / Math.round(solved.ObjectiveValue) - 1
   })
@@ -58,8 +58,8 @@ test('small plans begin within 2 % (median) and 10 % (worst) of the optimum that
 }, 60_000)
 
 test('a large plan begins within 5 % of the bound that no plan can beat', () => {
-  const [asked] = fc.sample(prepInstance({ least: 90, most: 120, withHours: false }), { numRuns: 1, seed: 3 })
-  const plan = planPrep({ ...asked!, passes: 30 })
+  const [input] = fc.sample(prepInstance({ least: 90, most: 120, withHours: false }), { numRuns: 1, seed: 3 })
+  const plan = planPrep({ ...input!, passes: 30 })
   expect(-plan.firstStartS!).toBeGreaterThanOrEqual(plan.lowerBoundS)
   expect(-plan.firstStartS!).toBeLessThanOrEqual(plan.lowerBoundS * 1.05)
 })

@@ -76,15 +76,15 @@ const SAUCY = /^recipe:/
 const MIN_MS = 60_000
 
 /** Ready for service? A tub holds as much as its shortest stave: every stave with how far it reaches over the boats. */
-export function readinessOf(asked: ReadyInput): Readiness {
-  const { boats } = asked
+export function readinessOf(input: ReadyInput): Readiness {
+  const { boats } = input
   const all = portionsBefore(boats, null)
   const staves = [
-    riceStave(asked),
-    ...itemStaves(asked),
-    ...stationStaves(asked),
-    ...handStaves(asked),
-    ...checkStaves(asked),
+    riceStave(input),
+    ...itemStaves(input),
+    ...stationStaves(input),
+    ...handStaves(input),
+    ...checkStaves(input),
   ]
   const failing = staves.filter((stave) => stave.untilMs !== null && stave.kind !== 'rules')
   failing.sort((a, b) => a.untilMs! - b.untilMs! || b.shortPortions - a.shortPortions)
@@ -135,8 +135,8 @@ function riceStave({ boats, rice, serviceMs }: ReadyInput): Stave {
   }
 }
 
-function itemStaves(asked: ReadyInput): Stave[] {
-  const { boats, outlook, stockG } = asked
+function itemStaves(input: ReadyInput): Stave[] {
+  const { boats, outlook, stockG } = input
   return outlook.flatMap((item) => {
     if (item.uses.length === 0) return []
     const now = reachOf(stockG.get(item.itemId) ?? 0, item.uses, boats)
@@ -156,7 +156,7 @@ function itemStaves(asked: ReadyInput): Stave[] {
       missingG: then.shortG || now.shortG,
       fix: null,
     }
-    return [{ ...stave, fix: now.untilMs === null ? null : itemFix(stave, asked, then.untilMs !== null) }]
+    return [{ ...stave, fix: now.untilMs === null ? null : itemFix(stave, input, then.untilMs !== null) }]
   })
 }
 

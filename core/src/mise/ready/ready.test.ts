@@ -20,7 +20,7 @@ const picked = {
   uses: [{ dishId: 'crab', componentId: 'c', gPerPortion: 30, portions: 3 }],
 }
 
-const asked = (part: Partial<ReadyInput> = {}): ReadyInput => ({
+const input = (part: Partial<ReadyInput> = {}): ReadyInput => ({
   boats,
   outlook: [
     { ...sauce, willHaveG: 60 },
@@ -65,7 +65,7 @@ test('a mass reaches to the first boat that it does not serve in full', () => {
 })
 
 test('everything stands: ready, for all portions', () => {
-  expect(readinessOf(asked())).toMatchObject({
+  expect(readinessOf(input())).toMatchObject({
     portions: 9,
     holdsPortions: 9,
     nowPortions: 9,
@@ -77,7 +77,7 @@ test('everything stands: ready, for all portions', () => {
 
 test('the shortest stave decides, and says which dish goes and what is missing', () => {
   const ready = readinessOf(
-    asked({
+    input({
       outlook: [
         { ...sauce, willHaveG: 60 },
         { ...picked, willHaveG: 45 },
@@ -100,7 +100,7 @@ test('what the plan still makes is coming, with the task that brings it and its 
   const task = { id: 't', itemId: 'cut:crab', status: 'open' } as never
   const at = { id: 't', startMs: 4, endMs: 8, latestStartMs: 6, isFixed: false } as never
   const ready = readinessOf(
-    asked({ stockG: new Map([['recipe:sauce', 60]]), tasks: [task], schedule: { tasks: [at] } as never }),
+    input({ stockG: new Map([['recipe:sauce', 60]]), tasks: [task], schedule: { tasks: [at] } as never }),
   )
   expect(ready).toMatchObject({ holdsPortions: 9, nowPortions: 0 })
   expect(ready.open).toMatchObject([
@@ -109,13 +109,13 @@ test('what the plan still makes is coming, with the task that brings it and its 
 })
 
 test('a cold station, a check not made, too few hands and too little rice each have their stave', () => {
-  const cold = readinessOf(asked({ checked: new Map() }))
+  const cold = readinessOf(input({ checked: new Map() }))
   expect(cold.open.map((stave) => [stave.id, stave.fix?.kind])).toEqual([
     ['station:ring', 'light'],
     ['probe', 'check'],
   ])
-  const nobody = readinessOf(asked({ handsHere: 0 }))
+  const nobody = readinessOf(input({ handsHere: 0 }))
   expect(nobody).toMatchObject({ holdsPortions: 0, firstOut: { kind: 'hands', fix: { kind: 'staff' } } })
-  const rice = readinessOf(asked({ rice: { ...asked().rice, usableG: 700, comingG: 300 } }))
+  const rice = readinessOf(input({ rice: { ...input().rice, usableG: 700, comingG: 300 } }))
   expect(rice).toMatchObject({ untilMs: 20, firstOut: { kind: 'rice', fix: { kind: 'rice', massG: 800 } } })
 })

@@ -215,7 +215,8 @@ class Simulation {
       right[last]! += heatSlopeWPerM2K * before - heatWPerM2
       solveTridiagonal(lower, diagonal, upper, right, this.scratch, stageTemp)
       const change = stageTemp[last]! - before
-      this.stageHeatWPerM2 = heatWPerM2 + heatSlopeWPerM2K * change + bottom * (stageTemp[0]! - surroundings.bottom.tempC)
+      this.stageHeatWPerM2 =
+        heatWPerM2 + heatSlopeWPerM2K * change + bottom * (stageTemp[0]! - surroundings.bottom.tempC)
       this.stageWaterKg = waterKgPerM2S + waterSlopeKgPerM2SK * change
       if (isFreezing ? this.mostChange() < SETTLED_K : abs(change) < 0.02 || pass === 2) break
     }

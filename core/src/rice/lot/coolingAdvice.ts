@@ -36,10 +36,10 @@ export type AdviceInput = {
  * The least that brings a slow lot inside its rule again: the cover off, a thinner layer, another place, or both; null
  * where nothing does. The rice is taken as warm throughout as it was read, which is on the careful side.
  */
-export function adviseCooling(asked: AdviceInput): Advice | null {
-  const { place, depthM, covered } = asked
+export function adviseCooling(input: AdviceInput): Advice | null {
+  const { place, depthM, covered } = input
   const thinner = DEPTHS_M.filter((one) => one < depthM - 0.004)
-  const others = asked.places.filter((one) => one.kind !== place)
+  const others = input.places.filter((one) => one.kind !== place)
   const remedies: Remedy[] = [
     ...(covered ? [{ kind: 'uncover' as const, place, depthM }] : []),
     ...thinner.map((one) => ({ kind: 'thinner' as const, place, depthM: one })),
@@ -47,31 +47,31 @@ export function adviseCooling(asked: AdviceInput): Advice | null {
     ...others.flatMap(({ kind }) => thinner.map((one) => ({ kind: 'thinnerMove' as const, place: kind, depthM: one }))),
   ]
   for (const remedy of remedies) {
-    const reachedMs = tryRemedy(asked, remedy)
+    const reachedMs = tryRemedy(input, remedy)
     if (reachedMs) return { remedy, reachedMs }
   }
   return null
 }
 
-function tryRemedy(asked: AdviceInput, remedy: Remedy): number[] | null {
+function tryRemedy(input: AdviceInput, remedy: Remedy): number[] | null {
   const airTempC =
-    remedy.place === asked.place
-      ? asked.airTempC
-      : (asked.places.find((one) => one.kind === remedy.place)?.airTempC ?? null)
+    remedy.place === input.place
+      ? input.airTempC
+      : (input.places.find((one) => one.kind === remedy.place)?.airTempC ?? null)
   const stage = { durationS: HORIZON_S, place: remedy.place, covered: false, airTempC: airTempC ?? undefined }
-  const factor = remedy.place === asked.place ? asked.surfaceFactor : 1
-  const curve = coolTray({ depthM: remedy.depthM, startTempC: asked.tempC }, trayStages([stage], factor))
+  const factor = remedy.place === input.place ? input.surfaceFactor : 1
+  const curve = coolTray({ depthM: remedy.depthM, startTempC: input.tempC }, trayStages([stage], factor))
   const reachedMs: number[] = []
   let beforeMs: number | null = null
-  for (const [i, step] of asked.steps.entries()) {
-    const rule = asked.limit.steps[i]!
+  for (const [i, step] of input.steps.entries()) {
+    const rule = input.limit.steps[i]!
     const limitMs: number | null =
       rule.from === 'step' && beforeMs !== null ? beforeMs + rule.withinS * 1000 : step.limitMs
     beforeMs = step.reachedMs
     if (step.isRead) continue
     const timeS = coolsToS(curve, step.tempC)
     if (timeS === null || limitMs === null) return null
-    beforeMs = asked.nowMs + (HANDLING_S + timeS) * 1000
+    beforeMs = input.nowMs + (HANDLING_S + timeS) * 1000
     if (beforeMs > limitMs) return null
     reachedMs.push(beforeMs)
   }

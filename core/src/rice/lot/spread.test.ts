@@ -48,7 +48,7 @@ test.each([
     [{ durationS: 36_000, place: 'fridge', covered: false, airTempC: 21 }],
   ],
 ] as const)('%s', (_, changes, stages) => {
-  expect(spreadOf({ ...input, ...changes } as SpreadInput).stages).toEqual(stages)
+  expect(spreadOf({ ...input, ...changes }).stages).toEqual(stages)
 })
 
 test('water outside what rice can be is a slip; unknown dry rice says nothing', () => {

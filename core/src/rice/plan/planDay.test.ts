@@ -1,14 +1,14 @@
 import { leftForDay, lotForDay, plannedDay, plannedService, type LotForDay } from './planDay'
 
-const asked = { serviceId: 'evening', forecast: { expected: 80, spread: 16 }, portionG: 220 }
+const input = { serviceId: 'evening', forecast: { expected: 80, spread: 16 }, portionG: 220 }
 const NONE = { portions: {}, event: null }
 
 test('the record plans, an event moves it, a person overrules both', () => {
-  expect(plannedService(asked, NONE)).toEqual({ portions: 80, spread: 16, portionG: 220 })
+  expect(plannedService(input, NONE)).toEqual({ portions: 80, spread: 16, portionG: 220 })
   const regatta = { portions: {}, event: { name: 'regatta', percent: 50 } }
-  expect(plannedService(asked, regatta)).toMatchObject({ portions: 120, spread: 24 })
-  expect(plannedService(asked, { ...regatta, portions: { evening: 100 } })).toMatchObject({ portions: 100, spread: 10 })
-  expect(plannedService({ ...asked, forecast: null }, NONE)).toMatchObject({ portions: 0, spread: 0 })
+  expect(plannedService(input, regatta)).toMatchObject({ portions: 120, spread: 24 })
+  expect(plannedService(input, { ...regatta, portions: { evening: 100 } })).toMatchObject({ portions: 100, spread: 10 })
+  expect(plannedService({ ...input, forecast: null }, NONE)).toMatchObject({ portions: 0, spread: 0 })
 })
 
 test('services add up, their misses like independent ones, the portion by what is sold', () => {

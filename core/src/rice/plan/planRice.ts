@@ -55,25 +55,25 @@ export type RicePlan = {
  * house; the dry rice whose cooked and cooled mass is the rest; trays no deeper than the rule and good practice allow; and
  * times by which each load leaves the heat so that the last is cold in time.
  */
-export function planRice(asked: RicePlanInput): RicePlan {
-  const share = sufficientShare(asked.margin)
-  const portions = Math.ceil(portionsToCover(asked.expected, asked.spread, share) - 1e-9)
-  const wantedG = portions * asked.portionG
-  const toCookG = cookedMassWantedG({ portions, portionG: asked.portionG, usableG: asked.usableG })
-  const stages = trayStages(asked.cooling)
-  const { passingM, advisedM } = mostDepthM({ startTempC: LEAVES_HEAT_C }, asked.cooling, asked.limit)
-  const loss = (depthM: number) => predictCooling({ depthM, startTempC: LEAVES_HEAT_C }, stages, asked.limit)
+export function planRice(input: RicePlanInput): RicePlan {
+  const share = sufficientShare(input.margin)
+  const portions = Math.ceil(portionsToCover(input.expected, input.spread, share) - 1e-9)
+  const wantedG = portions * input.portionG
+  const toCookG = cookedMassWantedG({ portions, portionG: input.portionG, usableG: input.usableG })
+  const stages = trayStages(input.cooling)
+  const { passingM, advisedM } = mostDepthM({ startTempC: LEAVES_HEAT_C }, input.cooling, input.limit)
+  const loss = (depthM: number) => predictCooling({ depthM, startTempC: LEAVES_HEAT_C }, stages, input.limit)
   const usualDepthM = Math.max(advisedM, 0.01)
   const first = loss(usualDepthM)
   const coolingLossFraction = first.cooling.massLossFraction
-  const loads = planLoads({ cookedMassG: toCookG / (1 - coolingLossFraction), ...asked })
+  const loads = planLoads({ cookedMassG: toCookG / (1 - coolingLossFraction), ...input })
   const hotG = loads.reduce((sum, load) => sum + load.cookedMassG, 0)
-  const trayG = asked.tray.lengthM * asked.tray.widthM * usualDepthM * COOKED_BULK_KG_PER_L * 1_000_000
+  const trayG = input.tray.lengthM * input.tray.widthM * usualDepthM * COOKED_BULK_KG_PER_L * 1_000_000
   const trays = Math.ceil(hotG / trayG - 1e-9)
-  const depthM = trays === 0 ? usualDepthM : evenDepthM(hotG, trays, asked.tray)
+  const depthM = trays === 0 ? usualDepthM : evenDepthM(hotG, trays, input.tray)
   const { cooling } = loss(Math.max(depthM, 0.005))
-  const coolS = coolsToS(cooling, asked.limit.steps.at(-1)!.tempC)
-  const { times, latestStartMs } = timeLoads(loads, asked, coolS)
+  const coolS = coolsToS(cooling, input.limit.steps.at(-1)!.tempC)
+  const { times, latestStartMs } = timeLoads(loads, input, coolS)
   return {
     share,
     portions,

@@ -48,8 +48,8 @@ export type DayRicePlan = { planned: PlannedDay; usableG: number; coldByMs: numb
  * kitchen closes the evening before, so that somebody logs it; where that has passed, when the day's first service begins.
  * Null for a kitchen without a vessel.
  */
-export function ricePlanFor(asked: RicePlanForInput): DayRicePlan | null {
-  const { day, services, edits, house, vessels, lots, tonightG, timeZone, ruleSet, nowMs } = asked
+export function ricePlanFor(input: RicePlanForInput): DayRicePlan | null {
+  const { day, services, edits, house, vessels, lots, tonightG, timeZone, ruleSet, nowMs } = input
   const vessel = vessels.find((one) => one.id === house.vesselId) ?? vessels[0]
   if (!vessel) return null
   const planned = plannedDay(services.map((service) => plannedService(service, edits)))

@@ -9,9 +9,9 @@ export const SLOT_MIN = 20
 export const HISTORY_DAYS = 70
 
 /** Portions of tickets by slot of the day and dish. */
-export function demandOf(asked: readonly AskedPortions[], timeZone: string): Demand[] {
+export function demandOf(input: readonly AskedPortions[], timeZone: string): Demand[] {
   const sums = new Map<string, Demand>()
-  for (const { promisedAtMs, dishId, portions } of asked) {
+  for (const { promisedAtMs, dishId, portions } of input) {
     const day = localDay(promisedAtMs, timeZone)
     const minute = Math.floor(localMinute(promisedAtMs, timeZone) / SLOT_MIN) * SLOT_MIN
     const key = `${day} ${minute} ${dishId}`
@@ -34,6 +34,6 @@ export async function recordDemand(
   if (fromDay >= today) return
   const fromMs = instantOf(fromDay, 0, kitchen.timeZone)
   const toMs = instantOf(today, 0, kitchen.timeZone)
-  const asked = await listAsked(connection, kitchen.id, fromMs, toMs)
-  await saveDemand(connection, kitchen.id, demandOf(asked, kitchen.timeZone), 'tickets')
+  const input = await listAsked(connection, kitchen.id, fromMs, toMs)
+  await saveDemand(connection, kitchen.id, demandOf(input, kitchen.timeZone), 'tickets')
 }

@@ -29,11 +29,11 @@ const plan = (portions: Record<string, number> = {}): RicePlanDay => ({
     },
   ],
 })
-const asked = { unfired: [], placed: [], plan: plan(), dishes: DISHES, timeZone: 'UTC', nowMs: at(17) }
+const input = { unfired: [], placed: [], plan: plan(), dishes: DISHES, timeZone: 'UTC', nowMs: at(17) }
 
 test('tonight: boats to come ask for what the record expects, less what was already ordered for them', () => {
-  const masses = (more: Partial<typeof asked>) =>
-    tonightDemands({ ...asked, ...more }).map((one) => Math.round(one.massG))
+  const masses = (more: Partial<typeof input>) =>
+    tonightDemands({ ...input, ...more }).map((one) => Math.round(one.massG))
   expect(masses({})).toEqual([8800, 8800])
   const placed = [{ day: DAY, minute: 18 * 60, dishId: 'duck', portions: 30 }]
   expect(masses({ placed } as never)).toEqual([2200, 8800])
@@ -44,7 +44,7 @@ test('tonight: boats to come ask for what the record expects, less what was alre
 
 test('tickets that wait come first, by their own dish; one that is late is wanted now', () => {
   const unfired = [{ promisedAtMs: at(16, 50), dishId: 'plain', portions: 2 }]
-  const [first] = tonightDemands({ ...asked, unfired })
+  const [first] = tonightDemands({ ...input, unfired })
   expect(first).toEqual({ atMs: at(17), massG: 360, portions: 2, source: 'tickets' })
 })
 

@@ -23,7 +23,7 @@ export function PortionSheet({ shown, kind, onClose }: LotPage & { kind: Portion
   const { lot, state } = shown
   const [massG, setMassG] = useState(Math.round(state.massG / 200) * 100)
   const send = useMutation({
-    mutationFn: (asked: Portioning) => sendJson('POST', `/rice/lots/${lot.id}/portion`, asked, Lot),
+    mutationFn: (input: Portioning) => sendJson('POST', `/rice/lots/${lot.id}/portion`, input, Lot),
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: ['rice'] })
       onClose()
