@@ -239,6 +239,8 @@ test('the bands of a style are the kitchen’s own: an upside-down one is refuse
 test('a line is dragged to its place by its handle', async ({ open }) => {
   const page = await open('/book/plain/edit')
   const handle = page.getByRole('button', { name: 'Move egg' })
+  // In the middle of the screen: near its edges a drag scrolls the list.
+  await handle.evaluate((node) => node.scrollIntoView({ block: 'center' }))
   const [from, to] = [await handle.boundingBox(), await page.getByRole('button', { name: 'Move oil' }).boundingBox()]
   await page.mouse.move(from!.x + 10, from!.y + 20)
   await page.mouse.down()

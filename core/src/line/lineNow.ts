@@ -81,6 +81,7 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
   })
   const cookable = proposed.filter((batch) => scores.has(batch))
   const plan = planLine(cookable, now, kindOf, (batch) => scores.get(batch)?.totalS ?? 0, nowMs)
+  const keyOf = uniqueKeys()
   const batches = plan.batches.flatMap((batch): LineBatch<S, D>[] => {
     const dish = byId.get(batch.dishId)
     const source = cookable.find((one) => one.parts === batch.parts)
@@ -114,7 +115,16 @@ function scoresOf(
   )
 }
 
-const keyOf = (batch: ProposedBatch) => batch.parts.map((part) => `${part.itemId}:${part.portions}`).join(' ')
+/** An order over the largest station is cooked in equal batches; the second of them has a key of its own. */
+function uniqueKeys(): (batch: ProposedBatch) => string {
+  const given = new Map<string, number>()
+  return ({ parts }) => {
+    const key = parts.map((part) => `${part.itemId}:${part.portions}`).join(' ')
+    const before = given.get(key) ?? 0
+    given.set(key, before + 1)
+    return before === 0 ? key : `${key} #${before + 1}`
+  }
+}
 
 /** Takes out what was fired here and the kitchen does not know yet. */
 function withoutFired<T extends LineTicket>(tickets: readonly T[], runs: readonly { run: OpenRun }[]): LineTicket[] {
