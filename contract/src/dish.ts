@@ -48,7 +48,7 @@ export const Component = z.strictObject({
 })
 export type Component = z.infer<typeof Component>
 
-const PriceMinor = z.int('whole cents').min(-1_000_000).max(100_000_000)
+const PriceMinor = z.int('a whole number of the smallest coin').min(-1_000_000).max(100_000_000)
 
 /** A variation that a guest may order: what it takes out, scales, swaps and adds. */
 export const Modifier = z.strictObject({

@@ -65,8 +65,8 @@ test('no network is no answer, and so is silence', async () => {
   answer = () =>
     new Promise((_, reject) => calls[0]!.init.signal!.addEventListener('abort', () => reject(new Error('aborted'))))
   calls.length = 0
-  const input = expect(getJson('/thing', Thing)).rejects.toBeInstanceOf(NoAnswer)
+  const noAnswer = expect(getJson('/thing', Thing)).rejects.toBeInstanceOf(NoAnswer)
   await jest.advanceTimersByTimeAsync(9000)
-  await input
+  await noAnswer
   jest.useRealTimers()
 })

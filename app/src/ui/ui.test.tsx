@@ -24,7 +24,7 @@ describe('a button', () => {
 
   test('that is disabled says why and cannot be pressed', () => {
     const onPress = jest.fn()
-    render(<Button label="Send" disabledBecause="allergy not input" onPress={onPress} />)
+    render(<Button label="Send" disabledBecause="allergy not asked" onPress={onPress} />)
     const button = screen.getByRole('button', { name: 'Send, allergy not asked' })
     fireEvent.click(button)
     expect(onPress).not.toHaveBeenCalled()

@@ -9,6 +9,7 @@ import {
   type Wash,
 } from './cookMethod'
 import { DRY_RICE_WATER_FRACTION, waterForTarget, waterFractionOf } from './waterBalance'
+import { wholeUp } from '../math/wholeUp'
 
 /** A kitchen's vessel for rice; `steamGPerMin` is learnt from weighed loads. */
 export type Vessel = {
@@ -58,8 +59,8 @@ export function planLoads({ cookedMassG, vessel, blend, wash }: LoadsInput): Loa
   if (cookedMassG <= 0) return []
   const targetWaterFraction = blendWaterFraction(blend)
   const dryMassG = (cookedMassG * (1 - targetWaterFraction)) / (1 - DRY_RICE_WATER_FRACTION)
-  const count = Math.ceil(dryMassG / mostDryMassG(vessel, blend) - 1e-9)
-  const each = Math.ceil(dryMassG / count / DRY_STEP_G - 1e-9) * DRY_STEP_G
+  const count = wholeUp(dryMassG / mostDryMassG(vessel, blend))
+  const each = wholeUp(dryMassG / count / DRY_STEP_G) * DRY_STEP_G
   return Array.from({ length: count }, () => planLoad(each, vessel, blend, wash))
 }
 

@@ -15,7 +15,7 @@ const MAX_GAP = 5_000
 export const liveRoutes = (follower: LiveFollower) =>
   newRouter().get('/live', (c) => {
     c.header('x-accel-buffering', 'no')
-    const input = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
+    const lastSeen = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
     const { pool, kitchenId, now } = c.var.kitchen
     return streamSSE(c, async (stream) => {
       const queue: LiveChange[] = []
@@ -31,8 +31,8 @@ export const liveRoutes = (follower: LiveFollower) =>
         wake()
       })
       const newest = await newestChangeNo(pool, kitchenId)
-      const hasGap = Number.isFinite(input) && (newest - input > MAX_GAP || input > newest)
-      let lastNo = Number.isFinite(input) && !hasGap ? input : newest
+      const hasGap = Number.isFinite(lastSeen) && (newest - lastSeen > MAX_GAP || lastSeen > newest)
+      let lastNo = Number.isFinite(lastSeen) && !hasGap ? lastSeen : newest
       await stream.writeSSE({
         event: 'hello',
         id: String(lastNo),

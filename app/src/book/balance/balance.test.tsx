@@ -95,7 +95,7 @@ describe('a balance in words', () => {
 describe('a line in doubt', () => {
   const sugar = row('sugar', { densities: [{ form: 'level', gPerML: 0.845 }] })
   const flagsOf = (text: string) => weighLine(parseLine(text, 'us'), sugar, 'us').flags
-  const line = { ...blankLine('k'), name: 'sugar', amount: '1 tbsp' }
+  const line = { ...blankLine('k'), name: 'sugar', written: '1 tbsp' }
 
   test('says what is odd, and each repair what it gives', () => {
     const onRepair = jest.fn()

@@ -71,7 +71,7 @@ const read = lineReader(SHELF, 'us')
 const components = (draft: EditedDish) => componentsOf(draft.lines, read, (id) => SHELF.recipes.get(id)?.food)
 const typed = (...lines: [string, string, string?][]): EditedDish => {
   const draft = blankDraft(key())
-  const more = lines.map(([amount, name, cut = '']) => ({ ...blankLine(key()), amount, name, cut }))
+  const more = lines.map(([written, name, cut = '']) => ({ ...blankLine(key()), written, name, cut }))
   return { head: { ...draft.head, name: 'Test rice' }, lines: [...draft.lines, ...more] }
 }
 

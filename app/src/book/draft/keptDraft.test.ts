@@ -3,7 +3,7 @@ import { blankDraft, blankLine } from './draft'
 import { DraftStore } from './draftStore'
 import { dropDraft, keepDraft, readDraft } from './keptDraft'
 
-const draft = { ...blankDraft('a'), lines: [{ ...blankLine('b'), amount: '1½ tbsp', name: 'soy' }] }
+const draft = { ...blankDraft('a'), lines: [{ ...blankLine('b'), written: '1½ tbsp', name: 'soy' }] }
 
 describe('what was typed and not saved', () => {
   test('is there again, letter for letter, each dish by itself', () => {

@@ -61,9 +61,9 @@ export function recipeHeadOf(recipe: Recipe, lines: readonly DraftLine[]): Recip
 }
 
 export const recipeLines = (recipe: Recipe, newKey: () => string): DraftLine[] =>
-  recipe.lines.map((line) => ({
+  recipe.lines.map((line): DraftLine => ({
     ...blankLine(newKey()),
-    amount: gramsText(line.massG),
+    written: gramsText(line.massG),
     name: line.name,
     cut: line.cut
       ? [line.cut.shape, line.cut.sizeMm === null ? '' : `${line.cut.sizeMm} mm`].filter(Boolean).join(' ')

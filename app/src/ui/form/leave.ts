@@ -1,11 +1,11 @@
 import { useEffect, useId, useSyncExternalStore } from 'react'
 
 const unsaved = new Set<string>()
-let input: (() => void) | null = null
+let waiting: (() => void) | null = null
 const listeners = new Set<() => void>()
 
 const ask = (go: (() => void) | null) => {
-  input = go
+  waiting = go
   listeners.forEach((listener) => listener())
 }
 
@@ -37,7 +37,7 @@ const subscribe = (listener: () => void) => {
 
 /** What waits for the answer whether to leave; null while nothing was asked. */
 export function useLeaving(): { go: (() => void) | null; stay: () => void; goAnyway: () => void } {
-  const go = useSyncExternalStore(subscribe, () => input)
+  const go = useSyncExternalStore(subscribe, () => waiting)
   return {
     go,
     stay: () => ask(null),

@@ -1,5 +1,6 @@
 import type { BookShelf } from '../../book/recipe/explode'
 import type { ItemNeed } from './netNeeds'
+import { wholeUp } from '../../math/wholeUp'
 
 /** What the supplier sells: so many grams for so much. */
 export type Pack = { packName: string; packG: number; priceMinor: number }
@@ -27,7 +28,7 @@ export function buyList(
       if (need.ref.kind !== 'ingredient' || need.netG <= 0) return []
       const { ingredientId } = need.ref
       const pack = packOf(ingredientId)
-      const packs = pack ? Math.ceil(need.netG / pack.packG - 1e-9) : null
+      const packs = pack ? wholeUp(need.netG / pack.packG) : null
       return [
         {
           ingredientId,

@@ -7,6 +7,7 @@ import { cutKeepsH, stepsOf, type PrepCard, type PrepStep } from './cards'
 import type { ItemNeed, Needs } from './netNeeds'
 import type { PrepTask, TaskNeed } from './prepTask'
 import { LOOSE_G_PER_ML, pansFor } from './vessels'
+import { wholeUp } from '../../math/wholeUp'
 
 /** Net needs, the cards, and the service that the tasks are for. */
 export type TasksInput = {
@@ -187,5 +188,5 @@ function looseDensityOf(need: ItemNeed, shelf: BookShelf): number {
   return weighed?.gPerML ?? (need.cut?.shape === 'beaten' ? 1.03 : LOOSE_G_PER_ML)
 }
 
-const roundS = (s: number) => Math.ceil(s / STEP_ROUND_S - 1e-9) * STEP_ROUND_S
+const roundS = (s: number) => wholeUp(s / STEP_ROUND_S) * STEP_ROUND_S
 const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0)

@@ -14,6 +14,7 @@ import { netNeeds, type ItemUse, type Needs, type OnHand } from './netNeeds'
 import type { PrepTask } from './prepTask'
 import { prepTasks, type KeepFault } from './prepTasks'
 import { riceTasks } from './riceTasks'
+import { wholeUp } from '../../math/wholeUp'
 
 /** One service of one day; instants in ms since 1970, UTC. */
 export type Sitting = { id: string; day: string; serviceId: string; fromMs: number; toMs: number }
@@ -93,7 +94,7 @@ export function planService(input: ServicePlanInput): ServicePlan {
   const onMenu = new Set(dishes.map((dish) => dish.id))
   const portions = (expected?.dishes ?? [])
     .filter(({ dishId }) => onMenu.has(dishId))
-    .map(({ dishId, share }) => ({ dishId, portions: Math.ceil(covered * share - 1e-9) }))
+    .map(({ dishId, share }) => ({ dishId, portions: wholeUp(covered * share) }))
   const needs = netNeeds({
     dishes,
     shelf,
@@ -170,7 +171,7 @@ function named(tasks: readonly PrepTask[], { sitting, made, version }: ServicePl
 
 function coveredPortions(service: ExpectedService, { edits, margin }: ServicePlanInput): number {
   const { portions, spread } = plannedService(service, edits)
-  return Math.max(0, Math.ceil(portionsToCover(portions, spread, sufficientShare(margin)) - 1e-9))
+  return wholeUp(portionsToCover(portions, spread, sufficientShare(margin)))
 }
 
 /** Lots that are there, less what plans before this one take, the oldest first. */

@@ -1,4 +1,5 @@
 import { gastronormML, panFor, type GastronormDepth, type GastronormSize } from '../../measure/gastronorm'
+import { wholeUp } from '../../math/wholeUp'
 
 /** Pans that hold an item: size, depth and how many. */
 export type PanChoice = { size: GastronormSize; depthMm: GastronormDepth; count: number }
@@ -14,7 +15,7 @@ export function pansFor(massG: number, gPerML: number = LOOSE_G_PER_ML): PanChoi
   const volumeML = massG / gPerML
   const one = panFor(volumeML, [65, 100]) ?? panFor(volumeML, [DEEP_MM])
   if (one) return { size: one.size, depthMm: one.depthMm, count: 1 }
-  return { size: LARGEST, depthMm: DEEP_MM, count: Math.ceil(volumeML / gastronormML(LARGEST, DEEP_MM) - 1e-9) }
+  return { size: LARGEST, depthMm: DEEP_MM, count: wholeUp(volumeML / gastronormML(LARGEST, DEEP_MM)) }
 }
 
 /** How a pan lies in a rail as long as a full one and as wide as it is long across [mm]. Source: EN 631-1 (from memory). */

@@ -21,7 +21,7 @@ export function mergeSpans(spans: readonly Span[]): Span[] {
  * is free when named.
  */
 export function crewsOf(people: readonly PlanPerson[], tasks: readonly PlanTask[]): Crew[] {
-  const input = new Set(tasks.flatMap((task) => (task.skill === undefined ? [] : [task.skill])))
+  const needed = new Set(tasks.flatMap((task) => (task.skill === undefined ? [] : [task.skill])))
   const named = new Set(tasks.flatMap((task) => (task.personId === undefined ? [] : [task.personId])))
   const busy = new Map<string, Span[]>()
   for (const { fixed } of tasks) {
@@ -30,7 +30,7 @@ export function crewsOf(people: readonly PlanPerson[], tasks: readonly PlanTask[
   }
   const groups = new Map<string, PlanPerson[]>()
   for (const person of people) {
-    const skills = person.skills.filter((skill) => input.has(skill)).sort()
+    const skills = person.skills.filter((skill) => needed.has(skill)).sort()
     const hours = person.hours ? mergeSpans(person.hours) : null
     const own = named.has(person.id) || busy.has(person.id) ? person.id : ''
     const key = JSON.stringify([skills, hours, own])

@@ -2,6 +2,7 @@ import { COOKED_BULK_KG_PER_L } from '../cookMethod'
 import type { CoolingPlace, CoolStage } from '../cooling/coolingPlace'
 import { MAX_DEPTH_M, MIN_DEPTH_M } from '../cooling/coolTray'
 import { waterFractionOf } from '../waterBalance'
+import { wholeUp } from '../../math/wholeUp'
 
 /** How deep rice is spread where nobody says otherwise [m]: common practice keeps it under 5 cm. */
 const AIM_DEPTH_M = 0.038
@@ -63,6 +64,6 @@ export function spreadOf(input: SpreadInput): Spread {
     waterFraction,
     isWaterOdd: waterFraction !== null && (waterFraction < LIKELY_WATER.least || waterFraction > LIKELY_WATER.most),
     isDepthOdd: depthM < MIN_DEPTH_M || depthM > MAX_DEPTH_M,
-    traysFor: (mostM) => Math.ceil(levelM / mostM - 1e-9),
+    traysFor: (mostM) => wholeUp(levelM / mostM),
   }
 }

@@ -4,7 +4,7 @@ const SERVICES = [
   { id: 'noon', fromMin: 690, toMin: 840 },
   { id: 'evening', fromMin: 1020, toMin: 1260 },
 ]
-const input = (day: string, minute: number, dishId: string, portions: number): Demand => ({
+const sold = (day: string, minute: number, dishId: string, portions: number): Demand => ({
   day,
   minute,
   dishId,
@@ -25,10 +25,10 @@ test('a minute belongs to the service it falls in, else to the nearest', () => {
 
 test('portions add up by service, and shares by dish and boat each sum to 1', () => {
   const demand = [
-    input('2026-11-20', 700, 'duck', 3),
-    input('2026-11-20', 1040, 'duck', 6),
-    input('2026-11-20', 1060, 'crab', 2),
-    input('2026-11-21', 1040, 'crab', 4),
+    sold('2026-11-20', 700, 'duck', 3),
+    sold('2026-11-20', 1040, 'duck', 6),
+    sold('2026-11-20', 1060, 'crab', 2),
+    sold('2026-11-21', 1040, 'crab', 4),
   ]
   expect(portionsByService(demand, SERVICES)).toEqual([
     { day: '2026-11-20', service: 'noon', portions: 3 },
@@ -50,6 +50,6 @@ test('portions add up by service, and shares by dish and boat each sum to 1', ()
 
 test('shares follow the last four weeks, not a dish that left the book', () => {
   const days = Array.from({ length: 40 }, (_, i) => new Date(Date.UTC(2026, 9, 1 + i)).toISOString().slice(0, 10))
-  const demand = days.map((day, i) => input(day, 1040, i < 12 ? 'old' : 'new', 5))
+  const demand = days.map((day, i) => sold(day, 1040, i < 12 ? 'old' : 'new', 5))
   expect(sharesOfService(demand, SERVICES, 'evening').dishes).toEqual([{ dishId: 'new', share: 1 }])
 })

@@ -1,4 +1,5 @@
 import { normalQuantile } from './normal'
+import { wholeUp } from '../../math/wholeUp'
 
 /** What a missed portion and a portion thrown away cost, in the same money. */
 export type Margin = { shortageCost: number; wasteCost: number }
@@ -23,5 +24,5 @@ export type CookInput = { portions: number; portionG: number; usableG: number }
 
 /** Cooked rice still to be made, ready for the wok [g]: whole portions, less what is in the house. */
 export function cookedMassWantedG({ portions, portionG, usableG }: CookInput): number {
-  return Math.max(0, Math.ceil(portions - 1e-9) * portionG - usableG)
+  return Math.max(0, wholeUp(portions) * portionG - usableG)
 }

@@ -6,6 +6,7 @@ import { coolsToS } from '../cooling/judgeCurve'
 import { mostDepthM, predictCooling, trayStages } from '../cooling/predictCooling'
 import { cookedMassWantedG, portionsToCover, sufficientShare, type Margin } from './howMuch'
 import { planLoads, type LoadPlan, type Vessel } from '../loads'
+import { wholeUp } from '../../math/wholeUp'
 
 const DEPTH_STEP_M = 0.002
 const LEAVES_HEAT_C = 95
@@ -57,7 +58,7 @@ export type RicePlan = {
  */
 export function planRice(input: RicePlanInput): RicePlan {
   const share = sufficientShare(input.margin)
-  const portions = Math.ceil(portionsToCover(input.expected, input.spread, share) - 1e-9)
+  const portions = wholeUp(portionsToCover(input.expected, input.spread, share))
   const wantedG = portions * input.portionG
   const toCookG = cookedMassWantedG({ portions, portionG: input.portionG, usableG: input.usableG })
   const stages = trayStages(input.cooling)
@@ -69,7 +70,7 @@ export function planRice(input: RicePlanInput): RicePlan {
   const loads = planLoads({ cookedMassG: toCookG / (1 - coolingLossFraction), ...input })
   const hotG = loads.reduce((sum, load) => sum + load.cookedMassG, 0)
   const trayG = input.tray.lengthM * input.tray.widthM * usualDepthM * COOKED_BULK_KG_PER_L * 1_000_000
-  const trays = Math.ceil(hotG / trayG - 1e-9)
+  const trays = wholeUp(hotG / trayG)
   const depthM = trays === 0 ? usualDepthM : evenDepthM(hotG, trays, input.tray)
   const { cooling } = loss(Math.max(depthM, 0.005))
   const coolS = coolsToS(cooling, input.limit.steps.at(-1)!.tempC)
@@ -92,7 +93,7 @@ export function planRice(input: RicePlanInput): RicePlan {
 
 function evenDepthM(massG: number, trays: number, tray: TraySize): number {
   const exact = massG / 1_000_000 / COOKED_BULK_KG_PER_L / (trays * tray.lengthM * tray.widthM)
-  return Math.ceil(exact / DEPTH_STEP_M - 1e-9) * DEPTH_STEP_M
+  return wholeUp(exact / DEPTH_STEP_M) * DEPTH_STEP_M
 }
 
 /** Loads follow each other in the vessels there are, from now on; the latest start is the last that is cold in time. */
