@@ -1,46 +1,35 @@
-/* eslint-disable max-lines -- one fold over the events of a lot: what is split apart here has differed before */
 import { inOrder } from '../../event/eventOrder'
 import { struckOut } from '../../event/struckOut'
 import { isAbove } from '../../measure/temperature'
-import { COOLING_LIMITS } from '../../safety/coolingLimits'
 import type { RuleSet } from '../../safety/limits'
-import { judgeReadings, worstOf, type StepVerdict } from './judgeReadings'
-import type { LotEvent, LotPlace, ShownReading, StepKey } from './lotEvent'
-import { heldCold, isWarmPlace, outLimitMs, READING_NOW_MS, useByMs } from './lotHolding'
-import type { BornLot, HousePolicy, LoggedEvent, LotEnd, LotStage, LotState, NotUsable, WhyNot } from './lotState'
+import { ColdClock } from './coldClock'
+import { countedReadings, lastColdMs, openDoubts } from './countedReadings'
+import { coolingVerdict, isCoolingDecided, unprovenSteps, type CoolingVerdict } from './coolingVerdict'
+import type { LotEvent, ShownReading, StepKey } from './lotEvent'
+import { heldCold, outLimitMs, useByMs } from './lotHolding'
+import { LotStanding } from './lotStanding'
+import type { BornLot, HousePolicy, LoggedEvent, LotEnd, LotState, WhyNot } from './lotState'
+import { RiceMass } from './riceMass'
+import { stageOf } from './stageOf'
+import { whyNotUsable } from './whyNotUsable'
 
-const EMPTY_G = 1
-
-type Standing = Pick<LotState, 'place' | 'placeId' | 'covered' | 'airTempC' | 'depthM'>
-type Judged = Pick<LotState, 'logs' | 'verdict' | 'judged' | 'isAccepted'>
 type EventOf<K extends LotEvent['kind']> = Extract<LotEvent, { kind: K }>
-
-const keyOf = (ruleSet: RuleSet, tempC: number): StepKey => `${ruleSet} ${tempC}`
 
 /** A lot as events are taken one after the other; `lotState` decides which events those are. */
 export class LotFold {
-  private massG: number
-  private usedG = 0
-  private discardedG = 0
-  private overdrawnG = 0
-  private standing: Standing
+  private readonly mass: RiceMass
+  private readonly standing: LotStanding
   private trays = 1
   private cookedAtMs: number | null
   private spreadAtMs: number | null = null
   private spreadMassG: number | null = null
   private cooledAtMs: number | null = null
-  private readonly stages: LotState['stages'] = []
   private readings: ShownReading[] = []
   /** Rule sets that its cooling must keep, and those that hold it: a lot that was cold when the rule set changed has cooled. */
   private coolingSets: RuleSet[]
   private readonly holdingSets: RuleSet[]
   private acceptedSteps: StepKey[] = []
-  private outSinceMs: number | null = null
-  private outMs = 0
-  private lastColdMs: number | null = null
-  private frozenSinceMs: number | null = null
-  private frozenMs = 0
-  private freezes = 0
+  private readonly clock = new ColdClock()
   private end: LotEnd | null = null
   private readonly logged: { event: LotEvent; why: WhyNot | null }[] = []
 
@@ -49,8 +38,8 @@ export class LotFold {
     private readonly house: HousePolicy,
     private readonly confirmed: ReadonlySet<string>,
   ) {
-    this.massG = born.massG ?? 0
-    this.standing = { place: born.place, placeId: born.placeId, covered: false, airTempC: null, depthM: null }
+    this.mass = new RiceMass(born.massG ?? 0)
+    this.standing = new LotStanding(born)
     this.cookedAtMs = born.cookedAtMs
     this.coolingSets = [born.ruleSet]
     this.holdingSets = [born.ruleSet]
@@ -58,8 +47,8 @@ export class LotFold {
       const { id, bornAtMs, tempC, tempF = null } = born
       this.readings.push({ eventId: id, atMs: bornAtMs, tempC, tempF, source: 'dial', doubt: null })
       this.holdBy(this.readings[0]!)
-    } else if (this.isInWarmth()) this.outSinceMs = born.bornAtMs
-    if (born.place === 'freezer') this.frozenSinceMs = born.bornAtMs
+    } else if (this.isInWarmth()) this.clock.outSinceMs = born.bornAtMs
+    if (born.place === 'freezer') this.clock.cameFrozen(born.bornAtMs)
   }
 
   /** Takes every event of a list in the order of the fold, without those that were struck out. */
@@ -76,13 +65,13 @@ export class LotFold {
   take(event: LotEvent): void {
     const why = this.end ? this.takeAfterEnd(event) : this.takeOpen(event)
     this.logged.push({ event, why })
-    if (!this.end && this.massG < EMPTY_G && this.hasMass() && EMPTIES.includes(event.kind))
+    if (!this.end && this.mass.isEmpty() && this.hasMass() && EMPTIES.includes(event.kind))
       this.end = { atMs: event.atMs, kind: 'used', reason: null }
   }
 
   /** What was said too late: it changes nothing, but rice that went into the wok went into the wok. */
   takeAfterEnd(event: LotEvent): WhyNot {
-    if (event.kind === 'used') this.draw(event.massG)
+    if (event.kind === 'used') this.mass.draw(event.massG)
     return 'afterEnd'
   }
 
@@ -95,16 +84,16 @@ export class LotFold {
       case 'read':
         return this.read(event.id, event, event.source, event.doubt)
       case 'counted':
-        this.massG = event.massG
-        this.overdrawnG = 0
+        this.mass.count(event.massG)
         return null
       case 'gave':
-        this.massG = Math.max(0, this.massG - event.massG)
+        this.mass.give(event.massG)
         return null
       case 'took':
         return this.join(event)
       case 'used':
-        return this.draw(event.massG)
+        this.mass.draw(event.massG)
+        return null
       case 'discarded':
         return this.discard(event)
       case 'refused':
@@ -128,65 +117,34 @@ export class LotFold {
     return this.born.massG !== null || this.spreadAtMs !== null
   }
 
-  private draw(massG: number): null {
-    this.usedG += massG
-    const beyondG = massG - this.massG
-    this.massG = Math.max(0, this.massG - massG)
-    if (beyondG > EMPTY_G) this.overdrawnG += beyondG
-    return null
-  }
-
   private discard(event: EventOf<'discarded'>): null {
-    const massG = Math.min(event.massG ?? this.massG, this.massG)
-    this.massG -= massG
-    this.discardedG += massG
-    if (this.massG < EMPTY_G) this.end = { atMs: event.atMs, kind: 'discarded', reason: event.reason }
+    this.mass.discard(event.massG)
+    if (this.mass.isEmpty()) this.end = { atMs: event.atMs, kind: 'discarded', reason: event.reason }
     return null
   }
 
   private spread(event: EventOf<'spread'>): WhyNot | null {
-    this.massG += event.massG - (this.spreadMassG ?? 0)
+    this.mass.nowG += event.massG - (this.spreadMassG ?? 0)
     this.spreadMassG = event.massG
     this.spreadAtMs ??= event.atMs
     this.cookedAtMs ??= event.atMs
     this.trays = event.trays
-    this.stand(event)
+    this.standing.stand(event)
     return this.read(event.id, event, 'dial', null)
   }
 
-  private stand({ place, placeId, covered, airTempC, depthM, atMs }: Standing & { place: LotPlace; atMs: number }) {
-    this.standing = { place, placeId, covered, airTempC, depthM: depthM ?? this.standing.depthM }
-    this.stages.push({ fromMs: atMs, place, covered, airTempC, depthM: this.standing.depthM })
-  }
-
   private isInWarmth(): boolean {
-    return isWarmPlace(this.standing.place, this.standing.airTempC, heldCold(this.holdingSets))
+    return this.standing.isInWarmth(heldCold(this.holdingSets))
   }
 
   private move(event: EventOf<'moved'>): null {
     const hasCooled = this.hasCooled(event.atMs)
-    this.stand(event)
+    this.standing.stand(event)
     const isFrozen = event.place === 'freezer'
     if (hasCooled && (this.isInWarmth() || isFrozen)) this.cooledAtMs ??= event.atMs
-    if (this.lastColdMs !== null) {
-      if (this.isInWarmth()) this.outSinceMs ??= event.atMs
-      else if (isFrozen || event.atMs - this.lastColdMs <= READING_NOW_MS) this.comeIn(event.atMs)
-    }
-    if (isFrozen && this.frozenSinceMs === null) {
-      this.frozenSinceMs = Math.max(event.atMs, event.heardMs === undefined ? event.atMs : (event.heardMs ?? Infinity))
-      this.freezes += 1
-    }
-    if (!isFrozen && this.frozenSinceMs !== null) {
-      this.frozenMs += Math.max(0, event.atMs - this.frozenSinceMs)
-      this.frozenSinceMs = null
-    }
+    const heardMs = event.heardMs === undefined ? event.atMs : (event.heardMs ?? Infinity)
+    this.clock.moved({ isInWarmth: this.isInWarmth(), isFreezer: isFrozen }, event.atMs, heardMs)
     return null
-  }
-
-  private comeIn(atMs: number): void {
-    if (this.outSinceMs === null) return
-    this.outMs += Math.max(0, atMs - this.outSinceMs)
-    this.outSinceMs = null
   }
 
   private read(
@@ -200,90 +158,55 @@ export class LotFold {
     this.readings.push(reading)
     if (doubt !== null) return 'doubt'
     this.holdBy(reading)
-    const { logs, verdict } = this.judge(atMs)
-    if (verdict === 'broken') this.end = { atMs, kind: 'refused', reason: 'cooling' }
-    else if (this.spreadAtMs !== null) {
-      const isDecided = logs.every(({ log }) =>
-        log.steps.every((step) => step.reachedMs !== null && step.limitMs !== null && step.limitMs <= atMs),
-      )
-      if (isDecided) this.cooledAtMs ??= atMs
-    }
+    const cooling = this.judge(atMs)
+    if (cooling.verdict === 'broken') this.end = { atMs, kind: 'refused', reason: 'cooling' }
+    else if (this.spreadAtMs !== null && isCoolingDecided(cooling, atMs)) this.cooledAtMs ??= atMs
     return null
   }
 
   /** The clock of rice that was cold: it runs from the last cold reading, or from where it left the cold. */
   private holdBy(reading: ShownReading): void {
-    const { atMs } = reading
-    if (!isAbove(reading, heldCold(this.holdingSets))) {
-      this.lastColdMs = atMs
-      if (this.isInWarmth()) this.outSinceMs ??= atMs
-      else this.comeIn(atMs)
-    } else if (this.lastColdMs !== null) this.outSinceMs ??= this.lastColdMs
+    this.clock.reading(!isAbove(reading, heldCold(this.holdingSets)), this.isInWarmth(), reading.atMs)
   }
 
   private join(event: EventOf<'took'>): null {
     const brought = event.brought ?? null
-    const isEmpty = this.massG < EMPTY_G && this.readings.length === 0
-    this.massG += event.massG
+    const isEmpty = this.mass.isEmpty() && this.readings.length === 0
+    this.mass.nowG += event.massG
     this.cookedAtMs = Math.min(this.cookedAtMs ?? event.cookedAtMs, event.cookedAtMs)
-    this.outMs = Math.max(this.outMs, event.outS * 1000)
-    this.frozenMs = isEmpty ? event.frozenMs : Math.min(this.frozenMs, event.frozenMs)
-    this.freezes = Math.max(this.freezes, event.freezes)
+    this.clock.join(event, isEmpty)
     if (brought && isEmpty) {
       this.spreadAtMs = brought.spreadAtMs
       this.cooledAtMs = brought.cooledAtMs
       this.coolingSets = [...brought.ruleSets]
       this.acceptedSteps = [...brought.acceptedSteps]
       this.readings = brought.readings.map((one) => (this.confirmed.has(one.eventId) ? { ...one, doubt: null } : one))
-      const cold = heldCold(this.holdingSets)
-      this.lastColdMs =
-        this.counted()
-          .filter((one) => !isAbove(one, cold))
-          .at(-1)?.atMs ?? event.atMs
+      this.clock.lastColdMs = lastColdMs(this.readings, heldCold(this.holdingSets)) ?? event.atMs
     }
-    if (brought?.isOut || this.isInWarmth()) this.outSinceMs ??= event.atMs
-    else if (!brought) this.lastColdMs ??= event.atMs
+    if (brought?.isOut || this.isInWarmth()) this.clock.outSinceMs ??= event.atMs
+    else if (!brought) this.clock.lastColdMs ??= event.atMs
     return null
   }
 
   private accept(event: EventOf<'accepted'>): WhyNot | null {
     if (event.staffId === null || !this.house.leadIds.includes(event.staffId)) return 'notLead'
-    const { logs, judged } = this.judge(event.atMs)
-    if (judged !== 'unproven') return 'notUnproven'
-    for (const { ruleSet, log } of logs)
-      for (const step of log.steps) if (step.verdict === 'unproven') this.acceptedSteps.push(keyOf(ruleSet, step.tempC))
+    const cooling = this.judge(event.atMs)
+    if (cooling.judged !== 'unproven') return 'notUnproven'
+    this.acceptedSteps.push(...unprovenSteps(cooling))
     return null
-  }
-
-  private counted(): ShownReading[] {
-    return this.readings.filter((reading) => reading.doubt === null)
   }
 
   private hasCooled(atMs: number): boolean {
     return this.hasMass() && this.judge(atMs).judged === 'met'
   }
 
-  private judge(nowMs: number): Judged {
-    if (this.spreadAtMs === null) {
-      const verdict: StepVerdict = this.born.massG !== null && this.lastColdMs !== null ? 'met' : 'open'
-      return { logs: [], verdict, judged: verdict, isAccepted: false }
-    }
-    const spreadAtMs = this.spreadAtMs
-    const untilMs = this.cooledAtMs ?? Infinity
-    const cooling = this.counted().filter((reading) => reading.atMs >= spreadAtMs && reading.atMs <= untilMs)
-    const logs = this.coolingSets.map((ruleSet) => ({
-      ruleSet,
-      log: judgeReadings(cooling, COOLING_LIMITS[ruleSet], spreadAtMs, nowMs),
-    }))
-    const steps = logs.flatMap(({ ruleSet, log }) => log.steps.map((step) => ({ ...step, ruleSet })))
-    const isTaken = (step: (typeof steps)[number]) =>
-      step.verdict === 'unproven' && this.acceptedSteps.includes(keyOf(step.ruleSet, step.tempC))
-    return {
-      logs,
-      verdict: worstOf(steps.map((step) => step.verdict)),
-      judged: worstOf(steps.map((step) => (isTaken(step) ? 'met' : step.verdict))),
-      isAccepted: steps.some(isTaken),
-    }
+  private judge(nowMs: number): CoolingVerdict {
+    const { spreadAtMs, cooledAtMs, coolingSets: ruleSets, acceptedSteps } = this
+    const cameCold = this.born.massG !== null && this.clock.lastColdMs !== null
+    return coolingVerdict(
+      { spreadAtMs, cooledAtMs, readings: countedReadings(this.readings), ruleSets, acceptedSteps, cameCold },
+      nowMs,
+    )
   }
 
   private changeRuleSet(to: RuleSet, atMs: number): null {
@@ -292,77 +215,52 @@ export class LotFold {
     return null
   }
 
-  private stage({ judged, logs }: Judged): LotStage {
-    if (this.end) return this.end.kind
-    if (!this.hasMass()) return 'cooking'
-    if (this.standing.place === 'freezer') return 'frozen'
-    if (judged === 'met') return this.isInWarmth() ? 'tempering' : 'ready'
-    const isPastFirst = logs.every(({ log }) => log.steps.length > 1 && log.steps[0]?.reachedMs !== null)
-    return isPastFirst ? 'chilling' : 'cooling'
-  }
-
   state(nowMs: number): Omit<LotState, 'log'> {
     const judgedNow = this.judge(nowMs)
-    const stage = this.stage(judgedNow)
-    const outMs = this.outMs + (this.outSinceMs === null || this.end ? 0 : Math.max(0, nowMs - this.outSinceMs))
-    const mostOutMs = outLimitMs(this.holdingSets, this.house)
-    const frozenMs = this.frozenMs + (this.frozenSinceMs === null ? 0 : Math.max(0, nowMs - this.frozenSinceMs))
-    const keptUntilMs =
-      this.cookedAtMs === null ? null : useByMs(this.holdingSets, this.house, this.cookedAtMs) + frozenMs
-    const notUsable = this.notUsable({ stage, judged: judgedNow.judged, keptUntilMs, outMs, mostOutMs, nowMs })
+    const stage = stageOf(judgedNow, {
+      ...this.standing.now,
+      end: this.end,
+      hasMass: this.hasMass(),
+      isInWarmth: this.isInWarmth(),
+    })
+    const { end, clock, cookedAtMs, holdingSets, house } = this
+    const { nowG: massG, overdrawnG, usedG, discardedG } = this.mass
+    const outMs = clock.outMs(nowMs, end !== null)
+    const mostOutMs = outLimitMs(holdingSets, house)
+    const frozenMs = clock.frozenMs(nowMs)
+    const keptUntilMs = cookedAtMs === null ? null : useByMs(holdingSets, house, cookedAtMs) + frozenMs
+    const { judged } = judgedNow
+    const notUsable = whyNotUsable({ end, stage, judged, massG, useByMs: keptUntilMs, outMs, mostOutMs, nowMs })
     return {
       stage,
-      massG: this.massG,
-      overdrawnG: this.overdrawnG,
-      usedG: this.usedG,
-      discardedG: this.discardedG,
-      ...this.standing,
+      massG,
+      overdrawnG,
+      usedG,
+      discardedG,
+      ...this.standing.now,
       trays: this.trays,
-      cookedAtMs: this.cookedAtMs,
+      cookedAtMs,
       spreadAtMs: this.spreadAtMs,
       cooledAtMs: this.cooledAtMs,
       spreadMassG: this.spreadMassG,
-      stages: this.stages,
+      stages: this.standing.stages,
       readings: this.readings,
-      lastTempC: this.counted().at(-1)?.tempC ?? null,
+      lastTempC: countedReadings(this.readings).at(-1)?.tempC ?? null,
       ...judgedNow,
       acceptedSteps: this.acceptedSteps,
       useByMs: keptUntilMs,
-      outSinceMs: this.end ? null : this.outSinceMs,
+      outSinceMs: end ? null : clock.outSinceMs,
       outS: outMs / 1000,
-      outByMs: this.end || this.outSinceMs === null ? null : nowMs + mostOutMs - outMs,
-      freezes: this.freezes,
+      outByMs: end || clock.outSinceMs === null ? null : nowMs + mostOutMs - outMs,
+      freezes: clock.freezes,
       frozenMs,
       notUsable,
       isUsable: notUsable === null,
-      end: this.end,
+      end,
     }
   }
 
-  private notUsable(now: {
-    stage: LotStage
-    judged: StepVerdict
-    keptUntilMs: number | null
-    outMs: number
-    mostOutMs: number
-    nowMs: number
-  }): NotUsable | null {
-    const { stage, judged, keptUntilMs, outMs, mostOutMs, nowMs } = now
-    if (this.end) return { kind: 'over', end: this.end }
-    if (stage === 'cooking' || stage === 'frozen') return { kind: stage }
-    if (judged === 'unproven' || judged === 'overdue') return { kind: judged }
-    if (stage === 'cooling' || stage === 'chilling') return { kind: 'cooling' }
-    if (keptUntilMs !== null && keptUntilMs < nowMs) return { kind: 'tooOld', useByMs: keptUntilMs }
-    if (outMs > mostOutMs) return { kind: 'outTooLong', outS: outMs / 1000, mostS: mostOutMs / 1000 }
-    if (this.massG < EMPTY_G) return { kind: 'empty' }
-    return null
-  }
-
-  /** Doubtful readings that nobody confirmed or measured again, the newest last. */
-  openDoubts(): ShownReading[] {
-    const lastMs = this.counted().at(-1)?.atMs ?? -Infinity
-    return this.readings.filter((one) => one.doubt !== null && one.atMs >= lastMs)
-  }
+  openDoubts = () => openDoubts(this.readings)
 
   /** What was taken, with why it changed nothing. */
   log(): Omit<LoggedEvent, 'struckBy'>[] {
@@ -371,8 +269,8 @@ export class LotFold {
 
   /** What no later word can change: refused, or thrown away as warm or old. */
   finalEnd(): LotEnd | null {
-    if (!this.end) return null
-    return this.end.kind === 'refused' || this.end.reason === 'warm' || this.end.reason === 'old' ? this.end : null
+    const isFinal = this.end?.kind === 'refused' || this.end?.reason === 'warm' || this.end?.reason === 'old'
+    return isFinal ? this.end : null
   }
 }
 
