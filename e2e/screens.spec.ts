@@ -155,3 +155,21 @@ test('sixty tickets and a very long name leave the line usable', async ({ kitche
   await expect(page.getByText(long)).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)).toBe(false)
 })
+
+test('printed, a page is black on white, whole, and without what can only be pressed', async ({ kitchen, open }) => {
+  const page = await open('/book/duck')
+  for (const path of ['/book/duck', '/record', '/mise/count']) {
+    await page.emulateMedia({ media: 'screen' })
+    await page.goto(kitchen.url + path)
+    await ready(page)
+    await page.emulateMedia({ media: 'print' })
+    await expect(page.getByRole('navigation')).toHaveCount(0)
+    const printed = await page.evaluate(() => ({
+      ground: getComputedStyle(document.documentElement).getPropertyValue('--ground').trim(),
+      cut: [...document.querySelectorAll('#root div')].filter(
+        (one) => one.scrollHeight > one.clientHeight + 2 && getComputedStyle(one).overflowY !== 'visible',
+      ).length,
+    }))
+    expect(printed, path).toEqual({ ground: '255 255 255', cut: 0 })
+  }
+})

@@ -55,7 +55,7 @@ export function Button(props: ButtonProps) {
         openSound()
         onPress()
       }}
-      className={`ring-focus items-center justify-center rounded-lg ${isTall ? 'min-h-24' : 'min-h-14'} ${isResting ? 'opacity-60' : ''} ${className}`}
+      className={`screen-only ring-focus items-center justify-center rounded-lg ${isTall ? 'min-h-24' : 'min-h-14'} ${isResting ? 'opacity-60' : ''} ${className}`}
     >
       {({ pressed: isPressed }) => (
         <View

@@ -39,7 +39,7 @@ export function Frame({ stage, children, bar }: { stage: Stage; children: ReactN
           {children}
         </View>
         {!isWide && (
-          <View className="flex-row gap-2.5 border-t border-edge bg-plate p-3">
+          <View className="screen-only flex-row gap-2.5 border-t border-edge bg-plate p-3">
             <NavButton stage={stage} />
             <View className="min-w-0 flex-1">{bar}</View>
           </View>
