@@ -1,5 +1,5 @@
 import { Recipe } from 'contract/recipe'
-import type { KitchenIngredient } from 'contract/ingredient'
+import { KitchenIngredient } from 'contract/ingredient'
 import { SOY, SUGAR } from 'core/test/ingredients'
 import fc from 'fast-check'
 import { blankLine, type DraftLine } from '../draft/draft'
@@ -9,7 +9,7 @@ import { blankRecipeHead, recipeHeadForm, recipeHeadOf, recipeLines, recipeOf, t
 
 let n = 0
 const newKey = () => `k${(n += 1)}`
-const inKitchen = (row: typeof SOY): KitchenIngredient => ({ ...row, version: 0, isOwn: false, prices: [] })
+const inKitchen = (row: typeof SOY) => KitchenIngredient.parse({ ...row, version: 0, isOwn: false, prices: [] })
 const GLAZE = Recipe.parse({
   id: 'glaze',
   version: 4,

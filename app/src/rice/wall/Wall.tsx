@@ -3,7 +3,7 @@ import { drawDown } from 'core/rice/plan/tonight'
 import { inOrderOfUse } from 'core/rice/lot/allocate'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
-import { Pressable, ScrollView, View } from 'react-native'
+import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native'
 import { valueOf, WORKING } from '../../device/worked'
 import { Text } from '../../ui/Text'
 import { formatTemp } from '../../words/format'
@@ -16,10 +16,14 @@ import { WallCurves } from './WallCurves'
 import { wallPlaces, type WallPlace } from './wallColumns'
 
 const TIME_PX = 58
-const MAX_COLUMN_PX = 128
+const MAX_COLUMN_PX = 190
 const MIN_COLUMN_PX = 96
 const GAP_PX = 8
+const MARGIN_PX = 16
 const CURVES_PX = 330
+const MAX_CURVES_PX = 640
+/** What stands above and below the curves: cover, trays, actions, the note. */
+const AROUND_PX = 470
 const HOUR_MS = 3_600_000
 const BACK_MS = 3 * HOUR_MS
 const AHEAD_MS = 4 * HOUR_MS
@@ -30,6 +34,8 @@ export function Wall(props: ShelfProps & { demands: Tonight['demands']; taskLotI
   const t = useWords('rice')
   const words = useLotWords(kitchen, house)
   const [widthPx, setWidthPx] = useState(0)
+  const { height: windowPx } = useWindowDimensions()
+  const curvesPx = Math.min(MAX_CURVES_PX, Math.max(CURVES_PX, windowPx - AROUND_PX))
   const places = wallPlaces(lots, house, { heat: t('places.heat'), elsewhere: t('places.none') })
   const columns = places.flatMap((place) => place.columns)
   const fitPx = (widthPx - TIME_PX) / Math.max(1, columns.length) - GAP_PX
@@ -47,7 +53,7 @@ export function Wall(props: ShelfProps & { demands: Tonight['demands']; taskLotI
     bornMs: shown.lot.bornAtMs,
   }))
   return (
-    <View onLayout={(event) => setWidthPx(event.nativeEvent.layout.width)} className="px-4 pt-2">
+    <View onLayout={(event) => setWidthPx(event.nativeEvent.layout.width - 2 * MARGIN_PX)} className="px-4 pt-2">
       <ScrollView horizontal tabIndex={0}>
         <View style={{ width: Math.max(wallPx, widthPx) }}>
           <View className="flex-row items-stretch" style={{ paddingLeft: TIME_PX }}>
@@ -61,7 +67,7 @@ export function Wall(props: ShelfProps & { demands: Tonight['demands']; taskLotI
               uses={uses}
               columnPx={columnPx}
               widthPx={wallPx}
-              heightPx={CURVES_PX}
+              heightPx={curvesPx}
               fromMs={nowMs - BACK_MS}
               toMs={nowMs + AHEAD_MS}
               nowMs={nowMs}
