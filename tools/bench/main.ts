@@ -7,6 +7,7 @@ import { liveDelay } from './liveDelay'
 import { countTaps, prepPlans } from './mise'
 import { coolingModel, coolingScreen, riceReads } from './rice'
 import { report, writeFigures } from './report'
+import { stageOpen } from './stageOpen'
 import { startBenchServer } from './server'
 
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
@@ -16,11 +17,12 @@ const YEAR_OF_RUNS = 34_000
 const wanted = process.argv.slice(2).filter((name) => name !== '--write')
 const isWanted = (name: string) => wanted.length === 0 || wanted.includes(name)
 
-if (['bundle', 'live', 'cook'].some(isWanted)) {
+if (['bundle', 'live', 'cook', 'stages'].some(isWanted)) {
   const server = await startBenchServer(0)
   if (isWanted('bundle')) await bundleSize(server.url)
   if (isWanted('live')) await liveDelay(server.url)
   if (isWanted('cook')) await cookScreen(server.url)
+  if (isWanted('stages')) await stageOpen(server.url)
   await server.stop()
 }
 if (isWanted('api')) {

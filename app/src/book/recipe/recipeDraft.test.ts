@@ -20,7 +20,7 @@ const GLAZE = Recipe.parse({
   food: 'seasoning',
   lines: [
     { id: 'soy', name: 'soy', massG: 120.5, cut: null, ingredientId: 'soy' },
-    { id: 'sugar', name: 'sugar', massG: 33.3, cut: { shape: 'fine', sizeMm: 2 }, ingredientId: 'sugar' },
+    { id: 'sugar', name: 'sugar', massG: 33.3, cut: { shape: 'dice', sizeMm: 2 }, ingredientId: 'sugar' },
   ],
   yieldFraction: 0.82,
   shelfLifeH: 72,
@@ -80,7 +80,7 @@ describe('a sub-recipe is opened and saved', () => {
   test('each amount stands as it is weighed, so that the cook sees grams and not an empty field', () => {
     expect(opened().lines.map((line) => [line.written, line.name, line.cut])).toEqual([
       ['120.5 g', 'soy', ''],
-      ['33.3 g', 'sugar', 'fine 2 mm'],
+      ['33.3 g', 'sugar', 'dice 2 mm'],
     ])
   })
 })
