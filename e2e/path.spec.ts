@@ -48,7 +48,7 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
     await expect(step(page)).toHaveText('Egg out')
     await kitchen.pass(context, 30)
     await expect(step(page)).toHaveText('Egg out')
-    await expect(page.getByText('waits for your word').first()).toBeVisible()
+    await expect(page.getByText('waits for you to confirm').first()).toBeVisible()
     await page.keyboard.press('Space')
     await expect(page.getByRole('button', { name: /^Done/ })).toHaveCount(0)
     await page.getByRole('button', { name: 'Not yet' }).click()

@@ -16,7 +16,7 @@ async function takeAll(by: Browser): Promise<void> {
   const wide = await openPage(by, clock, 'wide', 'dark')
   const paper = await openPage(by, clock, 'wide', 'light')
 
-  await rice(phone, paper)
+  await rice(phone, wide)
   await take(wide, '/line', 'line-wide')
   await take(phone, '/line', 'line-phone')
   await phone
@@ -63,13 +63,13 @@ async function book(phone: Page, paper: Page): Promise<void> {
 }
 
 /** The shelf, tomorrow's plan and trays that cool. */
-async function rice(phone: Page, paper: Page): Promise<void> {
+async function rice(phone: Page, wide: Page): Promise<void> {
   const lots = await openLots()
   const pageOf = (name: string) => `/rice/${lots.find((lot) => lot.name === name)?.id}`
   await take(phone, '/rice', 'rice-shelf-phone')
   await take(phone, '/rice/tomorrow', 'rice-tomorrow-phone')
   await take(phone, pageOf('R-21'), 'rice-cooling-phone')
-  await take(paper, pageOf('R-20'), 'rice-cooling-wide')
+  await take(wide, '/rice', 'rice-wide')
 }
 
 async function openLots(): Promise<{ id: string; name: string }[]> {

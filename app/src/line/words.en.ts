@@ -34,7 +34,7 @@ export const line = {
   wash: 'wash',
   washed: '{{station}} is washed',
   washedHold: 'hold 1 s, then Fire',
-  washedToast: '{{station}}: washed in full, said at {{time}}',
+  washedToast: '{{station}}: washed in full, noted at {{time}}',
   washFor: 'Full wash first, {{allergen}} off',
   wipe: 'wipe',
   noStation: 'no station takes it',

@@ -16,7 +16,7 @@ export const rice = {
   covers: 'Covers tonight until',
   coversAll: 'Covers all of tonight',
   working: 'tonight is being worked out',
-  nothingAsked: 'Nothing is asked for tonight',
+  nothingAsked: 'No orders expected tonight',
   startBy: 'start a load by {{time}}',
   startNow: 'too late for a cold load: cook at once, spread thin, or 86',
   outOfCold: '{{name}} out of the cold',

@@ -7,7 +7,7 @@ export const setup = {
   cook: 'Who cooks here',
   nobody: 'nobody',
   handsFree: 'Hands-free',
-  handsFreeDetail: 'The score goes on by itself at the planned second. A safety check always waits for your word.',
+  handsFreeDetail: 'The score goes on by itself at the planned second. A safety check always waits for you to confirm it.',
   sound: 'Sound',
   vibration: 'Vibration',
   on: 'on',

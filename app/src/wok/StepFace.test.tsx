@@ -80,7 +80,7 @@ test('a raw protein: its check with the limit, its source, and who decides', () 
   render(<Face action="proteinOut" isWaiting />)
   expect(screen.getByText('Poultry cooked through, 74 °C?')).toBeTruthy()
   expect(screen.getByText(/FDA Food Code 2022 §3-401\.11\. Your local code decides\./)).toBeTruthy()
-  expect(screen.getByText('waits for your word')).toBeTruthy()
+  expect(screen.getByText('waits for you to confirm')).toBeTruthy()
   expect(screen.getByText('Raw tools stay apart. Wash hands.')).toBeTruthy()
 })
 

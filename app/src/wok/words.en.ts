@@ -146,7 +146,7 @@ export const wok = {
   },
   checkHold: 'held {{holdS}} s',
   checkSource: '{{source}}. Your local code decides.',
-  waits: 'waits for your word',
+  waits: 'waits for you to confirm',
   then: 'then, at',
   thenNow: 'then',
   last: 'last step',

@@ -40,7 +40,7 @@ export const ingredientWords = {
   weighed: 'Remembered: {{what}}',
   allergens: 'Allergens',
   allergensHow: 'A change here reaches every dish that uses it, as a new version.',
-  allergensUnknown: 'Nobody said what is in it: until then it is free of nothing.',
+  allergensUnknown: 'Nobody has entered what it contains: until then it counts as free of nothing.',
   labelRead: 'The label was read: nothing else is in it',
   readyToEat: 'It can be eaten as it comes: not cooked as raw at the wok',
   isIn: 'Contains',
