@@ -19,6 +19,7 @@ async function takeAll(by: Browser): Promise<void> {
   await rice(phone, wide)
   await take(wide, '/line', 'line-wide')
   await take(phone, '/line', 'line-phone')
+  await take(wide, '/record', 'record-wide')
   await phone
     .getByRole('button', { name: /^Fire / })
     .last()
@@ -41,7 +42,6 @@ async function takeAll(by: Browser): Promise<void> {
   }
   const late = runs.find((run) => run.actualS - run.plannedS > 14 && run.portions > 1) ?? runs[0]
   await take(phone, `/record/${late?.id}`, 'record-run-phone')
-  await take(wide, '/record', 'record-wide')
   await phone.goto(`${url}/line/add`)
   await phone.getByRole('button', { name: /^Duck/ }).first().click()
   await phone.getByRole('button', { name: /^Duck/ }).first().click()
