@@ -78,7 +78,10 @@ export const Price = z.strictObject({
   fromDay: Day,
   packName: z.string().trim().min(1, 'name the pack: sack 10 kg').max(80),
   packG: z.number().positive('a pack weighs something').max(1_000_000),
-  priceMinor: z.int('a whole number of the smallest coin').min(0, 'a price is not negative: enter what the pack costs').max(100_000_000),
+  priceMinor: z
+    .int('a whole number of the smallest coin')
+    .min(0, 'a price is not negative: enter what the pack costs')
+    .max(100_000_000),
 }) satisfies z.ZodType<CorePrice>
 export type Price = z.infer<typeof Price>
 

@@ -7,7 +7,8 @@ export const setup = {
   cook: 'Who cooks here',
   nobody: 'nobody',
   handsFree: 'Hands-free',
-  handsFreeDetail: 'The score goes on by itself at the planned second. A safety check always waits for you to confirm it.',
+  handsFreeDetail:
+    'The score goes on by itself at the planned second. A safety check always waits for you to confirm it.',
   sound: 'Sound',
   vibration: 'Vibration',
   on: 'on',
