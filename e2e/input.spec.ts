@@ -109,3 +109,40 @@ test('a ticket is cancelled by holding, and comes back with undo', async ({ kitc
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(async () => (await kitchen.tickets()).length).toBe(before)
 })
+
+test('a page of another site writes nothing, reads nothing and follows nothing', async ({ kitchen, open }) => {
+  const page = await open('/line')
+  await page.route('http://other.example/', (route) =>
+    route.fulfill({ contentType: 'text/html', body: '<title>other</title><form method="post"></form>' }),
+  )
+  const tickets = async () =>
+    ((await (await fetch(`${kitchen.url}/api/tickets`)).json()) as { tickets: unknown[] }).tickets.length
+  const before = await tickets()
+  await page.goto('http://other.example/')
+  const seen = await page.evaluate(async (url) => {
+    const body = JSON.stringify({ items: [{ dishId: 'duck', portions: 1 }], promisedAtMs: Date.now() + 600_000 })
+    const post = (mode: RequestMode, type: string) =>
+      fetch(`${url}/api/tickets`, { method: 'POST', mode, body, headers: { 'content-type': type } }).then(
+        (answer) => answer.type,
+        () => 'stopped',
+      )
+    const follow = () =>
+      new Promise<string>((resolve) => {
+        const stream = new EventSource(`${url}/api/live`)
+        stream.onopen = () => resolve('open')
+        stream.onerror = () => resolve('stopped')
+      })
+    return [await post('no-cors', 'text/plain'), await post('cors', 'application/json'), await follow()]
+  }, kitchen.url)
+  // What is opaque reached the server and was refused there; nothing of it can be read.
+  expect(seen).toEqual(['opaque', 'stopped', 'stopped'])
+  const form = page.waitForResponse((answer) => answer.url().includes('/api/tickets'))
+  await page.evaluate((url) => {
+    const one = document.forms[0]!
+    one.action = `${url}/api/tickets`
+    one.enctype = 'text/plain'
+    one.submit()
+  }, kitchen.url)
+  expect((await form).status()).toBe(403)
+  expect(await tickets()).toBe(before)
+})

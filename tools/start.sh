@@ -20,8 +20,8 @@ flock -n 9 || fail "another Okazu runs on $DATA: stop it, or set OKAZU_DATA to a
 end_orphan "$DATA/server.pid" "$SERVER_FILE"
 node -e '
   const server = require("node:net").createServer().once("error", () => process.exit(1))
-  server.listen({ port: Number(process.argv[1]), host: "127.0.0.1" }, () => server.close(() => process.exit(0)))
-' "$PORT" || fail "port $PORT is taken by another program: set OKAZU_PORT to a free one, as in OKAZU_PORT=8426 npm start"
+  server.listen({ port: Number(process.argv[1]), host: process.argv[2] }, () => server.close(() => process.exit(0)))
+' "$PORT" "${OKAZU_HOST:-127.0.0.1}" || fail "port $PORT is taken by another program: set OKAZU_PORT to a free one, as in OKAZU_PORT=8426 npm start"
 need_packages mariadbd=mariadb-server
 need_modules
 need_server

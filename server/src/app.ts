@@ -1,6 +1,5 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
 import { ProblemDetails } from 'contract/problem'
-import { bodyLimit } from 'hono/body-limit'
 import { HTTPException } from 'hono/http-exception'
 import { secureHeaders } from 'hono/secure-headers'
 import type { Logger } from 'pino'
@@ -26,11 +25,12 @@ import { kitchenRoutes } from './setup/kitchen.route'
 import { runRoutes } from './wok/runs.route'
 import { stationRoutes } from './wok/stations.route'
 import { codeOf } from './db/pool'
+import { checkBodies, limitBodies } from './http/bodies'
 import type { KitchenContext, RequestEnv } from './http/context'
+import { onlyOwnPages } from './http/ownPages'
 import { Problem } from './http/problems'
 import { limitRequests } from './http/rateLimit'
 
-const MAX_BODY_BYTES = 4 * 1_048_576
 const DATABASE_GONE = [
   'ECONNREFUSED',
   'ECONNRESET',
@@ -43,7 +43,13 @@ const DATABASE_GONE = [
 /** SHA-256 of the empty text: the style element that the interface library fills through the object model. */
 const EMPTY_STYLE_SHA256 = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 
-export function createApp(kitchen: KitchenContext, follower: LiveFollower, log: Logger): OpenAPIHono<RequestEnv> {
+/** The whole API. `names` are those that the server goes by, beside those of this machine to itself. */
+export function createApp(
+  kitchen: KitchenContext,
+  follower: LiveFollower,
+  log: Logger,
+  names?: readonly string[],
+): OpenAPIHono<RequestEnv> {
   const app = new OpenAPIHono<RequestEnv>()
   app.use('*', async (c, next) => {
     const startedMs = performance.now()
@@ -73,8 +79,10 @@ export function createApp(kitchen: KitchenContext, follower: LiveFollower, log: 
       permissionsPolicy: { camera: [], microphone: [], geolocation: [] },
     }),
   )
+  app.use('*', onlyOwnPages(names))
   app.use('/api/*', limitRequests())
-  app.use('/api/*', bodyLimit({ maxSize: MAX_BODY_BYTES, onError: tooLarge }))
+  app.use('/api/*', limitBodies())
+  app.use('/api/*', checkBodies(app))
   app.use('/api/*', async (c, next) => {
     c.set('kitchen', kitchen)
     await next()
@@ -117,10 +125,6 @@ export function createApp(kitchen: KitchenContext, follower: LiveFollower, log: 
     return c.body(JSON.stringify(problem), problem.status, { 'content-type': 'application/problem+json' })
   })
   return app
-}
-
-function tooLarge(): never {
-  throw new Problem('too-large', { detail: `a body may hold ${MAX_BODY_BYTES / 1_048_576} MiB: send it in parts` })
 }
 
 function asProblem(error: Error): Problem {

@@ -6,10 +6,15 @@ import { migrate } from './db/migrate'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer } from './server'
+import { networkOf, whereToOpen } from './network'
 import { SERVER_FOLDER } from './serverFolder'
 
 const Environment = z.object({
   OKAZU_PORT: z.coerce.number().int().min(0).max(65_535).default(8425),
+  OKAZU_HOST: z.union([z.ipv4(), z.ipv6()]).default('127.0.0.1'),
+  OKAZU_NAMES: z.string().default(''),
+  OKAZU_TLS_CERT: z.string().optional(),
+  OKAZU_TLS_KEY: z.string().optional(),
   OKAZU_DB_SOCKET: z.string().min(1),
   OKAZU_DB_USER: z.string().default('root'),
   OKAZU_DB_NAME: z.string().regex(/^\w+$/).default('okazu'),
@@ -30,7 +35,8 @@ if (migrations.length > 0) log.info({ migrations }, 'migrated')
 const pool = openPool(address)
 const kitchenId = await prepareDemo(pool, Date.now(), env.OKAZU_DEMO_EVENINGS)
 const printer = simulatedPrinter(env.OKAZU_PRINTED, clock?.now ?? Date.now)
-const options = { pool, kitchenId, port: env.OKAZU_PORT, webFolder: env.OKAZU_WEB, log, clock, printer }
+const network = readNetwork()
+const options = { pool, kitchenId, port: env.OKAZU_PORT, webFolder: env.OKAZU_WEB, log, clock, printer, network }
 const server = await startServer(options).catch(async (error: unknown) => {
   await pool.end()
   if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {
@@ -41,7 +47,16 @@ const server = await startServer(options).catch(async (error: unknown) => {
   }
   throw error
 })
-console.log(`Okazu is ready at http://127.0.0.1:${server.port}`)
+for (const line of whereToOpen(network, server.port)) console.log(line)
+
+function readNetwork() {
+  try {
+    return networkOf(env)
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : String(error))
+    process.exit(3)
+  }
+}
 
 let isStopping = false
 const stop = () => {

@@ -1,5 +1,6 @@
-import { serve } from '@hono/node-server'
-import type { Server } from 'node:http'
+import { serve, type ServerType } from '@hono/node-server'
+import { createServer as createPlainServer } from 'node:http'
+import { createServer as createTlsServer } from 'node:https'
 import type { AddressInfo } from 'node:net'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
@@ -8,12 +9,28 @@ import { runFeed } from './device/feed/runFeed'
 import { runProbe } from './device/probe/runProbe'
 import { createApp } from './app'
 import { serveApp } from './http/static'
+import { LOOPBACK_NAMES } from './http/ownPages'
 import { mountTestClock, type TestClock } from './http/testClock'
 import { LiveFollower } from './live/follower'
 import { findKitchen } from './setup/kitchen.sql'
 import { settleOpenRuns } from './wok/settle'
 
 const TICK_MS = 1000
+const LOOPBACK: Network = { host: '127.0.0.1', names: LOOPBACK_NAMES, tls: null }
+/** A sender that is slower than this, or a connection that asks nothing for so long, is closed [ms]. */
+const SLOW_MS = 10_000
+const LOOK_MS = 2000
+const PATIENCE = {
+  headersTimeout: SLOW_MS,
+  requestTimeout: SLOW_MS,
+  keepAliveTimeout: SLOW_MS,
+  connectionsCheckingInterval: LOOK_MS,
+}
+
+const listening = ({ tls }: Network) =>
+  tls
+    ? { createServer: createTlsServer, serverOptions: { ...PATIENCE, ...tls } }
+    : { createServer: createPlainServer, serverOptions: PATIENCE }
 
 type ServerOptions = {
   pool: Pool
@@ -23,10 +40,14 @@ type ServerOptions = {
   log: Logger
   clock: TestClock | null
   printer: LabelPrinter
+  /** Where it listens, and how; this machine alone where nothing is said. */
+  network?: Network
 }
+/** An address to listen on, the names that pages open it under, and a certificate where it speaks HTTPS itself. */
+export type Network = { host: string; names: readonly string[]; tls: { cert: string; key: string } | null }
 export type RunningServer = { port: number; stop: () => Promise<void> }
 
-/** Starts app and API on one loopback port, and the ticks that end runs, send the feed's tickets and read the probe. */
+/** Starts app and API on one port, and the ticks that end runs, send the feed's tickets and read the probe. */
 export async function startServer({
   pool,
   kitchenId,
@@ -35,10 +56,11 @@ export async function startServer({
   log,
   clock,
   printer,
+  network = LOOPBACK,
 }: ServerOptions): Promise<RunningServer> {
   const now = clock?.now ?? Date.now
   const follower = new LiveFollower(pool, kitchenId, log)
-  const app = createApp({ pool, now, kitchenId, changed: follower.wake, printer }, follower, log)
+  const app = createApp({ pool, now, kitchenId, changed: follower.wake, printer }, follower, log, network.names)
   if (clock) mountTestClock(app, clock, { pool, kitchenId, changed: follower.wake })
   serveApp(app, webFolder)
   await follower.start()
@@ -54,14 +76,16 @@ export async function startServer({
     ticking = ticking.then(tick).catch((error: unknown) => log.warn({ err: error }, 'tick failed, trying again'))
   }, TICK_MS)
 
-  const server = await new Promise<Server>((resolve, reject) => {
-    const started = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, () => resolve(started as Server))
+  const server = await new Promise<ServerType>((resolve, reject) => {
+    const started = serve({ fetch: app.fetch, port, hostname: network.host, ...listening(network) }, () =>
+      resolve(started),
+    )
     started.on('error', reject)
   })
   const stop = async () => {
     clearInterval(ticker)
     follower.stop()
-    server.closeAllConnections()
+    if ('closeAllConnections' in server) server.closeAllConnections()
     await new Promise((resolve) => server.close(resolve))
     await ticking
   }

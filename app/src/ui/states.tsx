@@ -31,6 +31,8 @@ const NO_VALUES = {
   mostCm: '',
   tempC: '',
   why: '',
+  types: '',
+  host: '',
 }
 
 export function Loading({ what }: { what: string }) {

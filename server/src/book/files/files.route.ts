@@ -22,10 +22,11 @@ const params = z.object({ id: Slug })
 const file = (type: string, description: string) => ({
   200: { content: { [type]: { schema: z.string() } }, description },
 })
-const textBody = (type: string, description: string) => ({
+/** A body that its reader takes apart itself: described by a plain schema, which is not validated before. */
+const textBody = (types: readonly string[], description: string) => ({
   required: true as const,
   description,
-  content: { [type]: { schema: z.string() } },
+  content: Object.fromEntries(types.map((type) => [type, { schema: { type: 'string' as const } }])),
 })
 
 const getJsonLd = createRoute({
@@ -39,7 +40,7 @@ const postJsonLd = createRoute({
   path: '/book/recipe.jsonld',
   request: {
     query: JsonLdQuery,
-    body: textBody('text/plain', 'JSON-LD, or a page that holds it, whatever its content type'),
+    body: textBody(['application/ld+json', 'text/html'], 'JSON-LD, or a page that holds it'),
   },
   responses: { 200: json(JsonLdReviewed, 'Every line with what was understood; nothing is saved') },
 })

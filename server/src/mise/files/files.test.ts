@@ -29,7 +29,7 @@ afterAll(async () => {
 })
 
 const bytes = async (path: string) => {
-  const answer = await kitchen.app.request(`http://mise.example/api${path}`)
+  const answer = await kitchen.app.request(`http://localhost/api${path}`)
   expect(answer.status).toBe(200)
   return Buffer.from(await answer.arrayBuffer())
 }
@@ -88,12 +88,12 @@ test('a made lot has a label with its name, what it is, and use by', async () =>
   expect(text).toContain('made ')
   const png = await bytes(`/mise/lots/${lot!.id}/label.png`)
   expect(png.subarray(1, 4).toString()).toBe('PNG')
-  const gone = await kitchen.app.request('http://mise.example/api/mise/lots/none/label.pdf')
+  const gone = await kitchen.app.request('http://localhost/api/mise/lots/none/label.pdf')
   expect(gone.status).toBe(404)
 })
 
 test('a plan that was not drawn has no files, and says so', async () => {
-  const answer = await kitchen.app.request('http://mise.example/api/mise/plans/2030-01-01-noon/plan.ics')
+  const answer = await kitchen.app.request('http://localhost/api/mise/plans/2030-01-01-noon/plan.ics')
   expect(answer.status).toBe(404)
   expect(await answer.text()).toContain('draw it first')
 })

@@ -23,7 +23,7 @@ afterAll(async () => {
 })
 
 const bytes = async (path: string) => {
-  const answer = await kitchen.app.request(`http://wok.example/api${path}`)
+  const answer = await kitchen.app.request(`http://localhost:8425/api${path}`)
   expect(answer.status).toBe(200)
   return Buffer.from(await answer.arrayBuffer())
 }
@@ -49,7 +49,7 @@ test('a label in PDF is 60 × 40 mm, says what it must, and its code leads to th
   expect(text).toContain('3.0 kg long')
   expect(text.match(new RegExp(lot.name, 'g'))).toHaveLength(2)
   execFileSync('pdftoppm', ['-png', '-r', '300', '-f', '1', '-l', '1', pdf, join(folder, 'page')])
-  expect(await codesOf(readFileSync(join(folder, 'page-1.png')))).toEqual([`http://wok.example/rice/${lot.id}`])
+  expect(await codesOf(readFileSync(join(folder, 'page-1.png')))).toEqual([`http://localhost:8425/rice/${lot.id}`])
 })
 
 test('a sheet of A4 takes 21 labels and goes on to a second', async () => {
@@ -66,7 +66,7 @@ test('the label as a picture: its code is read back', async () => {
   const lot = await rice.begin(boughtAt(kitchen.clock.now()))
   const png = await bytes(`/rice/lots/${lot.id}/label.png`)
   expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([720, 480])
-  expect(await codesOf(png)).toEqual([`http://wok.example/rice/${lot.id}`])
+  expect(await codesOf(png)).toEqual([`http://localhost:8425/rice/${lot.id}`])
 })
 
 test('the cooling log: a line a reading in CSV, and a day sheet with outcome and lines to sign', async () => {
