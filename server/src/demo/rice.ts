@@ -1,7 +1,7 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { SaidOfLot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
-import { localDay } from 'core/time/localTime'
+import { endOfLocalDay, localDay } from 'core/time/localTime'
 import type { PoolConnection } from 'mysql2/promise'
 import { DEFAULT_POLICY } from '../rice/defaultPolicy'
 import { HISTORY_DAYS } from '../rice/plan/demandRecord'
@@ -28,9 +28,12 @@ const load = (agoH: number, massG: number, more: Partial<DemoLoad> = {}): DemoLo
   ...more,
 })
 
-type Past = { load: DemoLoad; then: { afterH: number; word: Word }[] }
+type Past = { load: DemoLoad; daysAgo?: number; then: { afterH: number; word: Word }[] }
 
-/** Lots of the past days in the order of their numbers, from R-11; then the rice of these evenings. */
+/**
+ * Lots of the past days in the order of their numbers, from R-11; then the rice of these evenings. With `daysAgo`, no
+ * earlier calendar day than that: opened at night, R-17 would be of the day before and past its use-by.
+ */
 const PAST: readonly Past[] = [
   {
     load: load(290, 3000),
@@ -46,7 +49,7 @@ const PAST: readonly Past[] = [
   { load: load(102, 8300), then: [{ afterH: 27, word: { kind: 'finished' } }] },
   { load: load(78, 8100), then: [{ afterH: 29, word: { kind: 'discarded', massG: null, reason: 'quality' } }] },
   { load: load(30, 4000, { depthM: 0.075, trays: 1, covered: true, factor: 0.9 }), then: [] },
-  { load: load(54, 34_600, { trays: 9 }), then: [] },
+  { load: load(54, 34_600, { trays: 9 }), daysAgo: 2, then: [] },
   { load: load(29, 12_400, { trays: 3 }), then: [] },
 ]
 /** Tonight's cooking for tomorrow; the last tray has no air below it. */
@@ -59,8 +62,10 @@ const COOLING: readonly DemoLoad[] = [
 /** Past demand and the lots that these evenings draw on. */
 export async function cookPastRice(connection: PoolConnection, kitchen: Kitchen, house: RiceHouse, nowMs: number) {
   await saveDemand(connection, kitchen.id, demoDemand(localDay(nowMs, kitchen.timeZone), HISTORY_DAYS), 'tickets')
-  for (const { load, then } of PAST) {
-    const lot = await cookDemoLoad(connection, kitchen, house, load, nowMs)
+  for (const { load, daysAgo, then } of PAST) {
+    const dayBeganMs = daysAgo === undefined ? -Infinity : endOfLocalDay(nowMs, kitchen.timeZone, -daysAgo - 1)
+    const agoMs = Math.min(load.agoMs, nowMs - dayBeganMs - MIN_MS)
+    const lot = await cookDemoLoad(connection, kitchen, house, { ...load, agoMs }, nowMs)
     const words = then.map(({ afterH, word }) => sayOfLot(lot.id, lot.bornAtMs + afterH * HOUR_MS, word))
     await hearAll(connection, kitchen, house, lot.id, words)
   }
