@@ -31,7 +31,7 @@ export default defineConfig({
     // of the book is about its data.
     {
       name: 'wide',
-      testIgnore: '**/survive.spec.ts',
+      testIgnore: ['**/survive.spec.ts', '**/start.spec.ts'],
       grepInvert:
         /two people end|the probe stands|rice from elsewhere|the log of past lots|another rule set|two editors|a reload loses|found on a label|after the taste|from JSON-LD|bands of a style/,
       use: { viewport: { width: 1280, height: 800 } },

@@ -101,29 +101,34 @@ need_server() {
 db_user_flag() { [ "$(id -u)" -eq 0 ] && printf -- '--user=root'; }
 mariadbd_path() { command -v mariadbd || printf /usr/sbin/mariadbd; }
 
-# start_db FOLDER [flags]: a MariaDB of our own on a socket in a short path; sets DB_PID and DB_SOCKET.
+# start_db FOLDER flags: a MariaDB of our own on a socket in a short path; sets DB_PID and DB_SOCKET. The flags say how it
+# is reached otherwise: --skip-networking, or those of tools/db-access.sh.
 start_db() {
   local folder=$1 run
   shift
   mkdir -p "$folder" || fail "cannot write to $folder: set OKAZU_DATA to a folder of yours"
   folder=$(cd "$folder" && pwd)
+  run=$(mktemp -d /tmp/okazu.XXXXXX)
+  DB_RUN=$run
   if [ ! -d "$folder/db/mysql" ]; then
     need_disk "$folder" 300
-    rm -rf "$folder/db"
+    rm -rf "$folder/db" "$folder/db.part"
+    # The installer does not take a path with spaces: it gets one of ours without.
+    ln -s "$folder" "$run/data"
     # shellcheck disable=SC2046
-    mariadb-install-db --no-defaults $(db_user_flag) --datadir="$folder/db" --auth-root-authentication-method=normal \
+    mariadb-install-db --no-defaults $(db_user_flag) --datadir="$run/data/db.part" --auth-root-authentication-method=normal \
       --skip-test-db --skip-name-resolve >"$folder/install-db.log" 2>&1 </dev/null ||
       fail "the database folder could not be made: see $folder/install-db.log"
+    # An installation that was cut off is begun again: only a whole one has this name.
+    mv "$folder/db.part" "$folder/db"
   fi
   end_orphan "$folder/db.pid" "$folder/db"
-  run=$(mktemp -d /tmp/okazu.XXXXXX)
   DB_SOCKET=$run/db.sock
-  DB_RUN=$run
   # shellcheck disable=SC2046
   setsid "$(mariadbd_path)" --no-defaults $(db_user_flag) --datadir="$folder/db" --socket="$DB_SOCKET" --pid-file="$folder/db.pid" \
-    --log-error="$folder/db.log" --skip-networking --skip-name-resolve --skip-log-bin --default-time-zone=+00:00 \
+    --log-error="$folder/db.log" --skip-name-resolve --skip-log-bin --default-time-zone=+00:00 \
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci --innodb-buffer-pool-size=128M \
-    "$@" >/dev/null 2>&1 </dev/null 9>&- &
+    "$@" >>"$folder/db.log" 2>&1 </dev/null 9>&- &
   DB_PID=$!
   local i
   for i in $(seq 1 300); do

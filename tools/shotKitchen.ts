@@ -4,12 +4,14 @@ import { join } from 'node:path'
 import pino from 'pino'
 import { simulatedPrinter } from '../server/src/device/printer/simulatedPrinter'
 import { prepareDemo } from '../server/src/demo/prepareDemo'
-import { migrate } from '../server/src/db/migrate'
+import { migrate, migrationsIn } from '../server/src/db/migrate'
 import { openPool } from '../server/src/db/pool'
 import { testClock, type TestClock } from '../server/src/http/testClock'
 import { startServer } from '../server/src/server'
 
 type ShotKitchen = { url: string; clock: TestClock; stop: () => Promise<void> }
+
+const MIGRATIONS = new URL('../server/src/db/migrations/', import.meta.url)
 
 /** The sample kitchen on a fresh database, at an hour of today (UTC). */
 export async function kitchenAt(database: string, hour: number, minute: number): Promise<ShotKitchen> {
@@ -17,7 +19,7 @@ export async function kitchenAt(database: string, hour: number, minute: number):
   const address = { socketPath, user: 'root', database }
   const at = new Date()
   at.setUTCHours(hour, minute, 10, 0)
-  await migrate(address, new URL('../server/src/db/migrations/', import.meta.url))
+  await migrate(address, MIGRATIONS)
   const pool = openPool(address)
   const clock = testClock()
   clock.moveToMs(at.getTime())
@@ -30,6 +32,8 @@ export async function kitchenAt(database: string, hour: number, minute: number):
     log: pino({ level: 'silent' }),
     clock,
     printer: simulatedPrinter(join(tmpdir(), 'okazu-printed'), clock.now),
+    dataFolder: tmpdir(),
+    migrations: migrationsIn(MIGRATIONS),
   })
   const stop = async () => {
     await server.stop()

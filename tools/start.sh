@@ -1,6 +1,7 @@
 #!/usr/bin/env bash
 # npm start [-- --fresh]: everything from a fresh clone to a running Okazu. OKAZU_PORT and OKAZU_DATA choose port and folder.
 . "$(dirname "$0")/lib.sh"
+. "$(dirname "$0")/db-access.sh"
 
 FRESH=no
 for word in "$@"; do
@@ -28,13 +29,35 @@ need_server
 need_web
 
 SERVER_PID=
+# Whatever signal comes while it ends, it ends everything: a second Ctrl-C must not leave the database behind.
 stop_all() {
-  trap - INT TERM EXIT
+  trap '' INT TERM HUP
+  trap - EXIT
   [ -n "$SERVER_PID" ] && kill "$SERVER_PID" 2>/dev/null && wait "$SERVER_PID" 2>/dev/null
   stop_db
 }
-trap 'stop_all; exit 0' INT TERM
+trap 'stop_all; exit 0' INT TERM HUP
 trap stop_all EXIT
+
+start_server() {
+  OKAZU_PORT=$PORT OKAZU_DATA=$DATA OKAZU_DB_SOCKET=$DB_SOCKET \
+    OKAZU_DB_USER=$DB_USER OKAZU_DB_PASSWORD=$DB_PASSWORD OKAZU_LOG=${OKAZU_LOG:-warn} \
+    setsid node --enable-source-maps "$SERVER_FILE" </dev/null 9>&- &
+  SERVER_PID=$!
+  echo "$SERVER_PID" >"$DATA/server.pid"
+}
+
+# Three ends within a minute are no accident: then it stops and says why.
+ENDS=()
+note_end() { # what ended, where to look
+  local now=$SECONDS kept=() end
+  for end in ${ENDS[@]+"${ENDS[@]}"}; do [ $((now - end)) -lt 60 ] && kept+=("$end"); done
+  ENDS=(${kept[@]+"${kept[@]}"} "$now")
+  [ ${#ENDS[@]} -lt 3 ] || fail "$1 ended three times within a minute: see $2"
+  say "$1 ended by itself: it is started again"
+  sleep $((${#ENDS[@]} - 1)) &
+  wait $!
+}
 
 if [ $FRESH = yes ]; then
   end_orphan "$DATA/db.pid" "$(cd "$DATA" && pwd)/db"
@@ -42,12 +65,22 @@ if [ $FRESH = yes ]; then
   rm -rf "$DATA/db"
 fi
 say "Starting the database in $DATA and the server on port $PORT"
-start_db "$DATA"
-OKAZU_PORT=$PORT OKAZU_PRINTED=$DATA/printed OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_LOG=${OKAZU_LOG:-warn} setsid node --enable-source-maps "$SERVER_FILE" </dev/null 9>&- &
-SERVER_PID=$!
-echo "$SERVER_PID" >"$DATA/server.pid"
-wait -n "$SERVER_PID" "$DB_PID"
-CODE=$?
-kill -0 "$SERVER_PID" 2>/dev/null && fail "the database ended by itself: see $DATA/db.log"
-SERVER_PID=
-[ $CODE -eq 0 ] || fail "the server ended with code $CODE: see the lines above"
+start_db_for_all "$DATA"
+while :; do
+  start_server
+  # The shell would print the whole command of what was killed.
+  wait -n "$SERVER_PID" "$DB_PID" 2>/dev/null
+  CODE=$?
+  if kill -0 "$DB_PID" 2>/dev/null; then
+    SERVER_PID=
+    [ $CODE -ne 0 ] || exit 0
+    [ $CODE -ne 3 ] || fail "the server did not start: see the lines above"
+    note_end "the server" "the lines above"
+  else
+    kill "$SERVER_PID" 2>/dev/null && wait "$SERVER_PID" 2>/dev/null
+    SERVER_PID=
+    stop_db
+    note_end "the database" "$DATA/db.log"
+    start_db_for_all "$DATA"
+  fi
+done

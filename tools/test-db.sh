@@ -7,7 +7,7 @@ case ${1:-} in
     SHM=/dev/shm
     [ -w $SHM ] || SHM=${TMPDIR:-/tmp}
     FOLDER=$(mktemp -d "$SHM/okazu-test.XXXXXX")
-    start_db "$FOLDER" --innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync
+    start_db "$FOLDER" --skip-networking --innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync
     # Whoever asked for it may be ended before it says stop: then it is stopped here.
     setsid bash -c 'while kill -0 "$1" 2>/dev/null && kill -0 "$3" 2>/dev/null; do sleep 1; done; exec bash "$0" stop "$2" "$3" "$4"' \
       "$PWD/tools/test-db.sh" "$PPID" "$FOLDER" "$DB_PID" "$DB_SOCKET" >/dev/null 2>&1 </dev/null &

@@ -2,7 +2,7 @@ import { TEMP_UNITS } from 'core/measure/temperature'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
 import { StationKind } from './dish'
-import { InstantMs, Name, Slug } from './ids'
+import { Name, Slug } from './ids'
 import { MeasureTools } from './measure'
 
 /** A station of the kitchen and the most portions it takes at once. */
@@ -46,9 +46,6 @@ export const leadIdsOf = ({ staff }: Pick<Kitchen, 'staff'>): string[] =>
 export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })
 /** The unit that thermometers show, and whether Scottish reheating holds. */
 export const PutReadings = z.strictObject({ readsIn: z.enum(TEMP_UNITS), isScottish: z.boolean() })
-
-/** Whether the server and its database answer. */
-export const Health = z.strictObject({ status: z.literal('ok'), database: z.literal('ok'), nowMs: InstantMs })
 
 /** The simulated ticket feed: the same seed sends the same tickets, boat by boat, from the moment it is switched on. */
 export const Feed = z.strictObject({ isOn: z.boolean(), seed: z.int().min(0).max(2_147_483_647) })

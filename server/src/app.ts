@@ -24,21 +24,12 @@ import { healthRoutes } from './setup/health.route'
 import { kitchenRoutes } from './setup/kitchen.route'
 import { runRoutes } from './wok/runs.route'
 import { stationRoutes } from './wok/stations.route'
-import { codeOf } from './db/pool'
+import { isGone } from './db/pool'
 import { checkBodies, limitBodies } from './http/bodies'
 import type { KitchenContext, RequestEnv } from './http/context'
 import { onlyOwnPages } from './http/ownPages'
 import { Problem } from './http/problems'
 import { limitRequests } from './http/rateLimit'
-
-const DATABASE_GONE = [
-  'ECONNREFUSED',
-  'ECONNRESET',
-  'ENOENT',
-  'PROTOCOL_CONNECTION_LOST',
-  'ER_SERVER_SHUTDOWN',
-  'EPIPE',
-]
 
 /** SHA-256 of the empty text: the style element that the interface library fills through the object model. */
 const EMPTY_STYLE_SHA256 = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
@@ -132,7 +123,7 @@ function asProblem(error: Error): Problem {
   if (error instanceof HTTPException && error.status === 400) {
     return new Problem('bad-json', { detail: 'send the body as JSON (UTF-8), with content-type application/json' })
   }
-  if (DATABASE_GONE.includes(codeOf(error))) {
+  if (isGone(error)) {
     return new Problem('database', { detail: 'what you sent was not saved: send it again in a moment' })
   }
   return new Problem('internal', {

@@ -1,9 +1,11 @@
+import { join, parse } from 'node:path'
 import pino from 'pino'
 import { z } from 'zod'
 import { prepareDemo } from './demo/prepareDemo'
 import { simulatedPrinter } from './device/printer/simulatedPrinter'
-import { migrate } from './db/migrate'
-import { openPool } from './db/pool'
+import { copyData } from './db/copyData'
+import { migrate, migrationsIn } from './db/migrate'
+import { openPool, type DatabaseAddress } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer } from './server'
 import { networkOf, whereToOpen } from './network'
@@ -15,11 +17,14 @@ const Environment = z.object({
   OKAZU_NAMES: z.string().default(''),
   OKAZU_TLS_CERT: z.string().optional(),
   OKAZU_TLS_KEY: z.string().optional(),
-  OKAZU_DB_SOCKET: z.string().min(1),
-  OKAZU_DB_USER: z.string().default('root'),
+  OKAZU_DB_SOCKET: z.string().min(1).optional(),
+  OKAZU_DB_HOST: z.string().default('127.0.0.1'),
+  OKAZU_DB_PORT: z.coerce.number().int().min(1).max(65_535).default(3306),
+  OKAZU_DB_USER: z.string().default('okazu'),
+  OKAZU_DB_PASSWORD: z.string().optional(),
   OKAZU_DB_NAME: z.string().regex(/^\w+$/).default('okazu'),
   OKAZU_WEB: z.string().default('app/dist'),
-  OKAZU_PRINTED: z.string().default('.okazu/printed'),
+  OKAZU_DATA: z.string().default('.okazu'),
   OKAZU_DEMO_EVENINGS: z.coerce.number().int().min(0).max(400).default(2),
   OKAZU_TEST_CLOCK: z.literal('1').optional(),
   OKAZU_LOG: z.enum(['info', 'warn', 'error', 'silent']).default('info'),
@@ -27,17 +32,42 @@ const Environment = z.object({
 
 const env = Environment.parse(process.env)
 const log = pino({ level: env.OKAZU_LOG })
-const address = { socketPath: env.OKAZU_DB_SOCKET, user: env.OKAZU_DB_USER, database: env.OKAZU_DB_NAME }
+const address: DatabaseAddress = {
+  ...(env.OKAZU_DB_SOCKET === undefined
+    ? { host: env.OKAZU_DB_HOST, port: env.OKAZU_DB_PORT }
+    : { socketPath: env.OKAZU_DB_SOCKET }),
+  ...(env.OKAZU_DB_PASSWORD !== undefined && { password: env.OKAZU_DB_PASSWORD }),
+  user: env.OKAZU_DB_USER,
+  database: env.OKAZU_DB_NAME,
+}
 const clock = env.OKAZU_TEST_CLOCK ? testClock() : null
 
-const migrations = await migrate(address, new URL('src/db/migrations/', SERVER_FOLDER))
-if (migrations.length > 0) log.info({ migrations }, 'migrated')
+const folder = new URL('src/db/migrations/', SERVER_FOLDER)
+const migrated = await migrate(address, folder, async (from) => {
+  const name = `${stamp(Date.now())}-before-migration-after-${parse(from).name}`
+  const path = await copyData(address, join(env.OKAZU_DATA, 'backups'), name)
+  console.log(`A copy of the data is in ${path}`)
+}).catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : String(error))
+  process.exit(3)
+})
+if (migrated.length > 0) log.info({ migrated }, 'migrated')
 const pool = openPool(address)
 const kitchenId = await prepareDemo(pool, Date.now(), env.OKAZU_DEMO_EVENINGS)
-const printer = simulatedPrinter(env.OKAZU_PRINTED, clock?.now ?? Date.now)
+const printer = simulatedPrinter(join(env.OKAZU_DATA, 'printed'), clock?.now ?? Date.now)
 const network = readNetwork()
-const options = { pool, kitchenId, port: env.OKAZU_PORT, webFolder: env.OKAZU_WEB, log, clock, printer, network }
-const server = await startServer(options).catch(async (error: unknown) => {
+const server = await startServer({
+  pool,
+  kitchenId,
+  port: env.OKAZU_PORT,
+  webFolder: env.OKAZU_WEB,
+  log,
+  clock,
+  printer,
+  network,
+  dataFolder: env.OKAZU_DATA,
+  migrations: migrationsIn(folder),
+}).catch(async (error: unknown) => {
   await pool.end()
   if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {
     console.error(
@@ -48,6 +78,11 @@ const server = await startServer(options).catch(async (error: unknown) => {
   throw error
 })
 for (const line of whereToOpen(network, server.port)) console.log(line)
+
+/** 2026-11-29T0102Z, as a name of a file. */
+function stamp(ms: number): string {
+  return new Date(ms).toISOString().slice(0, 16).replace(':', '') + 'Z'
+}
 
 function readNetwork() {
   try {

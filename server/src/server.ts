@@ -40,6 +40,8 @@ type ServerOptions = {
   log: Logger
   clock: TestClock | null
   printer: LabelPrinter
+  dataFolder: string | null
+  migrations: readonly string[]
   /** Where it listens, and how; this machine alone where nothing is said. */
   network?: Network
 }
@@ -56,11 +58,14 @@ export async function startServer({
   log,
   clock,
   printer,
+  dataFolder,
+  migrations,
   network = LOOPBACK,
 }: ServerOptions): Promise<RunningServer> {
   const now = clock?.now ?? Date.now
   const follower = new LiveFollower(pool, kitchenId, log)
-  const app = createApp({ pool, now, kitchenId, changed: follower.wake, printer }, follower, log, network.names)
+  const context = { pool, now, kitchenId, changed: follower.wake, printer, dataFolder, migrations }
+  const app = createApp(context, follower, log, network.names)
   if (clock) mountTestClock(app, clock, { pool, kitchenId, changed: follower.wake })
   serveApp(app, webFolder)
   await follower.start()

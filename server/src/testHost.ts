@@ -6,7 +6,7 @@ import type { Pool } from 'mysql2/promise'
 import { z } from 'zod'
 import { prepareDemo } from './demo/prepareDemo'
 import { simulatedPrinter } from './device/printer/simulatedPrinter'
-import { migrate } from './db/migrate'
+import { migrate, migrationsIn } from './db/migrate'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer, type RunningServer } from './server'
@@ -22,12 +22,13 @@ const Command = z.discriminatedUnion('do', [
   z.object({ do: z.literal('close') }),
 ])
 const { OKAZU_DB_SOCKET: socketPath } = z.object({ OKAZU_DB_SOCKET: z.string().min(1) }).parse(process.env)
+const MIGRATIONS = new URL('src/db/migrations/', SERVER_FOLDER)
 const log = pino({ level: 'error' }, pino.destination(2))
 const opened: { server: RunningServer; pool: Pool }[] = []
 
 async function prepare(database: string, nowMs: number, evenings: number) {
   const address = { socketPath, user: 'root', database }
-  await migrate(address, new URL('src/db/migrations/', SERVER_FOLDER))
+  await migrate(address, MIGRATIONS)
   const pool = openPool(address)
   return { pool, kitchenId: await prepareDemo(pool, nowMs, evenings) }
 }
@@ -50,6 +51,8 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number 
         log,
         clock,
         printer,
+        dataFolder: tmpdir(),
+        migrations: migrationsIn(MIGRATIONS),
       })
       opened.push({ server, pool })
       log.level = 'error'

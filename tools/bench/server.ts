@@ -1,10 +1,13 @@
+import { tmpdir } from 'node:os'
 import type { Pool } from 'mysql2/promise'
 import pino from 'pino'
 import { prepareDemo } from '../../server/src/demo/prepareDemo'
-import { migrate } from '../../server/src/db/migrate'
+import { migrate, migrationsIn } from '../../server/src/db/migrate'
 import { openPool } from '../../server/src/db/pool'
 import { startServer } from '../../server/src/server'
 import { copyRuns } from './copyRuns'
+
+const MIGRATIONS = new URL('../../server/src/db/migrations/', import.meta.url)
 
 /** The real server on a fresh database, with the sample kitchen and, if asked for, many past runs. */
 export async function startBenchServer(
@@ -13,7 +16,7 @@ export async function startBenchServer(
 ): Promise<{ url: string; pool: Pool; stop: () => Promise<void> }> {
   const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
   const address = { socketPath, user: 'root', database: `bench_${process.pid}_${Date.now()}` }
-  await migrate(address, new URL('../../server/src/db/migrations/', import.meta.url))
+  await migrate(address, MIGRATIONS)
   const pool = openPool(address)
   const kitchenId = await prepareDemo(pool, Date.now(), pastRuns > 0 ? Math.max(2, evenings) : evenings)
   if (pastRuns > 0) await copyRuns(pool, kitchenId, pastRuns)
@@ -25,6 +28,8 @@ export async function startBenchServer(
     log: pino({ level: 'silent' }),
     clock: null,
     printer: { print: () => Promise.resolve({ kind: 'refused', why: 'no printer in a benchmark' }) },
+    dataFolder: tmpdir(),
+    migrations: migrationsIn(MIGRATIONS),
   })
   return {
     url: `http://127.0.0.1:${server.port}`,

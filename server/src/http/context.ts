@@ -1,13 +1,11 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
-import type { Pool } from 'mysql2/promise'
 import type { z } from 'zod'
 import type { LabelPrinter } from '../device/devices'
+import type { HealthSource } from '../setup/health'
 import { Problem } from './problems'
 
 /** What a request works with: the database, the time, the kitchen it is about, and whom to tell of a change. */
-export type KitchenContext = {
-  pool: Pool
-  now: () => number
+export type KitchenContext = HealthSource & {
   kitchenId: string
   changed: () => void
   printer: LabelPrinter

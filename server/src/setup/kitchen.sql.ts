@@ -4,15 +4,6 @@ import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 
-export async function isDatabaseUp(db: Db): Promise<boolean> {
-  try {
-    await db.query('SELECT 1')
-    return true
-  } catch {
-    return false
-  }
-}
-
 /** The currency (ISO 4217) that prices of the kitchen are in. */
 export async function currencyOf(db: Db, kitchenId: string): Promise<string> {
   const [rows] = await db.execute<RowDataPacket[]>('SELECT currency FROM kitchen WHERE id = ?', [kitchenId])

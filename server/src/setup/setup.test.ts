@@ -68,7 +68,3 @@ test.each([
   expect(answer.json).toMatchObject({ code: 'invalid' })
   expect(await read()).toEqual(before)
 })
-
-test('the health of the server says that the database answers', async () => {
-  expect((await send(kitchen.app, 'GET', '/health')).json).toMatchObject({ status: 'ok', database: 'ok' })
-})

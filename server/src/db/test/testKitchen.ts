@@ -7,6 +7,8 @@ import type { NewTicketBody, Ticket } from 'contract/ticket'
 import type { RowDataPacket } from 'mysql2'
 import type { Pool } from 'mysql2/promise'
 import { execFileSync } from 'node:child_process'
+import { tmpdir } from 'node:os'
+import { pathToFileURL } from 'node:url'
 import pino from 'pino'
 import { v7 as newId } from 'uuid'
 import { createApp } from '../../app'
@@ -14,7 +16,7 @@ import { testClock, type TestClock } from '../../http/testClock'
 import { LiveFollower } from '../../live/follower'
 import { DEMO_KITCHEN_ID } from '../../demo/kitchen'
 import { prepareDemo } from '../../demo/prepareDemo'
-import { migrate } from '../migrate'
+import { migrate, migrationsIn } from '../migrate'
 import { openPool, type DatabaseAddress } from '../pool'
 
 export type TestKitchen = {
@@ -27,6 +29,7 @@ export type TestKitchen = {
   close: () => Promise<void>
 }
 
+const MIGRATIONS = pathToFileURL(`${__dirname}/../migrations/`)
 const COPY = `${__dirname}/../../../../tools/copy-db.sh`
 
 /** A database with a copy of the sample kitchen, and the real application on it, without history unless asked for. */
@@ -45,7 +48,8 @@ export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
   const printer: LabelPrinter = {
     print: (label) => Promise.resolve({ kind: 'printed', where: `label ${printed.push(label)}` }),
   }
-  const app = createApp({ pool, now: clock.now, kitchenId, changed: follower.wake, printer }, follower, log)
+  const health = { pool, now: clock.now, dataFolder: tmpdir(), migrations: migrationsIn(MIGRATIONS) }
+  const app = createApp({ ...health, kitchenId, changed: follower.wake, printer }, follower, log)
   const close = async () => {
     follower.stop()
     await pool.query(`DROP DATABASE ${address.database}`)
@@ -62,7 +66,7 @@ async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void
     await connection.query('SELECT GET_LOCK(?, 120)', [sample.database])
     const [made] = await connection.query<RowDataPacket[]>('SHOW DATABASES LIKE ?', [`${sample.database}_made`])
     if (made.length > 0) return
-    await migrate(sample, new URL(`file://${__dirname}/../migrations/`))
+    await migrate(sample, MIGRATIONS)
     const pool = openPool(sample)
     await prepareDemo(pool, Date.now(), evenings)
     await pool.end()
