@@ -135,7 +135,15 @@ test('a style’s lower end lies below its upper end, and it has a colour', () =
 })
 
 test('a tasting is said once, of a version, in words that are known', () => {
-  const tasting = { id: UUID, dishId: 'duck', dishVersion: 2, verdict: 'bland', strength: 'weak', atMs: 1, added: [] }
+  const tasting = {
+    id: UUID,
+    dishId: 'duck',
+    dishVersion: 2,
+    verdict: 'bland',
+    strength: 'weak',
+    atMs: 1_764_100_000_000,
+    added: [],
+  }
   expect(faultsOf(Tasting, tasting)).toEqual([])
   expect(faultsOf(Tasting, { ...tasting, verdict: 'meh' })).toEqual(['verdict'])
   expect(faultsOf(Tasting, { ...tasting, dishVersion: 0 })).toEqual(['dishVersion'])

@@ -29,7 +29,7 @@ describe('what core makes, the contract takes', () => {
 })
 
 describe('events', () => {
-  const head = { id: UUID, runId: UUID, deviceId: 'phone', atMs: 1, counter: 0 }
+  const head = { id: UUID, runId: UUID, deviceId: 'phone', atMs: 1_764_100_000_000, counter: 0 }
   test.each([
     { kind: 'done', stepId: 'riceIn' },
     { kind: 'later', stepId: 'riceIn', delayS: 10 },
@@ -47,12 +47,12 @@ describe('events', () => {
     ['a delay back in time', { kind: 'later', stepId: 'riceIn', delayS: -10 }],
     ['a field too many', { kind: 'stopped', reason: 'fire' }],
     ['an id that is none', { kind: 'stopped', id: 'seven' }],
-    ['half a millisecond', { kind: 'stopped', atMs: 0.5 }],
+    ['half a millisecond', { kind: 'stopped', atMs: 1_764_100_000_000.5 }],
   ])('%s is refused', (_name, word) => expect(RunEvent.safeParse({ ...head, ...word }).success).toBe(false))
 })
 
 describe('tickets', () => {
-  const ticket = { items: [{ dishId: 'duck', portions: 1 }], promisedAtMs: 1 }
+  const ticket = { items: [{ dishId: 'duck', portions: 1 }], promisedAtMs: 1_764_100_000_000 }
 
   test('what is left out has its default', () => {
     expect(NewTicket.parse(ticket)).toMatchObject({

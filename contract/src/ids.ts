@@ -19,17 +19,28 @@ export type ItemId = z.infer<typeof ItemId>
 export type RunId = z.infer<typeof RunId>
 export type EventId = z.infer<typeof EventId>
 
+/** Whether no id stands in a list twice. */
+export const areDistinct = (ids: readonly string[]): boolean => new Set(ids).size === ids.length
+
 /** A day of a kitchen's calendar: 2026-11-26. */
 export const Day = z.iso.date()
 
-/** An instant [ms since 1970, UTC]. */
-export const InstantMs = z.int().min(0).max(8_640_000_000_000_000)
+/** An instant [ms since 1970, UTC], of the years in which a kitchen may use this: others are a slip of unit or clock. */
+export const InstantMs = z
+  .int()
+  .min(Date.UTC(2020, 0), 'before 2020: give milliseconds since 1970')
+  .max(Date.UTC(2100, 0), 'after 2099: give milliseconds since 1970')
 
-/** A name that people read: any script, no control characters. It is data wherever it goes, never markup or SQL. */
-export const Name = z
-  .string()
-  .trim()
-  .min(1, 'give it a name')
-  .max(120, 'at most 120 characters')
-  // eslint-disable-next-line no-control-regex
-  .regex(/^[^\u0000-\u001f\u007f]*$/, 'no line breaks or control characters')
+/** No line breaks or control characters, none that turn the direction of what follows, no half of a character. */
+const ONE_LINE = /^[^\p{Cc}\p{Cs}\p{Zl}\p{Zp}\p{Bidi_Control}]*$/u
+
+/** One line of text that people read, in any script. It is data wherever it goes, never markup or SQL. */
+export const line = (maxLength: number) =>
+  z
+    .string()
+    .trim()
+    .max(maxLength, `at most ${maxLength} characters`)
+    .regex(ONE_LINE, 'one line, without control characters or marks that turn the direction of writing')
+
+/** A name: one line, and not empty. */
+export const Name = line(120).min(1, 'give it a name')

@@ -130,7 +130,7 @@ describe('what is said of a lot', () => {
 })
 
 test('a split or a pour moves something, between two lots that are named', () => {
-  const split = { kind: 'split', id: UUID, toLotId: 'r-20', massG: 500, atMs: 1 }
+  const split = { kind: 'split', id: UUID, toLotId: 'r-20', massG: 500, atMs: base.atMs }
   expect(faultsOf(Portioning, split)).toEqual([])
   expect(faultsOf(Portioning, { ...split, massG: 0 })).toEqual(['massG'])
   expect(faultsOf(Portioning, { ...split, kind: 'swap' })).toEqual(['kind'])

@@ -12,7 +12,7 @@ import { celsiusOf } from 'core/measure/temperature'
 import { MIN_TARGET_WATER_FRACTION, MAX_TARGET_WATER_FRACTION } from 'core/rice/waterBalance'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
-import { EventId, InstantMs, Name, RunId, Slug } from './ids'
+import { EventId, InstantMs, line, Name, RunId, Slug } from './ids'
 
 /** A lot's id: a UUIDv7 made by the device that began it (older ones bear names such as r-17). */
 export const LotId = Slug
@@ -98,7 +98,7 @@ const discarded = { kind: z.literal('discarded'), massG: massG.nullable(), reaso
 const refused = { kind: z.literal('refused'), reason: z.enum(REFUSE_REASONS) }
 const accepted = {
   kind: z.literal('accepted'),
-  reason: z.string().trim().min(3, 'say why in a few words').max(200),
+  reason: line(200).min(3, 'say why in a few words'),
   staffId: Slug,
 }
 const finished = { kind: z.literal('finished') }

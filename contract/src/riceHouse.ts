@@ -3,7 +3,7 @@ import { TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
 import { FORECAST_NOTES } from 'core/rice/plan/forecastNote'
 import { z } from 'zod'
 import { CoolStage } from './coolStage'
-import { Day, InstantMs, Name, Slug } from './ids'
+import { Day, InstantMs, line, Name, Slug } from './ids'
 import { Blend, LotPlace } from './rice'
 
 /** What rice is cooked in: its volume, and the steam it loses. */
@@ -76,7 +76,7 @@ export const RicePlanEdits = z.strictObject({
   portions: z.record(Slug, z.number().min(0).max(5000)),
   /** Sold out at this minute of the day: what was sold is a lower bound. */
   soldOut: z.record(Slug, minute).optional(),
-  event: z.strictObject({ name: z.string().trim().min(1).max(80), percent: z.number().min(-100).max(400) }).nullable(),
+  event: z.strictObject({ name: line(80).min(1), percent: z.number().min(-100).max(400) }).nullable(),
 })
 export type RicePlanEdits = z.infer<typeof RicePlanEdits>
 /** Edits of a day's plan, with the version that they began from. */

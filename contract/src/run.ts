@@ -4,7 +4,7 @@ import { CHECKED_FOODS } from 'core/safety/limits'
 import { ACTIONS, CAUTIONS, CUES, ENGINES, HEAT_LEVELS, REASONS, type Score as CoreScore } from 'core/wok/score'
 import { z } from 'zod'
 import { Allergen } from './dish'
-import { Day, EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
+import { areDistinct, Day, EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
 import { PracticalMeasure } from './measure'
 
 const CheckedFood = z.enum(CHECKED_FOODS)
@@ -108,7 +108,11 @@ export const FireRun = z.strictObject({
   cookId: Slug.nullable(),
   modifiers: z.array(Slug),
   allergies: z.array(Allergen),
-  parts: z.array(RunPart).min(1).max(40),
+  parts: z
+    .array(RunPart)
+    .min(1)
+    .max(40)
+    .refine((parts) => areDistinct(parts.map(({ itemId }) => itemId)), 'the same ticket line stands in it twice'),
   firedAtMs: InstantMs,
   promisedAtMs: InstantMs,
   handsFree: z.boolean(),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Allergen } from './dish'
-import { EventId, InstantMs, ItemId, Slug, TicketId } from './ids'
+import { areDistinct, EventId, InstantMs, ItemId, line, Slug, TicketId } from './ids'
 
 /** The most portions that one line of a ticket may order. */
 export const MAX_PORTIONS = 60
@@ -24,10 +24,14 @@ export const NewTicketItem = z.strictObject({
 /** A ticket as a person, a feed or another system writes it. With an id of its own, sending it twice changes nothing. */
 export const NewTicket = z.strictObject({
   id: TicketId.optional(),
-  items: z.array(NewTicketItem).min(1, 'a ticket has at least one line').max(30),
+  items: z
+    .array(NewTicketItem)
+    .min(1, 'a ticket has at least one line')
+    .max(30)
+    .refine((items) => areDistinct(items.flatMap(({ id }) => id ?? [])), 'two lines have the same id'),
   promisedAtMs: InstantMs,
   kind: z.enum(['dine', 'take']).default('dine'),
-  place: z.string().trim().max(40).default(''),
+  place: line(40).default(''),
   source: z.enum(['hand', 'feed', 'outside']).default('outside'),
 })
 export type NewTicket = z.infer<typeof NewTicket>

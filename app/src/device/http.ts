@@ -13,6 +13,9 @@ export class Refused extends Error {
 /** The server did not answer: what was sent is still here. */
 export class NoAnswer extends Error {}
 
+/** The server answered that it failed on this: it may do so again, and what else is sent may pass. */
+export class Failed extends NoAnswer {}
+
 const TIMEOUT_MS = 8000
 /** The server wants us to wait: what was sent is sent again later. */
 const TOO_MANY = 429
@@ -53,11 +56,21 @@ async function request<T extends z.ZodType>(
   signal?: AbortSignal,
 ): Promise<z.infer<T>> {
   const response = await answer(method, path, sent, signal)
-  if (response.ok) return schema.parse(await response.json())
+  if (response.ok) return schema.parse(await bodyOf(response))
   const problem = ProblemDetails.safeParse(await response.json().catch(() => null))
   if (!problem.success) throw new NoAnswer(`status ${response.status}`)
-  if (problem.data.status >= 500 || problem.data.status === TOO_MANY) throw new NoAnswer(problem.data.detail)
+  const { status, detail, code } = problem.data
+  if (code === 'internal') throw new Failed(detail)
+  if (status >= 500 || status === TOO_MANY) throw new NoAnswer(detail)
   throw new Refused(problem.data)
+}
+
+async function bodyOf(response: Response): Promise<unknown> {
+  try {
+    return await response.json()
+  } catch {
+    throw new NoAnswer('the answer was cut off')
+  }
 }
 
 async function answer(method: string, path: string, sent?: { body: BodyInit; type: string }, signal?: AbortSignal) {

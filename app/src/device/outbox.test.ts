@@ -49,7 +49,7 @@ test('without a network everything stays, across a reload, and leaves in the ord
   sent.length = 0
   answers.push(...[1, 2, 3].map(() => () => json(200, {})))
   const after = load()
-  after.startOutbox(() => undefined)
+  after.startOutbox(() => Promise.resolve())
   await waitFor(() => expect(kept()).toHaveLength(0))
   expect(sent.map((one) => one.body)).toEqual([{ n: 1 }, { n: 2 }, { n: 3 }])
 })
@@ -87,4 +87,65 @@ test('a server that fails is asked again; something broken in the store is passe
   post(parcel(1))
   await waitFor(() => expect(sent).toHaveLength(2), { timeout: 4000 })
   await waitFor(() => expect(kept()).toEqual(['okazu.outbox/0']))
+})
+
+describe('a parcel on which the server fails', () => {
+  const failed = () => json(500, { ...problem, status: 500, code: 'internal' })
+  const problem = { type: 'x', title: 'x', status: 422, detail: 'x', code: 'invalid', faults: [], values: {} }
+
+  test('stands aside after the third time, with what belongs to it; the rest goes on', async () => {
+    jest.useFakeTimers()
+    try {
+      const { post, isAside, startOutbox } = load()
+      startOutbox(() => Promise.resolve())
+      answers.push(failed, failed, failed, () => json(200, {}))
+      post(parcel(1))
+      post({ ...parcel(2), subjectId: 'run' })
+      post({ ...parcel(3), subjectId: 'another run' })
+      await jest.advanceTimersByTimeAsync(10_000)
+      expect(sent.map((one) => one.path)).toEqual(['/api/runs/1', '/api/runs/1', '/api/runs/1', '/api/runs/3'])
+      expect(kept().map((key) => isAside(JSON.parse(localStorage.getItem(key)!) as never))).toEqual([true, false])
+      answers.push(
+        () => json(200, {}),
+        () => json(200, {}),
+      )
+      await jest.advanceTimersByTimeAsync(31_000)
+      expect(kept()).toEqual([])
+    } finally {
+      jest.useRealTimers()
+    }
+  })
+
+  test('what is answered oddly is delivered all the same: the server has it', async () => {
+    const { post, startOutbox } = load()
+    startOutbox(() => Promise.reject(new Error('not what was expected')))
+    answers.push(() => json(200, { odd: true }))
+    post(parcel(1))
+    await waitFor(() => expect(kept()).toEqual([]))
+  })
+
+  test('an answer that is cut off counts as none', async () => {
+    const { post } = load()
+    answers.push(
+      () => ({ ...json(200, {}), json: () => Promise.reject(new SyntaxError('cut off')) }),
+      () => json(200, {}),
+    )
+    post(parcel(1))
+    await waitFor(() => expect(sent).toHaveLength(2), { timeout: 4000 })
+    await waitFor(() => expect(kept()).toEqual([]))
+  })
+
+  test('what was refused for its time is asked about, and sent again as said now', async () => {
+    const { post, isAskedAbout, sayNow } = load()
+    answers.push(() => json(422, { ...problem, code: 'clock-ahead' }))
+    post({ ...parcel(1), body: { events: [{ id: 'a', atMs: 5 }] } })
+    await waitFor(() => expect(localStorage.getItem(kept()[0]!)).toContain('clock-ahead'))
+    const [key = ''] = kept()
+    expect(isAskedAbout(JSON.parse(localStorage.getItem(key)!) as never)).toBe(true)
+    answers.push(() => json(200, {}))
+    sayNow(key.replace('okazu.outbox/', ''))
+    await waitFor(() => expect(kept()).toEqual([]))
+    const { events } = sent.at(-1)!.body as { events: { atMs: number }[] }
+    expect(events[0]!.atMs).toBeGreaterThan(5)
+  })
 })

@@ -1,7 +1,8 @@
 import { ProblemDetails } from 'contract/problem'
 import { useSyncExternalStore } from 'react'
 import { z } from 'zod'
-import { NoAnswer, Refused, sendJson } from './http'
+import { Failed, NoAnswer, Refused, sendJson } from './http'
+import { kitchenNowMs } from './clock'
 import { onReachable } from './network'
 import { forget, keep, keptKeys, onKeptElsewhere, readKept } from './storage'
 import { v7 } from 'uuid'
@@ -25,17 +26,26 @@ const Parcel = z.object({
   path: z.string(),
   body: z.unknown(),
   refusal: ProblemDetails.nullable(),
+  /** How often the server failed on it: from the third time on it stands aside, and is tried again now and then. */
+  failures: z.int().default(0),
 })
 export type Parcel = z.infer<typeof Parcel>
 
 /** One key a parcel, named by its UUIDv7: two tabs never write the same key, and keys sort in the order of posting. */
 const PREFIX = 'okazu.outbox/'
 const RETRY_MS = 2000
+const ASIDE_AFTER = 3
+const ASIDE_MS = 30_000
 const listeners = new Set<() => void>()
 let parcels: readonly Parcel[] = read()
 let isSending = false
 let timer: ReturnType<typeof setTimeout> | null = null
-let onDelivered: (parcel: Parcel, answer: unknown) => void = () => undefined
+let onDelivered: Delivered = () => Promise.resolve()
+/** Until when a parcel on which the server failed is left alone [ms of this device]. */
+const restsUntilMs = new Map<string, number>()
+
+/** Takes what the server answered to a parcel; the parcel is forgotten only when that is kept in its place. */
+type Delivered = (parcel: Parcel, answer: unknown) => Promise<void>
 
 function read(): Parcel[] {
   return keptKeys(PREFIX).flatMap((key) => {
@@ -63,8 +73,8 @@ function write(parcel: Parcel): void {
 }
 
 /** Keeps a parcel and sends it as soon as the server answers; parcels leave in the order they were posted. */
-export function post(parcel: Omit<Parcel, 'id' | 'refusal'>): void {
-  write({ ...parcel, id: v7(), refusal: null })
+export function post(parcel: Omit<Parcel, 'id' | 'refusal' | 'failures'>): void {
+  write({ ...parcel, id: v7(), refusal: null, failures: 0 })
   void send()
 }
 
@@ -73,7 +83,7 @@ export function dropParcel(id: string): void {
   changed()
 }
 
-export function startOutbox(delivered: typeof onDelivered): () => void {
+export function startOutbox(delivered: Delivered): () => void {
   onDelivered = delivered
   const stopStorage = onKeptElsewhere(PREFIX, changed)
   const stopReachable = onReachable(() => void send())
@@ -84,32 +94,79 @@ export function startOutbox(delivered: typeof onDelivered): () => void {
   }
 }
 
+/** Whether the time of it could not be right, so that a person has to say when it was. */
+export const isAskedAbout = ({ refusal }: Parcel): boolean =>
+  refusal?.code === 'clock-ahead' || refusal?.code === 'clock-behind'
+
+/** Sends what was refused for its time once more, as said now. */
+export function sayNow(id: string): void {
+  const parcel = read().find((one) => one.id === id)
+  if (!parcel) return
+  const atMs = Math.round(kitchenNowMs())
+  write({ ...parcel, refusal: null, body: withTime(parcel.body, atMs) })
+  void send()
+}
+
+function withTime(body: unknown, atMs: number): unknown {
+  if (Array.isArray(body)) return body.map((one) => withTime(one, atMs))
+  if (typeof body !== 'object' || body === null) return body
+  const isTime = (key: string) => key === 'atMs' || key === 'firedAtMs'
+  return Object.fromEntries(
+    Object.entries(body).map(([key, value]) => [key, isTime(key) ? atMs : withTime(value, atMs)]),
+  )
+}
+
+/** Whether the server failed on a parcel so often that the others go first. */
+export const isAside = (parcel: Parcel): boolean => parcel.refusal === null && parcel.failures >= ASIDE_AFTER
+
 async function send(): Promise<void> {
   if (isSending) return
   isSending = true
   try {
-    for (let parcel = next(); parcel; parcel = next()) {
-      const answer = await sendJson('POST', parcel.path, parcel.body, z.unknown())
-      onDelivered(parcel, answer)
-      dropParcel(parcel.id)
-    }
+    for (let parcel = next(); parcel; parcel = next()) await sendOne(parcel)
+    if (parcels.some((parcel) => parcel.refusal === null)) sendAgainIn(ASIDE_MS)
   } catch (error) {
-    const parcel = next()
-    if (error instanceof Refused && parcel) {
-      write({ ...parcel, refusal: error.problem })
-      setTimeout(() => void send())
-    } else if (error instanceof NoAnswer) {
-      if (timer) clearTimeout(timer)
-      timer = setTimeout(() => void send(), RETRY_MS)
-    } else {
-      throw error
-    }
+    if (!(error instanceof NoAnswer)) throw error
+    sendAgainIn(RETRY_MS)
   } finally {
     isSending = false
   }
 }
 
-const next = (): Parcel | undefined => read().find((parcel) => parcel.refusal === null)
+/** @throws {NoAnswer} where nobody answered: whatever comes after it would fare no better. */
+async function sendOne(parcel: Parcel): Promise<void> {
+  try {
+    const answer = await sendJson('POST', parcel.path, parcel.body, z.unknown())
+    // The server has it, whatever becomes of the answer here.
+    await onDelivered(parcel, answer).catch(() => undefined)
+    restsUntilMs.delete(parcel.id)
+    dropParcel(parcel.id)
+  } catch (error) {
+    if (error instanceof Refused) {
+      write({ ...parcel, refusal: error.problem })
+    } else if (error instanceof Failed) {
+      const failures = parcel.failures + 1
+      restsUntilMs.set(parcel.id, Date.now() + (failures >= ASIDE_AFTER ? ASIDE_MS : 0))
+      write({ ...parcel, failures })
+      if (failures < ASIDE_AFTER) throw error
+    } else {
+      throw error
+    }
+  }
+}
+
+function sendAgainIn(ms: number): void {
+  if (timer) clearTimeout(timer)
+  timer = setTimeout(() => void send(), ms)
+}
+
+/** The oldest parcel that may go: what belongs to one that stands aside waits with it, since it builds on it. */
+function next(): Parcel | undefined {
+  const waiting = read().filter((parcel) => parcel.refusal === null)
+  const resting = waiting.filter((parcel) => (restsUntilMs.get(parcel.id) ?? 0) > Date.now())
+  const subjects = new Set(resting.map((parcel) => parcel.subjectId))
+  return waiting.find((parcel) => !subjects.has(parcel.subjectId))
+}
 
 const subscribe = (listener: () => void) => {
   listeners.add(listener)

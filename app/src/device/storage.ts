@@ -1,5 +1,37 @@
+import { useSyncExternalStore } from 'react'
+
+/** Why this device keeps nothing more: no room, or not allowed (a private window, a forbidden store). */
+export type StoreTrouble = 'full' | 'forbidden'
+/** What was said here and not sent yet, or what was seen of the kitchen: each may be kept while the other is not. */
+type Store = 'said' | 'seen'
+
+const troubles: Record<Store, StoreTrouble | null> = { said: null, seen: null }
+const listeners = new Set<() => void>()
+/** What the device refused to keep: it stands here until it is sent, or until the page is closed. */
+const unkept = new Map<string, string>()
+
+export function noteStore(store: Store, error: unknown): void {
+  const trouble = error === null ? null : isQuota(error) ? 'full' : 'forbidden'
+  if (troubles[store] === trouble) return
+  troubles[store] = trouble
+  listeners.forEach((listener) => listener())
+}
+
+const isQuota = (error: unknown) => error instanceof DOMException && error.name === 'QuotaExceededError'
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+/** What the device does not keep of a store, or null where it keeps everything. */
+export const useStoreTrouble = (store: Store): StoreTrouble | null =>
+  useSyncExternalStore(subscribe, () => troubles[store])
+
 /** Small things this device keeps: written before anything is sent, so that a reload in the same second loses nothing. */
 export function readKept(key: string): string | null {
+  const here = unkept.get(key)
+  if (here !== undefined) return here
   try {
     return localStorage.getItem(key)
   } catch {
@@ -7,30 +39,41 @@ export function readKept(key: string): string | null {
   }
 }
 
-/** False where the device keeps nothing (private window, full disk). */
+/** False where the device keeps nothing (private window, full disk): it then holds until the page is closed, and says so. */
 export function keep(key: string, value: string): boolean {
   try {
     localStorage.setItem(key, value)
+    unkept.delete(key)
+    if (unkept.size === 0) noteStore('said', null)
     return true
-  } catch {
+  } catch (error) {
+    unkept.set(key, value)
+    noteStore('said', error)
     return false
   }
 }
 
 export function forget(key: string): void {
+  unkept.delete(key)
   try {
     localStorage.removeItem(key)
   } catch {
     // A device that keeps nothing has nothing to forget.
   }
+  // There may be room now for what found none.
+  for (const [other, value] of [...unkept]) if (!keep(other, value)) break
+  if (unkept.size === 0) noteStore('said', null)
 }
 
 /** Keys kept under a prefix, sorted. */
 export function keptKeys(prefix: string): string[] {
+  const keys = [...unkept.keys(), ...storedKeys()].filter((key) => key.startsWith(prefix))
+  return [...new Set(keys)].sort()
+}
+
+function storedKeys(): string[] {
   try {
     return Object.keys(localStorage)
-      .filter((key) => key.startsWith(prefix))
-      .sort()
   } catch {
     return []
   }

@@ -1,10 +1,16 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister'
-import { defaultShouldDehydrateQuery, QueryClient, useQueryClient, type Query } from '@tanstack/react-query'
-import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client'
+import { QueryClient, useQueryClient, type Query } from '@tanstack/react-query'
+import {
+  PersistQueryClientProvider,
+  persistQueryClientSave,
+  type PersistedClient,
+} from '@tanstack/react-query-persist-client'
 import { Lot, type LotList } from 'contract/rice'
 import { Run } from 'contract/run'
 import { del, get, set } from 'idb-keyval'
 import { useEffect, type ReactNode } from 'react'
+import { watchClock } from '../device/clock'
+import { noteStore } from '../device/storage'
 import { onReachable } from '../device/network'
 import { startOutbox, type Parcel } from '../device/outbox'
 import { Refused } from '../device/http'
@@ -37,26 +43,52 @@ const TOPIC = {
   stationEvents: 'runs',
 } as const satisfies Record<Parcel['kind'], string>
 
+/** Raised whenever what is kept would no longer be understood: it is then asked for again. */
+const VERSION = '6'
+const KEY = 'okazu.seen'
+
+const write = (text: string) =>
+  set(KEY, text).then(
+    () => noteStore('seen', null),
+    (error: unknown) => noteStore('seen', error),
+  )
+
+/** An answer stays until the next one: that a later question found no network takes nothing away. */
+function asAnswered({ clientState, ...kept }: PersistedClient): string {
+  const queries = clientState.queries.map(({ promise: _promise, ...query }) => ({
+    ...query,
+    state: { ...query.state, status: 'success', fetchStatus: 'idle', error: null, fetchFailureReason: null },
+  }))
+  return JSON.stringify({ ...kept, clientState: { ...clientState, queries } })
+}
+
 const persister = createAsyncStoragePersister({
   storage: {
-    getItem: async (key) => (await get<string>(key)) ?? null,
-    setItem: (key, value) => set(key, value),
-    removeItem: (key) => del(key),
+    getItem: async (key) => (await get<string>(key).catch(() => undefined)) ?? null,
+    setItem: (_key, text) => write(text),
+    removeItem: (key) => del(key).catch(() => undefined),
   },
-  key: 'okazu.seen',
+  key: KEY,
   throttleTime: 200,
+  serialize: asAnswered,
 })
 
 /** What a worker here works out is worked out again rather than kept. */
-const shouldDehydrateQuery = (query: Query) => query.queryKey[0] !== 'worked' && defaultShouldDehydrateQuery(query)
+const shouldDehydrateQuery = (query: Query) => query.queryKey[0] !== 'worked' && query.state.data !== undefined
+const KEPT = { buster: VERSION, dehydrateOptions: { shouldDehydrateQuery } }
+
+/** Keeps what is known now, rather than in a moment: before a parcel that led to it is forgotten. */
+const keepNow = (queryClient: QueryClient) =>
+  persistQueryClientSave({
+    queryClient,
+    persister: { ...persister, persistClient: (kept) => write(asAnswered(kept)) },
+    ...KEPT,
+  })
 
 /** What was seen stays on this device, so that a reload without a network shows it; what was said is sent from here. */
 export function Kept({ children }: { children: ReactNode }) {
   return (
-    <PersistQueryClientProvider
-      client={client}
-      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '5', dehydrateOptions: { shouldDehydrateQuery } }}
-    >
+    <PersistQueryClientProvider client={client} persistOptions={{ persister, maxAge: 7 * DAY_MS, ...KEPT }}>
       <Sender />
       {children}
     </PersistQueryClientProvider>
@@ -76,15 +108,18 @@ function keepLot(queries: QueryClient, lot: Lot): void {
 function Sender() {
   const queries = useQueryClient()
   useEffect(() => {
-    const stopOutbox = startOutbox((parcel, answer) => {
+    const stopOutbox = startOutbox(async (parcel, answer) => {
+      void queries.invalidateQueries({ queryKey: [TOPIC[parcel.kind]] })
       if (parcel.kind === 'run' || parcel.kind === 'runEvents') {
         queries.setQueryData(['runs', 'one', parcel.subjectId], Run.parse(answer))
       }
       if (parcel.kind === 'lot' || parcel.kind === 'lotEvents') keepLot(queries, Lot.parse(answer))
-      void queries.invalidateQueries({ queryKey: [TOPIC[parcel.kind]] })
+      await keepNow(queries)
     })
     const stopReachable = onReachable(() => void queries.invalidateQueries())
+    const stopClock = watchClock(() => void queries.invalidateQueries())
     return () => {
+      stopClock()
       stopOutbox()
       stopReachable()
     }

@@ -1,16 +1,12 @@
 import { useRouter, usePathname, type Href } from 'expo-router'
 import { useState, type ReactNode } from 'react'
 import { Pressable, View } from 'react-native'
-import { useClockOffMin } from '../device/clock'
-import { useIsReachable } from '../device/network'
-import { dropParcel, useOutbox } from '../device/outbox'
 import { useWords } from '../words/i18n'
 import { leave } from './form/leave'
 import { LeaveSheet } from './form/LeaveSheet'
 import { Beads } from './icons'
-import { Notice } from './Notice'
+import { Notices } from './Notices'
 import { Sheet } from './Sheet'
-import { useRefusal } from './states'
 import { Text } from './Text'
 import { ToastPlace } from './Toast'
 import { useIsWide } from './useIsWide'
@@ -128,60 +124,5 @@ function NavButton({ stage }: { stage: Stage }) {
         </View>
       </Sheet>
     </>
-  )
-}
-
-/** No network, a clock far off, something the kitchen refused: said once, on top of every screen. */
-function Notices() {
-  const t = useWords('ui')
-  const isReachable = useIsReachable()
-  const offMin = useClockOffMin()
-  const parcels = useOutbox()
-  const refused = parcels.filter((parcel) => parcel.refusal !== null)
-  const unsent = parcels.length - refused.length
-  return (
-    <View role="status" className="gap-1">
-      {!isReachable && (
-        <View className="px-2 pt-1">
-          <Notice kind="conflict" isSmall title={t('noNetwork')}>
-            {t('noNetworkDetail', { n: unsent })}
-          </Notice>
-        </View>
-      )}
-      {offMin !== null && (
-        <View className="px-2 pt-1">
-          <Notice kind="conflict" isSmall title={t('clockOff', { n: offMin })} />
-        </View>
-      )}
-      {refused.map((parcel) => (
-        <RefusedParcel key={parcel.id} parcel={parcel} />
-      ))}
-    </View>
-  )
-}
-
-function RefusedParcel({ parcel }: { parcel: ReturnType<typeof useOutbox>[number] }) {
-  const t = useWords('ui')
-  const refusal = useRefusal()
-  const sentence = parcel.refusal ? refusal(parcel.refusal) : ''
-  return (
-    <View className="px-2 pt-1">
-      <Notice kind="conflict" isSmall title={t('refusedTitle')}>
-        <View className="flex-row items-center gap-2">
-          <Text tone="inverse" stretch="slim" className="flex-1">
-            {sentence}
-          </Text>
-          <Pressable
-            role="button"
-            onPress={() => dropParcel(parcel.id)}
-            className="ring-focus min-h-14 items-center justify-center px-2"
-          >
-            <Text tone="inverse" weight="bold">
-              {t('refusedDrop')}
-            </Text>
-          </Pressable>
-        </View>
-      </Notice>
-    </View>
   )
 }

@@ -17,6 +17,7 @@ const NO_VALUES = {
   cap: '',
   portions: '',
   aheadS: '',
+  behindS: '',
   columns: '',
   name: '',
   item: '',

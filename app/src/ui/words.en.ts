@@ -31,6 +31,19 @@ export const ui = {
   clockOff: 'This device is {{n}} min off: the kitchen’s time is used',
   refusedTitle: 'Not taken by the kitchen',
   refusedDrop: 'Put it away',
+  refusedNow: 'It was just now',
+  aside: '{{n}} set aside: the kitchen’s server failed on it',
+  asideDetail: 'Kept here and tried again every half minute; everything else goes on.',
+  notKept: {
+    full: 'This device is full',
+    forbidden: 'This page may keep nothing on this device',
+    said: 'What you say is sent, but lost if this page is closed before that.',
+    seen: 'Without a network a reload would show nothing.',
+    do: {
+      full: 'Free some space on it.',
+      forbidden: 'Leave the private window, or allow this site to store data.',
+    },
+  },
   standard: {
     broken: 'Not the house standard “{{name}}”',
     kept: 'House standard “{{name}}” kept',
@@ -98,8 +111,12 @@ export const ui = {
       'station-too-small': '{{station}} takes {{cap}} portions, this batch has {{portions}}.',
       'wrong-station': '{{dish}} is not cooked on {{station}}. Choose another station.',
       'unknown-run': 'There is no such run here. Look on the line or in the record.',
+      'unknown-step': '{{dish}} has no such step. Your entry is kept aside and changes nothing.',
+      'unknown-staff': 'Nobody called “{{name}}” works here. Choose who it was.',
       'run-over': '{{dish}} is already over. Your entry is kept aside and changes nothing.',
-      'clock-ahead': 'This device’s time runs {{aheadS}} s ahead. Reload the page: it then takes the kitchen’s time.',
+      'clock-ahead': 'This entry is of {{aheadS}} s from now: the device’s clock was wrong. When was it?',
+      'clock-behind':
+        'This entry is of {{behindS}} s before the batch was fired: the device’s clock was wrong. When was it?',
       'csv-encoding': 'The file is not UTF-8 text. Save it again as “CSV UTF-8”.',
       'csv-columns': 'The first line must name every column. Missing: {{columns}}.',
       'csv-too-long': 'The file has {{lines}} lines, a dish at most {{most}}. Send one dish a file.',

@@ -2,11 +2,8 @@ import type { Run } from 'contract/run'
 import { useAwake } from '../device/awake'
 import { useEffect, useEffectEvent, useState } from 'react'
 import { useWindowDimensions, View } from 'react-native'
-import { useIsReachable } from '../device/network'
-import { useOutbox } from '../device/outbox'
 import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
-import { Notice } from '../ui/Notice'
 import { Loading, Problem } from '../ui/states'
 import { Text } from '../ui/Text'
 import { toast, ToastPlace } from '../ui/Toast'
@@ -20,6 +17,7 @@ import { NextBar } from './NextBar'
 import { OverPanel } from './OverPanel'
 import { StepFace } from './StepFace'
 import { StepList } from './StepList'
+import { RunNotices } from './RunNotices'
 import { useStepWords, type RunStep } from './stepWords'
 import { TroubleBar, TroubleList } from './TroublePanel'
 import { useCook, type Cook } from './useCook'
@@ -74,7 +72,7 @@ function CookRun({ run }: { run: Run }) {
   return (
     <View role="main" className="flex-1 bg-ground">
       <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
-      <Offline runId={run.id} />
+      <RunNotices runId={run.id} />
       <View className="min-h-0 flex-1 flex-row">
         <LiveScore
           run={run}
@@ -211,20 +209,6 @@ function RunHead({ run, cook, stationName }: { run: Run; cook: Cook; stationName
           {isStopped ? t('head.stopped') : cook.state.endedMs === null ? t('head.toPickUp') : t('head.up')}
         </Text>
       </View>
-    </View>
-  )
-}
-
-function Offline({ runId }: { runId: string }) {
-  const t = useWords('wok')
-  const isReachable = useIsReachable()
-  const parcels = useOutbox()
-  const kept = parcels.filter((parcel) => parcel.refusal === null)
-  const isUnknown = kept.some((parcel) => parcel.kind === 'run' && parcel.subjectId === runId)
-  if (isReachable && !isUnknown) return null
-  return (
-    <View role="status" className="px-2 pt-1">
-      <Notice kind="conflict" isSmall title={isUnknown ? t('offlineFired') : t('offline', { n: kept.length })} />
     </View>
   )
 }

@@ -59,6 +59,7 @@ const parcel = (kind: Parcel['kind'], subjectId: string, body: unknown, n = 1): 
   path: '/',
   body,
   refusal: null,
+  failures: 0,
 })
 const fire = (tickets: Ticket[], stationId = 'ring-a') =>
   FireRun.parse({
@@ -161,8 +162,8 @@ describe('what was said and not yet sent', () => {
   })
 
   test('a cancelled ticket is gone at once, and back with the later word', () => {
-    const cancelled = { events: [{ id: id(40), kind: 'cancelled', atMs: 1, counter: 0 }] }
-    const restored = { events: [{ id: id(41), kind: 'restored', atMs: 2, counter: 0 }] }
+    const cancelled = { events: [{ id: id(40), kind: 'cancelled', atMs: NOW_MS + 1, counter: 0 }] }
+    const restored = { events: [{ id: id(41), kind: 'restored', atMs: NOW_MS + 2, counter: 0 }] }
     const parcels = [parcel('ticketEvents', id(1), restored, 2), parcel('ticketEvents', id(1), cancelled, 1)]
     expect(withParcels([ticket(1, 1)], parcels.slice(1))[0]!.isCancelled).toBe(true)
     expect(withParcels([ticket(1, 1)], parcels)[0]!.isCancelled).toBe(false)

@@ -4,7 +4,7 @@ import { MiseEvent, MiseEvents, PlanId } from './event'
 import { EquipmentId, ItemId, MisePolicy, Par, PrepCard, Shift } from './house'
 
 const UUID = '01900000-0000-7000-8000-000000000001'
-const base = { id: UUID, day: '2026-11-26-evening', deviceId: 'phone', atMs: 1, counter: 0 }
+const base = { id: UUID, day: '2026-11-26-evening', deviceId: 'phone', atMs: 1_764_100_000_000, counter: 0 }
 const SAID: Record<string, object> = {
   began: { ...base, kind: 'began', taskId: 'cut:garlic:mince-2/1-cut', staffIds: ['tam', 'wen'] },
   ended: {
@@ -12,14 +12,21 @@ const SAID: Record<string, object> = {
     kind: 'ended',
     taskId: 't',
     massG: 400,
-    gave: { itemId: 'recipe:glaze', massG: 400, useByMs: 9, placeId: null },
+    gave: { itemId: 'recipe:glaze', massG: 400, useByMs: 1_764_100_000_000, placeId: null },
     took: [{ itemId: 'ingredient:soy', massG: 500 }],
   },
   handed: { ...base, kind: 'handed', taskId: 't', staffId: null },
   split: { ...base, kind: 'split', taskId: 't' },
   slow: { ...base, kind: 'slow', taskId: 't', moreS: 600 },
-  away: { ...base, kind: 'away', staffId: 'tam', fromMs: 1, toMs: 2 },
-  down: { ...base, kind: 'down', equipmentId: 'vessel:steamer', count: 1, fromMs: 1, toMs: 2 },
+  away: { ...base, kind: 'away', staffId: 'tam', fromMs: 1_764_100_000_000, toMs: 1_764_100_000_000 },
+  down: {
+    ...base,
+    kind: 'down',
+    equipmentId: 'vessel:steamer',
+    count: 1,
+    fromMs: 1_764_100_000_000,
+    toMs: 1_764_100_000_000,
+  },
   delivered: { ...base, kind: 'delivered', itemId: 'ingredient:crab', orderedG: 800, massG: 300, useByMs: null },
   dropped: { ...base, kind: 'dropped', dishId: 'crab' },
   checked: { ...base, kind: 'checked', checkId: 'gas' },

@@ -45,6 +45,9 @@ export function forgettable({ steps }: Pick<Score, 'steps'>, stepIndex: number):
   return [...byId.values()]
 }
 
+/** The id of the step in which a forgotten component is put in. */
+export const forgotStepId = (componentId: string): string => `forgot-${componentId}`
+
 /**
  * The step that a forgotten raw component needs: alone, as long as at its own place, with its own check. Null where it needs
  * none or its time is over: then it is cooked beside, or the batch waits.
@@ -58,7 +61,7 @@ export function forgottenStep(steps: readonly Step[], stepIndex: number, compone
   if (!check || !step || stepIndex >= untilIndex(steps, true)) return null
   return {
     ...step,
-    id: `forgot-${componentId}`,
+    id: forgotStepId(componentId),
     entries: step.entries.filter((entry) => entry.componentId === componentId),
     reason: 'forgottenNeedsItsCheck',
     check,

@@ -2,7 +2,7 @@ import { createRoute } from '@hono/zod-openapi'
 import { StyleList, Tasting, TastingList } from 'contract/book'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { refuseFuture } from '../http/clockAhead'
+import { placeInTime } from '../http/clockAhead'
 import { json, jsonBody, newRouter } from '../http/context'
 import { editedMeanwhile } from '../http/conflict'
 import { findStyles, saveStyles } from './styles.sql'
@@ -52,8 +52,8 @@ export const styleRoutes = newRouter()
   })
   .openapi(postTasting, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
-    const tasting = c.req.valid('json')
-    refuseFuture(tasting.atMs, now())
+    const said = c.req.valid('json')
+    const tasting = { ...said, atMs: placeInTime(said.atMs, now()) }
     await inTransaction(pool, async (connection) => {
       await addTasting(connection, kitchenId, tasting, now())
       await announce(connection, kitchenId, now(), [{ topic: 'book', key: tasting.dishId }])

@@ -1,7 +1,8 @@
 import { Tasting } from 'contract/book'
-import type { RowDataPacket } from 'mysql2'
+import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { checkSameEvent } from '../db/sameEvent'
 
 const MOST = 500
 
@@ -22,7 +23,7 @@ export async function addTasting(
   tasting: Tasting,
   nowMs: number,
 ): Promise<void> {
-  await connection.execute(
+  const [result] = await connection.execute<ResultSetHeader>(
     `INSERT IGNORE INTO tasting (kitchen_id, id, dish_id, dish_version, verdict, strength, at_ms, added, received_at_ms)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
@@ -37,4 +38,7 @@ export async function addTasting(
       nowMs,
     ],
   )
+  if (result.affectedRows > 0) return
+  const { id, dishId, verdict } = tasting
+  await checkSameEvent(connection, 'tasting', kitchenId, { id, subjectId: dishId, kind: verdict })
 }

@@ -46,8 +46,7 @@ export function checkBodies(app: OpenAPIHono<RequestEnv>): MiddlewareHandler<Req
         detail: `${type || 'a body without a content-type'} is not taken here: send ${route.types.join(' or ')}`,
         values: { types: route.types.join(', ') },
       })
-    if (type === 'application/json' && isTooDeep(await c.req.text()))
-      throw new Problem('bad-json', { detail: `JSON is taken ${MAX_DEPTH} levels deep, this is deeper` })
+    if (type === 'application/json') checkJson(await c.req.text())
     return next()
   }
 }
@@ -71,6 +70,44 @@ function bodiesOf(app: OpenAPIHono<RequestEnv>): RouteBody[] {
     const pattern = new RegExp(`^${path.replace(/\{\w+\}|:\w+/g, '[^/]+')}$`)
     return types.length === 0 ? [] : [{ method: method.toUpperCase(), path: pattern, types }]
   })
+}
+
+/** @throws {Problem} bad-json where it is too deep or not JSON, invalid where a text in it is no text */
+function checkJson(text: string): void {
+  if (isTooDeep(text))
+    throw new Problem('bad-json', { detail: `JSON is taken ${MAX_DEPTH} levels deep, this is deeper` })
+  if (!MAY_BE_ODD.test(text)) return
+  const field = oddField(parsed(text), '')
+  if (field === null) return
+  throw new Problem('invalid', {
+    detail: `${field}: holds a NUL or half of a character, which no keyboard writes: send it as UTF-8 text`,
+    faults: [{ field, message: 'holds a NUL or half of a character' }],
+  })
+}
+
+/** Only what is escaped in JSON can be a NUL or half of a character: UTF-8 has neither. */
+const IS_ODD = /[\0\p{Cs}]/u
+const MAY_BE_ODD = /\\u(?:0000|d[89a-f])/i
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw new Problem('bad-json', { detail: 'send the body as JSON (UTF-8), with content-type application/json' })
+  }
+}
+
+/** The path of the first text or key that holds a NUL or half of a character. */
+function oddField(value: unknown, path: string): string | null {
+  if (typeof value === 'string') return IS_ODD.test(value) ? path || 'body' : null
+  if (typeof value !== 'object' || value === null) return null
+  for (const [key, one] of Object.entries(value)) {
+    const here = path === '' ? key : `${path}.${key}`
+    if (oddField(key, here) !== null) return path || 'body'
+    const found = oddField(one, here)
+    if (found !== null) return found
+  }
+  return null
 }
 
 /** Whether brackets outside strings open deeper than is taken. */

@@ -4,6 +4,7 @@ import { leadIdsOf, type Kitchen } from 'contract/kitchen'
 import { allergenListOf } from 'core/book/allergens'
 import { varyDish } from 'core/book/variation/vary'
 import { Problem } from '../http/problems'
+import { checkStaff } from '../setup/checkStaff'
 
 /** A promise this far gone [ms] is still taken: a feed may be slow, and clocks differ. */
 const PAST_GRACE_MS = 60_000
@@ -13,7 +14,7 @@ const AHEAD_LIMIT_MS = 36 * 3_600_000
 /**
  * Checks a ticket against the book and the clock.
  * @throws {Problem} unknown-dish, unknown-modifier, modifier-removes-rice, allergen-stays, allergen-unknown, allergen-may,
- *   promise-past or invalid
+ *   unknown-staff, promise-past or invalid
  */
 export function checkTicket(
   ticket: NewTicket,
@@ -33,6 +34,10 @@ export function checkTicket(
       faults: [{ field: 'promisedAtMs', message: 'is more than 36 hours ahead' }],
     })
   }
+  checkStaff(
+    ticket.items.map((item) => item.allowedBy),
+    kitchen,
+  )
   ticket.items.forEach((item, index) => {
     const dish = dishes.find((one) => one.id === item.dishId)
     const field = `items.${index}`

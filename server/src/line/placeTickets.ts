@@ -1,23 +1,13 @@
-import type { NewTicket, Ticket } from 'contract/ticket'
-import { ItemId, TicketId } from 'contract/ids'
+import type { Ticket } from 'contract/ticket'
 import type { PoolConnection } from 'mysql2/promise'
-import { v7 as newId } from 'uuid'
 import { announce } from '../db/outbox'
 import { codeOf } from '../db/pool'
 import { Problem } from '../http/problems'
+import { checkSameTicket } from './sameTicket'
+import type { TicketWithIds } from './ticketIds'
 import { findTicket, insertTicket, lockKitchen } from './tickets.sql'
 
-/** A ticket with every id in place, so that a retried transaction writes the same one. */
-export function withIds(ticket: NewTicket) {
-  return {
-    ...ticket,
-    id: ticket.id ?? TicketId.parse(newId()),
-    items: ticket.items.map((item) => ({ ...item, id: item.id ?? ItemId.parse(newId()) })),
-  }
-}
-type TicketWithIds = Omit<ReturnType<typeof withIds>, 'source'> & { source: Ticket['source'] }
-
-/** Places tickets in the caller's transaction; one that was placed before is answered as it is. */
+/** Places tickets in the caller's transaction; one that was placed before is answered as it is. @throws {Problem} id-taken */
 export async function placeTickets(
   connection: PoolConnection,
   kitchenId: string,
@@ -27,7 +17,9 @@ export async function placeTickets(
   await lockKitchen(connection, kitchenId)
   const placed: Ticket[] = []
   for (const ticket of tickets) {
-    if (!(await findTicket(connection, kitchenId, ticket.id))) {
+    const known = await findTicket(connection, kitchenId, ticket.id)
+    if (known) checkSameTicket(known, ticket)
+    else {
       await insertNew(connection, kitchenId, ticket, nowMs)
       await announce(connection, kitchenId, nowMs, [{ topic: 'tickets', key: ticket.id }])
     }

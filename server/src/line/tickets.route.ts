@@ -4,11 +4,13 @@ import { NewTickets, Ticket, TicketEvents, TicketList } from 'contract/ticket'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { listDishes } from '../book/dishes.sql'
+import { placeInTime } from '../http/clockAhead'
 import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
-import { findKitchen } from '../setup/kitchen.sql'
+import { kitchenOf } from '../setup/kitchenOf'
 import { checkTicket } from './checkTicket'
-import { placeTickets, withIds } from './placeTickets'
+import { placeTickets } from './placeTickets'
+import { withIds } from './ticketIds'
 import { addTicketEvents, findTicket, listOpenTickets, lockTicket } from './tickets.sql'
 
 const getTickets = createRoute({
@@ -44,8 +46,7 @@ export const ticketRoutes = newRouter()
     const body = c.req.valid('json')
     const tickets = (Array.isArray(body) ? body : [body]).map(withIds)
     const dishes = await listDishes(pool, kitchenId)
-    const kitchen = await findKitchen(pool, kitchenId)
-    if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
+    const kitchen = await kitchenOf(pool, kitchenId)
     const known = new Set<string>()
     for (const ticket of tickets) if (await findTicket(pool, kitchenId, ticket.id)) known.add(ticket.id)
     tickets.filter((ticket) => !known.has(ticket.id)).forEach((ticket) => checkTicket(ticket, dishes, kitchen, now()))
@@ -59,7 +60,8 @@ export const ticketRoutes = newRouter()
     const { events } = c.req.valid('json')
     const ticket = await inTransaction(pool, async (connection) => {
       if (!(await lockTicket(connection, kitchenId, id))) throw new Problem('not-found', { detail: `no ticket ${id}` })
-      await addTicketEvents(connection, kitchenId, id, events, now())
+      const placed = events.map((event) => ({ ...event, atMs: placeInTime(event.atMs, now()) }))
+      await addTicketEvents(connection, kitchenId, id, placed, now())
       await announce(connection, kitchenId, now(), [{ topic: 'tickets', key: id }])
       return findTicket(connection, kitchenId, id)
     })

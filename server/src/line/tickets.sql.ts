@@ -4,6 +4,7 @@ import { Ticket, type TicketEvent } from 'contract/ticket'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { checkSameEvent } from '../db/sameEvent'
 
 const takenPortions = (states: string) => `
   COALESCE((SELECT SUM(part.portions) FROM run_part AS part
@@ -118,11 +119,13 @@ export async function addTicketEvents(
   nowMs: number,
 ): Promise<void> {
   for (const event of events) {
-    await connection.execute(
+    const [result] = await connection.execute<ResultSetHeader>(
       `INSERT IGNORE INTO ticket_event (kitchen_id, id, ticket_id, kind, at_ms, counter, received_at_ms)
        VALUES (?, ?, ?, ?, ?, ?, ?)`,
       [kitchenId, event.id, ticketId, event.kind, event.atMs, event.counter, nowMs],
     )
+    if (result.affectedRows === 0)
+      await checkSameEvent(connection, 'ticket_event', kitchenId, { ...event, subjectId: ticketId })
   }
   const [rows] = await connection.execute<RowDataPacket[]>(
     'SELECT id, kind, at_ms AS atMs, counter FROM ticket_event WHERE kitchen_id = ? AND ticket_id = ?',

@@ -2,6 +2,7 @@ import { MiseEvent } from 'contract/mise/event'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { checkSameEvent } from '../db/sameEvent'
 
 const STOCK_KINDS: readonly MiseEvent['kind'][] = ['ended', 'delivered', 'counted', 'settled', 'wasted', 'undone']
 
@@ -28,7 +29,9 @@ export async function insertMiseEvent(
       nowMs,
     ],
   )
-  return result.affectedRows > 0
+  if (result.affectedRows > 0) return true
+  await checkSameEvent(connection, 'mise_event', kitchenId, { id: event.id, subjectId: event.day, kind: event.kind })
+  return false
 }
 
 /** What was said of plans, oldest first. */

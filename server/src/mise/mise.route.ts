@@ -1,11 +1,13 @@
 import { createRoute, z } from '@hono/zod-openapi'
-import { MiseEvents, PlanId } from 'contract/mise/event'
+import { MiseEvents, type MiseEvent, PlanId } from 'contract/mise/event'
 import { MiseHouse, PutMisePolicy } from 'contract/mise/house'
 import { DrawPlan, MisePlan, MisePlanList } from 'contract/mise/plan'
 import { MiseStock } from 'contract/mise/stock'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { refuseFuture } from '../http/clockAhead'
+import { checkStaff } from '../setup/checkStaff'
+import { kitchenOf } from '../setup/kitchenOf'
+import { placeInTime } from '../http/clockAhead'
 import { editedMeanwhile } from '../http/conflict'
 import { json, jsonBody, newRouter } from '../http/context'
 import { insertMiseEvent } from './events.sql'
@@ -87,8 +89,8 @@ export const miseRoutes = newRouter()
   })
   .openapi(postEvents, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
-    const { events } = c.req.valid('json')
-    events.forEach((event) => refuseFuture(event.atMs, now()))
+    const events = c.req.valid('json').events.map((said) => ({ ...said, atMs: placeInTime(said.atMs, now()) }))
+    checkStaff(events.flatMap(staffOf), await kitchenOf(pool, kitchenId))
     const taken = await inTransaction(pool, async (connection) => {
       let count = 0
       for (const event of events) if (await insertMiseEvent(connection, kitchenId, event, now())) count += 1
@@ -98,3 +100,9 @@ export const miseRoutes = newRouter()
     changed()
     return c.json({ taken }, 200)
   })
+
+/** Whom something said of the mise names. */
+function staffOf(event: MiseEvent): (string | null)[] {
+  if (event.kind === 'began') return event.staffIds
+  return event.kind === 'handed' || event.kind === 'away' ? [event.staffId] : []
+}

@@ -7,7 +7,7 @@ import { useByMs } from 'core/rice/lot/lotHolding'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { Problem } from '../http/problems'
-import { refuseFuture } from '../http/clockAhead'
+import { placeInTime } from '../http/clockAhead'
 import { foldLot, policyOf } from './foldLot'
 import { findLot, insertLot, lockNumbers, saveLotState, takeLotNumber } from './lots.sql'
 
@@ -20,13 +20,13 @@ export async function beginLot(
   connection: PoolConnection,
   kitchen: Kitchen,
   house: RiceHouse,
-  begun: NewLot,
+  sent: NewLot,
   nowMs: number,
 ): Promise<Lot> {
   await lockNumbers(connection, kitchen.id)
-  const before = await findLot(connection, kitchen.id, begun.id)
+  const before = await findLot(connection, kitchen.id, sent.id)
   if (before) return before
-  refuseFuture(begun.atMs, nowMs)
+  const begun = { ...sent, atMs: placeInTime(sent.atMs, nowMs) }
   const policy = policyOf(kitchen, house)
   const born = begun.origin === 'cooked' ? load(begun, house) : fromElsewhere(begun, kitchen, house, nowMs)
   const number = await takeLotNumber(connection, kitchen.id)

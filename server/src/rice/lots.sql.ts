@@ -3,6 +3,7 @@ import type { LotState } from 'core/rice/lot/lotState'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { checkSameEvent } from '../db/sameEvent'
 
 const LOT = `
   SELECT id, name, number, grain, origin, born_at_ms AS bornAtMs, cooked_at_ms AS cookedAtMs, mass_g AS massG,
@@ -111,7 +112,7 @@ export async function insertLot(
   )
 }
 
-/** Adds an event; false where its id was there before. */
+/** Adds an event; false where it was there before. @throws {Problem} id-taken */
 export async function insertLotEvent(
   connection: PoolConnection,
   kitchenId: string,
@@ -133,7 +134,9 @@ export async function insertLotEvent(
       nowMs,
     ],
   )
-  return result.affectedRows > 0
+  if (result.affectedRows > 0) return true
+  await checkSameEvent(connection, 'rice_event', kitchenId, { id: event.id, subjectId: event.lotId, kind: event.kind })
+  return false
 }
 
 /** Keeps what could not be taken, each id once. */

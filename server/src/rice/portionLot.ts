@@ -7,7 +7,7 @@ import type { LotState } from 'core/rice/lot/lotState'
 import type { PoolConnection } from 'mysql2/promise'
 import { v5 as idFrom } from 'uuid'
 import { Problem } from '../http/problems'
-import { refuseFuture } from '../http/clockAhead'
+import { placeInTime } from '../http/clockAhead'
 import { foldLot, policyOf } from './foldLot'
 import { insertLot, insertLotEvent, lockLots, takeLotNumber } from './lots.sql'
 import { keepLot, problemOf, unknownLot } from './takeLotEvents'
@@ -24,10 +24,10 @@ export async function portionLot(
   kitchen: Kitchen,
   house: RiceHouse,
   fromId: string,
-  input: Portioning,
+  sent: Portioning,
   nowMs: number,
 ): Promise<Lot> {
-  refuseFuture(input.atMs, nowMs)
+  const input = { ...sent, atMs: placeInTime(sent.atMs, nowMs) }
   if (input.toLotId === fromId)
     throw new Problem('invalid', { detail: 'a lot is not poured to itself: choose another' })
   const locked = await lockLots(connection, kitchen.id, [fromId, input.toLotId])

@@ -5,8 +5,7 @@ import { dayAfter, localDay } from 'core/time/localTime'
 import type { Pool } from 'mysql2/promise'
 import { listDishes } from '../book/dishes.sql'
 import { inTransaction } from '../db/pool'
-import { Problem } from '../http/problems'
-import { findKitchen } from '../setup/kitchen.sql'
+import { kitchenOf } from '../setup/kitchenOf'
 import { demandOf, HISTORY_DAYS, recordDemand } from './plan/demandRecord'
 import { findRiceHouse } from './house.sql'
 import { dayRicePlan } from './plan/dayRicePlan'
@@ -18,9 +17,7 @@ const DAY_MS = 86_400_000
 
 /** The kitchen and how it does its rice. */
 export async function riceKitchen(pool: Pool, kitchenId: string): Promise<{ kitchen: Kitchen; house: RiceHouse }> {
-  const kitchen = await findKitchen(pool, kitchenId)
-  if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
-  return { kitchen, house: await findRiceHouse(pool, kitchenId) }
+  return { kitchen: await kitchenOf(pool, kitchenId), house: await findRiceHouse(pool, kitchenId) }
 }
 
 /** What the record expects of a day, with what people changed. */

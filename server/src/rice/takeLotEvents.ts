@@ -9,7 +9,7 @@ import { learnSteam } from 'core/rice/loads'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { Problem } from '../http/problems'
-import { refuseFuture } from '../http/clockAhead'
+import { placeInTime } from '../http/clockAhead'
 import { foldLot, policyOf } from './foldLot'
 import { lockVessel, saveSteam } from './house.sql'
 import { insertLotEvent, keepRefusedLotEvent, lockLots, saveLotState } from './lots.sql'
@@ -26,11 +26,11 @@ export async function takeLotEvents(
   kitchen: Kitchen,
   house: RiceHouse,
   lotId: string,
-  events: readonly SaidOfLot[],
+  said: readonly SaidOfLot[],
   nowMs: number,
   doubts: ReadonlyMap<string, Doubt> = new Map(),
 ): Promise<LotTaken> {
-  events.forEach((event) => refuseFuture(event.atMs, nowMs))
+  const events = said.map((one) => ({ ...one, atMs: placeInTime(one.atMs, nowMs) }))
   const [found] = await lockLots(connection, kitchen.id, [lotId])
   if (!found) return refuse(connection, kitchen.id, events, unknownLot(lotId), nowMs)
   const policy = policyOf(kitchen, house)
@@ -38,11 +38,11 @@ export async function takeLotEvents(
   let lot = found
   let problem: Problem | null = null
   let taken = 0
-  for (const said of events) {
-    if (known.has(said.id)) continue
-    const state = foldLot(lot, policy, said.atMs)
+  for (const one of events) {
+    if (known.has(one.id)) continue
+    const state = foldLot(lot, policy, one.atMs)
     const event: LotEvent = {
-      ...(said.kind === 'read' ? doubted(said, state, doubts.get(said.id)) : said),
+      ...(one.kind === 'read' ? doubted(one, state, doubts.get(one.id)) : one),
       heardMs: nowMs,
     }
     const fault = lotFault(state, event, kitchen.ruleSet, policy.leadIds)

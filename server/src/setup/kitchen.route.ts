@@ -3,9 +3,9 @@ import { Kitchen, PutReadings, PutRuleSet } from 'contract/kitchen'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { json, jsonBody, newRouter, type KitchenContext } from '../http/context'
-import { Problem } from '../http/problems'
+import { kitchenOf } from './kitchenOf'
 import { changeRuleSetOfLots } from '../rice/changeRuleSet'
-import { findKitchen, saveReadings, saveRuleSet } from './kitchen.sql'
+import { saveReadings, saveRuleSet } from './kitchen.sql'
 
 const getKitchen = createRoute({
   method: 'get',
@@ -27,12 +27,7 @@ const putReadings = createRoute({
   responses: { 200: json(Kitchen, 'What thermometers speak and to what rice is reheated') },
 })
 
-const found = async (context: KitchenContext) => {
-  const { pool, kitchenId } = context
-  const kitchen = await findKitchen(pool, kitchenId)
-  if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}: start with npm start -- --fresh` })
-  return kitchen
-}
+const found = ({ pool, kitchenId }: KitchenContext) => kitchenOf(pool, kitchenId)
 
 export const kitchenRoutes = newRouter()
   .openapi(getKitchen, async (c) => c.json(await found(c.var.kitchen), 200))

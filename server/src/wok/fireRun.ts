@@ -7,21 +7,13 @@ import { isWashed } from 'core/line/stationPast'
 import { isLateModifier } from 'core/book/variation/vary'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
-import { refuseFuture } from '../http/clockAhead'
+import { placeInTime } from '../http/clockAhead'
 import { Problem } from '../http/problems'
 import { drawRice } from '../rice/drawRice'
-import {
-  findDishVersion,
-  findRun,
-  insertRun,
-  insertRunLots,
-  lockItems,
-  lockRun,
-  lockStation,
-  openRunIdAt,
-  type LockedItem,
-} from './runs.sql'
+import { findDishVersion, findRun, insertRun, insertRunLots, lockRun, lockStation, openRunIdAt } from './runs.sql'
+import { lockItems, type LockedItem } from './lockItems.sql'
 import { changesOfRun, settleRun } from './settle'
+import { checkStaff } from '../setup/checkStaff'
 import { findStationPast } from './stations.sql'
 
 /**
@@ -33,13 +25,16 @@ import { findStationPast } from './stations.sql'
 export async function fireRun(
   connection: PoolConnection,
   kitchen: Kitchen,
-  fire: FireRun,
+  sent: FireRun,
   nowMs: number,
 ): Promise<Run> {
-  const station = await lockStation(connection, kitchen.id, fire.stationId)
-  const before = await findRun(connection, kitchen.id, fire.id)
-  if (before) return before
-  refuseFuture(fire.firedAtMs, nowMs)
+  const station = await lockStation(connection, kitchen.id, sent.stationId)
+  const before = await findRun(connection, kitchen.id, sent.id)
+  if (before) return sameRun(before, sent)
+  const isStranger = sent.cookId !== null && !kitchen.staff.some((one) => one.id === sent.cookId)
+  if (isStranger && !sent.isUnconfirmed) checkStaff([sent.cookId], kitchen)
+  const cookId = isStranger ? null : sent.cookId
+  const fire = { ...sent, cookId, firedAtMs: placeInTime(sent.firedAtMs, nowMs) }
   const dish = await findDishVersion(connection, kitchen.id, fire.dishId, fire.dishVersion)
   if (!dish) {
     throw new Problem('unknown-dish', {
@@ -109,6 +104,16 @@ export async function fireRun(
   const saved = await findRun(connection, kitchen.id, run.id)
   if (!saved) throw new Error(`run ${run.id} was not saved`)
   return saved
+}
+
+/** The run as it was fired, if that is what was sent again. @throws {Problem} id-taken */
+function sameRun(before: Run, sent: FireRun): Run {
+  const key = ({ dishId, stationId, parts }: Pick<Run, 'dishId' | 'stationId' | 'parts'>) =>
+    [dishId, stationId, ...parts.map((part) => `${part.itemId} x ${part.portions}`).sort()].join()
+  if (key(before) === key(sent)) return before
+  throw new Problem('id-taken', {
+    detail: `run ${sent.id} is ${before.dishName} on ${before.stationId}, fired before with other portions: make a new id (UUIDv7)`,
+  })
 }
 
 type LockedStation = NonNullable<Awaited<ReturnType<typeof lockStation>>>
@@ -188,7 +193,8 @@ async function checkStationFree(
 /** Every part is a line of this kitchen's tickets and of this dish, whatever a device believes of them. */
 function checkItems(fire: FireRun, items: readonly LockedItem[]): void {
   const strangers = fire.parts.filter(
-    (part) => !items.some((item) => item.id === part.itemId && item.dishId === fire.dishId),
+    (part) =>
+      !items.some((item) => item.id === part.itemId && item.dishId === fire.dishId && item.ticketId === part.ticketId),
   )
   if (strangers.length === 0) return
   throw new Problem('invalid', {

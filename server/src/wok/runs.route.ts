@@ -6,7 +6,7 @@ import { csvAttachment } from '../http/attachment'
 import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { runCsv } from '../record/runs.csv'
-import { findKitchen } from '../setup/kitchen.sql'
+import { kitchenOf } from '../setup/kitchenOf'
 import { fireRun } from './fireRun'
 import { findRun, listOpenRuns } from './runs.sql'
 import { takeEvents } from './takeEvents'
@@ -74,8 +74,7 @@ export const runRoutes = newRouter()
   .openapi(postRun, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const fire = c.req.valid('json')
-    const kitchen = await findKitchen(pool, kitchenId)
-    if (!kitchen) throw new Problem('not-found', { detail: `no kitchen ${kitchenId}` })
+    const kitchen = await kitchenOf(pool, kitchenId)
     const run = await inTransaction(pool, (connection) => fireRun(connection, kitchen, fire, now()))
     changed()
     return c.json(run, 201)

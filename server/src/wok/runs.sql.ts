@@ -1,10 +1,10 @@
-import { rowsAs } from '../db/rows'
 import { Dish } from 'contract/dish'
-import { Run, RunEvent, type FireRun } from 'contract/run'
+import { Run, RunEvent } from 'contract/run'
 import type { Score } from 'core/wok/score'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { checkSameEvent } from '../db/sameEvent'
 
 const RUN = `
   SELECT id, dish_id AS dishId, dish_version AS dishVersion, dish_name AS dishName, station_id AS stationId,
@@ -100,51 +100,6 @@ export async function openRunIdAt(db: Db, kitchenId: string, stationId: string):
   return rows[0] ? String(rows[0]['id']) : null
 }
 
-export type LockedItem = {
-  id: string
-  dishId: string
-  ticketNumber: number
-  portions: number
-  firedPortions: number
-  modifiers: string[]
-  allergies: FireRun['allergies']
-  allowedBy: string | null
-  isCancelled: boolean
-  firedBy: string | null
-}
-
-/** The ticket lines of a batch with what is left of them, locked until commit. */
-export async function lockItems(
-  connection: PoolConnection,
-  kitchenId: string,
-  ids: readonly string[],
-): Promise<LockedItem[]> {
-  const [rows] = await connection.query<RowDataPacket[]>(
-    `SELECT item.id, item.dish_id AS dishId, item.portions, item.modifiers, item.allergies, item.allowed_by AS allowedBy, ticket.number AS ticketNumber,
-            ticket.is_cancelled AS isCancelled
-       FROM ticket_item AS item
-       JOIN ticket ON ticket.kitchen_id = item.kitchen_id AND ticket.id = item.ticket_id
-      WHERE item.kitchen_id = ? AND item.id IN (?) ORDER BY item.id FOR UPDATE`,
-    [kitchenId, ids],
-  )
-  const [fired] = await connection.query<RowDataPacket[]>(
-    `SELECT part.item_id AS itemId, SUM(part.portions) AS portions, MAX(run.id) AS runId
-       FROM run_part AS part
-       JOIN run ON run.kitchen_id = part.kitchen_id AND run.id = part.run_id
-      WHERE part.kitchen_id = ? AND part.item_id IN (?) AND run.state <> 'stopped' GROUP BY part.item_id`,
-    [kitchenId, ids],
-  )
-  return rowsAs<LockedItem>(rows).map((row) => {
-    const by = fired.find((one) => one['itemId'] === row.id)
-    return {
-      ...row,
-      isCancelled: Boolean(row.isCancelled),
-      firedPortions: Number(by?.['portions'] ?? 0),
-      firedBy: by ? String(by['runId']) : null,
-    }
-  })
-}
-
 type RunToInsert = Omit<Run, 'state' | 'endedAtMs' | 'events' | 'score' | 'lots'> & { score: Score }
 
 export async function insertRun(connection: PoolConnection, kitchenId: string, run: RunToInsert): Promise<void> {
@@ -203,7 +158,7 @@ export async function insertRunLots(
   }
 }
 
-/** Adds an event; false where its id was there before. */
+/** Adds an event; false where it was there before. @throws {Problem} id-taken */
 export async function insertEvent(
   connection: PoolConnection,
   kitchenId: string,
@@ -225,7 +180,9 @@ export async function insertEvent(
       nowMs,
     ],
   )
-  return result.affectedRows > 0
+  if (result.affectedRows > 0) return true
+  await checkSameEvent(connection, 'run_event', kitchenId, { id: event.id, subjectId: event.runId, kind: event.kind })
+  return false
 }
 
 /** Keeps what could not be taken, each id once. */

@@ -3,9 +3,11 @@ import { Slug } from 'contract/ids'
 import { StationEvents, StationPasts } from 'contract/station'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
-import { refuseFuture } from '../http/clockAhead'
+import { placeInTime } from '../http/clockAhead'
 import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
+import { checkStaff } from '../setup/checkStaff'
+import { kitchenOf } from '../setup/kitchenOf'
 import { insertStationEvent, listStationPasts } from './stations.sql'
 
 const getStations = createRoute({
@@ -28,15 +30,18 @@ export const stationRoutes = newRouter()
   .openapi(postEvents, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const { id } = c.req.valid('param')
-    const { events } = c.req.valid('json')
+    const events = c.req.valid('json').events.map((said) => ({ ...said, atMs: placeInTime(said.atMs, now()) }))
     if (events.some((event) => event.stationId !== id))
       throw new Problem('invalid', { detail: 'an event names another station: send it to that station' })
-    events.forEach((event) => refuseFuture(event.atMs, now()))
     const known = await listStationPasts(pool, kitchenId)
     if (!known.some((station) => station.stationId === id))
       throw new Problem('unknown-station', {
         detail: `no station "${id}": use one of ${known.map((station) => station.stationId).join(', ')}`,
       })
+    checkStaff(
+      events.map((event) => event.staffId),
+      await kitchenOf(pool, kitchenId),
+    )
     await inTransaction(pool, async (connection) => {
       for (const event of events) await insertStationEvent(connection, kitchenId, event, now())
       await announce(connection, kitchenId, now(), [{ topic: 'runs', key: '' }])

@@ -2,6 +2,7 @@ import type { StationEvent, StationPastRow } from 'contract/station'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { checkSameEvent } from '../db/sameEvent'
 
 /** What each station last cooked, until when, and when it was last washed. */
 export async function listStationPasts(db: Db, kitchenId: string): Promise<StationPastRow[]> {
@@ -31,7 +32,7 @@ export async function findStationPast(db: Db, kitchenId: string, stationId: stri
   }
 }
 
-/** Adds an event; false where its id was there before. */
+/** Adds an event; false where it was there before. @throws {Problem} id-taken */
 export async function insertStationEvent(
   connection: PoolConnection,
   kitchenId: string,
@@ -44,5 +45,11 @@ export async function insertStationEvent(
      VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     [kitchenId, id, stationId, kind, deviceId, staffId, atMs, nowMs],
   )
-  return result.affectedRows > 0
+  if (result.affectedRows > 0) return true
+  await checkSameEvent(connection, 'station_event', kitchenId, {
+    id: event.id,
+    subjectId: event.stationId,
+    kind: event.kind,
+  })
+  return false
 }

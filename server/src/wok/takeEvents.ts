@@ -1,9 +1,10 @@
 import type { Run, RunEvent } from 'contract/run'
+import { forgotStepId } from 'core/wok/forgot'
 import { runState } from 'core/wok/run'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { Problem } from '../http/problems'
-import { refuseFuture } from '../http/clockAhead'
+import { placeSince } from '../http/clockAhead'
 import { findRun, insertEvent, keepRefused, lockRun, openRunIdAt } from './runs.sql'
 import { changesOfRun, settleRun } from './settle'
 
@@ -17,13 +18,15 @@ export async function takeEvents(
   connection: PoolConnection,
   kitchenId: string,
   runId: string,
-  events: readonly RunEvent[],
+  said: readonly RunEvent[],
   nowMs: number,
 ): Promise<Taken> {
-  events.forEach((event) => refuseFuture(event.atMs, nowMs))
   await lockRun(connection, kitchenId, runId)
   const run = await findRun(connection, kitchenId, runId)
-  if (!run) return refuse(connection, kitchenId, events, unknownRun(runId), nowMs)
+  if (!run) return refuse(connection, kitchenId, said, unknownRun(runId), nowMs)
+  const lost = said.filter((event) => 'stepId' in event && !hasStep(run, event.stepId))
+  if (lost.length > 0) return refuse(connection, kitchenId, said, unknownStep(run), nowMs)
+  const events = said.map((event) => ({ ...event, atMs: placeSince(run.firedAtMs, event.atMs, nowMs) }))
 
   const known = new Set(run.events.map((event) => event.id))
   const fresh = events.filter((event) => !known.has(event.id))
@@ -55,6 +58,18 @@ async function refuse(
   for (const event of events) await keepRefused(connection, kitchenId, event, problem.code, nowMs)
   return { kind: 'refused', problem }
 }
+
+/** A step of the score, or the putting in of something that was forgotten. */
+const hasStep = ({ score }: Run, stepId: string): boolean =>
+  score.steps.some(
+    (step) => step.id === stepId || step.entries.some(({ componentId }) => stepId === forgotStepId(componentId)),
+  )
+
+const unknownStep = (run: Run) =>
+  new Problem('unknown-step', {
+    detail: `${run.dishName} has no such step: what you sent is kept aside; read the run again`,
+    values: { dish: run.dishName },
+  })
 
 const unknownRun = (runId: string) =>
   new Problem('unknown-run', {

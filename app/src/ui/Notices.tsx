@@ -1,0 +1,89 @@
+import type { ReactNode } from 'react'
+import { Pressable, View } from 'react-native'
+import { useClockOffMin } from '../device/clock'
+import { useIsReachable } from '../device/network'
+import { dropParcel, isAside, isAskedAbout, sayNow, useOutbox, type Parcel } from '../device/outbox'
+import { useStoreTrouble } from '../device/storage'
+import { useWords } from '../words/i18n'
+import { Notice } from './Notice'
+import { useRefusal } from './states'
+import { Text } from './Text'
+
+/** No network, a clock far off, a full store, something the kitchen did not take: said once, on top of every screen. */
+export function Notices() {
+  const t = useWords('ui')
+  const isReachable = useIsReachable()
+  const offMin = useClockOffMin()
+  const parcels = useOutbox()
+  const refused = parcels.filter((parcel) => parcel.refusal !== null)
+  return (
+    <View role="status" className="gap-1">
+      {!isReachable && (
+        <Strip title={t('noNetwork')}>{t('noNetworkDetail', { n: parcels.length - refused.length })}</Strip>
+      )}
+      {offMin !== null && <Strip title={t('clockOff', { n: offMin })} />}
+      <NotKept />
+      {parcels.some(isAside) && (
+        <Strip title={t('aside', { n: parcels.filter(isAside).length })}>{t('asideDetail')}</Strip>
+      )}
+      {refused.map((parcel) => (
+        <RefusedParcel key={parcel.id} parcel={parcel} />
+      ))}
+    </View>
+  )
+}
+
+/** What this device does not keep, and what to do: everything goes on, but a reload would lose it. */
+export function NotKept() {
+  const t = useWords('ui')
+  const said = useStoreTrouble('said')
+  const seen = useStoreTrouble('seen')
+  const trouble = said ?? seen
+  if (trouble === null) return null
+  return (
+    <Strip title={t(`notKept.${trouble}`)}>
+      {`${t(said === null ? 'notKept.seen' : 'notKept.said')} ${t(`notKept.do.${trouble}`)}`}
+    </Strip>
+  )
+}
+
+function Strip({ title, children }: { title: string; children?: ReactNode }) {
+  return (
+    <View className="px-2 pt-1">
+      <Notice kind="conflict" isSmall title={title}>
+        {children}
+      </Notice>
+    </View>
+  )
+}
+
+/** Something that the kitchen did not take: why, and what may be done with it. It is gone only when a person says so. */
+export function RefusedParcel({ parcel }: { parcel: Parcel }) {
+  const t = useWords('ui')
+  const refusal = useRefusal()
+  return (
+    <Strip title={t('refusedTitle')}>
+      <Text tone="inverse" stretch="slim">
+        {parcel.refusal ? refusal(parcel.refusal) : ''}
+      </Text>
+      <View className="flex-row justify-end gap-2">
+        {isAskedAbout(parcel) && <StripButton label={t('refusedNow')} onPress={() => sayNow(parcel.id)} />}
+        <StripButton label={t('refusedDrop')} onPress={() => dropParcel(parcel.id)} />
+      </View>
+    </Strip>
+  )
+}
+
+function StripButton({ label, onPress }: { label: string; onPress: () => void }) {
+  return (
+    <Pressable
+      role="button"
+      onPress={onPress}
+      className="ring-focus min-h-14 items-center justify-center rounded-md border border-channel px-3"
+    >
+      <Text tone="inverse" weight="bold">
+        {label}
+      </Text>
+    </Pressable>
+  )
+}

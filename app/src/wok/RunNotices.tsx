@@ -1,0 +1,30 @@
+import { View } from 'react-native'
+import { useIsReachable } from '../device/network'
+import { useOutbox } from '../device/outbox'
+import { Notice } from '../ui/Notice'
+import { NotKept, RefusedParcel } from '../ui/Notices'
+import { useWords } from '../words/i18n'
+
+/** What stands between this run and the kitchen: no network, a store that keeps nothing, an entry not taken. */
+export function RunNotices({ runId }: { runId: string }) {
+  const t = useWords('wok')
+  const isReachable = useIsReachable()
+  const parcels = useOutbox()
+  const kept = parcels.filter((parcel) => parcel.refusal === null)
+  const isUnknown = kept.some((parcel) => parcel.kind === 'run' && parcel.subjectId === runId)
+  return (
+    <View role="status">
+      {(!isReachable || isUnknown) && (
+        <View className="px-2 pt-1">
+          <Notice kind="conflict" isSmall title={isUnknown ? t('offlineFired') : t('offline', { n: kept.length })} />
+        </View>
+      )}
+      <NotKept />
+      {parcels
+        .filter((parcel) => parcel.refusal !== null && parcel.subjectId === runId)
+        .map((parcel) => (
+          <RefusedParcel key={parcel.id} parcel={parcel} />
+        ))}
+    </View>
+  )
+}
