@@ -1,48 +1,9 @@
 import type { Page } from '@playwright/test'
-import { expect, test, type Kitchen } from './kitchen'
+import { expect, test } from './kitchen'
 import { WIDE_PX } from './looks'
+import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
 
 test.use({ evenings: 1 })
-
-const SCREENS = [
-  '/line',
-  '/line/add',
-  '/wok',
-  '/rice',
-  '/rice/tomorrow',
-  '/rice/add',
-  '/rice/past',
-  '/mise',
-  '/mise/all',
-  '/mise/ready',
-  '/mise/count',
-  '/mise/services',
-  '/book',
-  '/book/duck',
-  '/book/duck/edit',
-  '/book/duck/taste',
-  '/book/made-ahead',
-  '/book/ingredients/onion',
-  '/record',
-  '/setup',
-] as const
-
-/** Those that are another drawing on a wide screen. */
-const WIDE_SCREENS = ['/line', '/rice', '/rice/tomorrow', '/mise', '/mise/ready', '/book/duck'] as const
-
-/** What a screen may say while it waits: that it waits. */
-const WAITING = /^(–|…|Working .*|Fetching .*|Looking at .*|tonight is being worked out)$/
-
-const TIME = /(\d+):(\d\d)(:\d\d)?/g
-
-/** Said again later: word for word, a clock a minute on, or a count-down further down. */
-function isSaidIn(later: readonly string[], text: string): boolean {
-  const shape = (one: string) => one.replace(TIME, '#')
-  const minutes = (one: string) => [...one.matchAll(TIME)].map(([, h, min]) => Number(h) * 60 + Number(min))
-  const was = minutes(text)
-  const isNear = (now: number, i: number) => Math.abs(now - (was[i] ?? 0)) <= 1 || text.endsWith('in hand')
-  return later.some((one) => shape(one) === shape(text) && minutes(one).every(isNear))
-}
 
 /** Every worker of the page keeps what it is asked until it is let go. */
 async function holdWorkers(page: Page): Promise<void> {
@@ -63,42 +24,6 @@ async function holdWorkers(page: Page): Promise<void> {
       else held.push(send)
     }
   })
-}
-
-/** What the page says, clause by clause, each once. */
-const saidOn = (page: Page) =>
-  page.evaluate(() => {
-    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
-    const said = new Set<string>()
-    while (walker.nextNode()) {
-      const parent = walker.currentNode.parentElement
-      const text = (walker.currentNode.textContent ?? '').trim()
-      if (text !== '' && parent && !parent.closest('script, style, noscript') && parent.getClientRects().length > 0)
-        for (const clause of text.split(/, | · /)) said.add(clause)
-    }
-    return [...said]
-  })
-
-/** The same twice, 300 ms apart: nothing more is coming in. */
-async function settled(page: Page): Promise<string[]> {
-  let before: string[] = []
-  await expect
-    .poll(
-      async () => {
-        const now = await saidOn(page)
-        const isSame = now.join('\n') === before.join('\n')
-        before = now
-        return isSame
-      },
-      { intervals: [300], timeout: 20_000 },
-    )
-    .toBe(true)
-  return before
-}
-
-async function lotPaths(kitchen: Kitchen): Promise<string[]> {
-  const { lots } = (await (await fetch(`${kitchen.url}/api/rice/lots`)).json()) as { lots: { id: string }[] }
-  return lots.map((lot) => `/rice/${lot.id}`)
 }
 
 test('while workers are held back, no screen says what is false once they have answered', async ({ kitchen, open }) => {

@@ -147,7 +147,7 @@ export function WideRecord() {
           {chosen ? (
             <Chosen key={chosen.id} row={chosen} zone={zone} />
           ) : (
-            <Empty title={t('choose')} detail={t('chooseDetail')} />
+            rows.length > 0 && <Empty title={t('choose')} detail={t('chooseDetail')} />
           )}
         </View>
       </View>

@@ -1,0 +1,135 @@
+import type { BrowserContext, Page } from '@playwright/test'
+import { expect, fireFirst, step, test } from './kitchen'
+import { isSaidIn, lotPaths, SCREENS, settled, WAITING } from './said'
+
+/** The application's own files are on the device: from here on it opens without a network. */
+const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+
+/** What may be said without a network and is not said with one: that there is none, what it waits for, and ways to go. */
+const NO_NETWORK =
+  /^(Rice|Mise|Wok|Line|Record|Book|Set-up|No network|the run goes on; \d+ kept here|The kitchen’s server does not answer|Nothing is lost\. Check the network; it goes on by itself as soon as it is back\.|Try again|That did not work)$/
+
+test.describe('every screen', () => {
+  test.use({ evenings: 1 })
+  test('opened cold and without a network says nothing that is false', async ({ kitchen, open, context }) => {
+    test.setTimeout(240_000)
+    const first = await open('/setup')
+    await shellKept(first)
+    await expect(first.getByRole('heading').first()).toBeVisible()
+    const paths = [...SCREENS, ...(await lotPaths(kitchen)).slice(0, 2), '/wok/0197c000-0000-7000-8000-000000000000']
+    await first.close()
+    await context.setOffline(true)
+    const offline = new Map<string, string[]>()
+    for (const path of paths) {
+      const page = await open(path)
+      await expect(page.locator('body')).toHaveText(/\w/, { useInnerText: true })
+      await page.waitForTimeout(400)
+      offline.set(path, await settled(page))
+      await page.close()
+    }
+    await context.setOffline(false)
+    const wrong: string[] = []
+    for (const path of paths) {
+      const page = await open(path)
+      await expect(page.locator('body')).toHaveText(/\w/, { useInnerText: true })
+      await page.waitForTimeout(400)
+      const online = await settled(page)
+      await page.close()
+      const isKnown = (text: string) => isSaidIn(online, text) || WAITING.test(text) || NO_NETWORK.test(text)
+      const said = offline.get(path)!
+      if (said.length === 0) wrong.push(`${path}: nothing at all`)
+      wrong.push(...said.filter((text) => !isKnown(text)).map((text) => `${path}: ${text}`))
+    }
+    expect(wrong).toEqual([])
+  })
+})
+
+test('a reload without a network shows the run at its step after six seconds and after an hour', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  await fireFirst(page)
+  await shellKept(page)
+  await kitchen.pass(context, 36)
+  await expect(step(page)).toHaveText('Egg in')
+  await context.setOffline(true)
+  // Long enough for every question that is asked again to have failed.
+  await page.waitForTimeout(6000)
+  const before = await step(page).textContent()
+  await page.reload()
+  await expect(step(page)).toHaveText(before ?? '')
+  await kitchen.pass(context, 3600)
+  await page.reload()
+  await expect(step(page)).not.toHaveText('')
+  await expect(page.getByText('The kitchen’s server does not answer')).toBeHidden()
+  await expect(page.getByText('Duck and pickled greens')).toBeVisible()
+})
+
+test.describe('a device that keeps nothing', () => {
+  const forbid = (context: BrowserContext, what: 'full' | 'forbidden') =>
+    context.addInitScript((why) => {
+      const refuse = () => {
+        throw new DOMException('no', why === 'full' ? 'QuotaExceededError' : 'SecurityError')
+      }
+      Storage.prototype.setItem = refuse
+      if (why === 'forbidden') IDBFactory.prototype.open = refuse
+    }, what)
+
+  for (const [what, title] of [
+    ['full', 'This device is full'],
+    ['forbidden', 'This page may keep nothing on this device'],
+  ] as const)
+    test(`${what}: Done works, and the screen says what is not kept`, async ({ kitchen, open, context }) => {
+      await forbid(context, what)
+      const page = await open('/line')
+      const runId = await fireFirst(page)
+      await kitchen.pass(context, 36)
+      await page.getByRole('button', { name: /^Done/ }).click()
+      await expect(step(page)).toHaveText('Egg out')
+      await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['done'])
+      await context.setOffline(true)
+      await page.getByRole('button', { name: /^Yes, it is/ }).click()
+      await expect(page.getByText(title)).toBeVisible()
+      await expect(page.getByText(/lost if this page is closed/)).toBeVisible()
+      await context.setOffline(false)
+      await kitchen.pass(context, 5)
+      await expect.poll(async () => (await kitchen.run(runId)).events.length, { timeout: 20_000 }).toBe(2)
+    })
+})
+
+test.describe('a clock that is set', () => {
+  for (const [name, byMs] of [
+    ['ten minutes forward', 600_000],
+    ['ten minutes back', -600_000],
+    ['two days forward', 172_800_000],
+    ['two days back', -172_800_000],
+  ] as const)
+    test(`${name}, in mid-run and without a network: the run goes on, also after a reload`, async ({
+      kitchen,
+      open,
+      context,
+    }) => {
+      const page = await open('/line')
+      const runId = await fireFirst(page)
+      await shellKept(page)
+      await kitchen.pass(context, 36)
+      await expect(step(page)).toHaveText('Egg in')
+      await context.setOffline(true)
+      await context.clock.setSystemTime(kitchen.now() + byMs)
+      await page.waitForTimeout(1500)
+      await expect(step(page)).toHaveText('Egg in')
+      await page.getByRole('button', { name: /^Done/ }).click()
+      await expect(step(page)).toHaveText('Egg out')
+      await page.reload()
+      await expect(step(page)).toHaveText('Egg out')
+      await context.setOffline(false)
+      await expect
+        .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind), { timeout: 20_000 })
+        .toEqual(['done'])
+      const { events, firedAtMs } = await kitchen.run(runId)
+      expect(events[0]!.atMs).toBeGreaterThanOrEqual(firedAtMs)
+      expect(Math.abs(events[0]!.atMs - kitchen.now())).toBeLessThan(30_000)
+    })
+})
