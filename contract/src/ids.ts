@@ -35,12 +35,16 @@ export const InstantMs = z
 const ONE_LINE = /^[^\p{Cc}\p{Cs}\p{Zl}\p{Zp}\p{Bidi_Control}]*$/u
 
 /** One line of text that people read, in any script. It is data wherever it goes, never markup or SQL. */
-export const line = (maxLength: number) =>
+export const line = (maxLength: number, minLength = 0, tooShort = 'write something') =>
   z
     .string()
     .trim()
+    .min(minLength, tooShort)
     .max(maxLength, `at most ${maxLength} characters`)
-    .regex(ONE_LINE, 'one line, without control characters or marks that turn the direction of writing')
+    .refine(
+      (text) => ONE_LINE.test(text),
+      'one line, without control characters or marks that turn the direction of writing',
+    )
 
 /** A name: one line, and not empty. */
-export const Name = line(120).min(1, 'give it a name')
+export const Name = line(120, 1, 'give it a name')

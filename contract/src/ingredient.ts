@@ -11,19 +11,19 @@ const scale = z.number().min(0).max(5, 'the house scale ends at 5')
 
 /** How heavy a millilitre is in one form: minced, diced, packed. */
 export const Density = z.strictObject({
-  form: line(40).min(1, 'name the form: minced, diced, packed'),
+  form: line(40, 1, 'name the form: minced, diced, packed'),
   gPerML: z.number().min(0.03, 'lighter than any food: weigh it again').max(3, 'heavier than salt: weigh it again'),
 })
 /** What one piece of a size weighs. */
 export const CountSize = z.strictObject({
-  size: line(40).min(1, 'name the size: clove, large, bunch'),
+  size: line(40, 1, 'name the size: clove, large, bunch'),
   massG: z.number().positive('must be above 0 g').max(20_000),
 })
 
 const IngredientFields = z.strictObject({
   id: Slug,
   name: Name,
-  aliases: z.array(line(120).min(1)).max(80),
+  aliases: z.array(line(120, 1)).max(80),
   role: z.string().regex(/^[a-z-]+(?::[a-z-]+)?$/, 'a role such as protein or protein:poultry'),
   state: z.string().min(1).max(30),
   food: z.enum(FOODS).nullable(),
@@ -49,7 +49,7 @@ const IngredientFields = z.strictObject({
   areAllergensKnown: z.boolean(),
   isReadyToEat: z.boolean().nullable(),
   diets: z.array(z.enum(TRAITS)),
-  source: line(200).min(1, 'say where the figures come from: the label, a table, weighed here'),
+  source: line(200, 1, 'say where the figures come from: the label, a table, weighed here'),
   confidence: z.enum(['high', 'medium', 'low']),
 })
 
@@ -76,7 +76,7 @@ export const IngredientInFile = z.preprocess((row) => {
 /** What a pack costs from a day on, in the smallest unit of the currency. */
 export const Price = z.strictObject({
   fromDay: Day,
-  packName: line(80).min(1, 'name the pack: sack 10 kg'),
+  packName: line(80, 1, 'name the pack: sack 10 kg'),
   packG: z.number().positive('a pack weighs something').max(1_000_000),
   priceMinor: z
     .int('a whole number of the smallest coin')

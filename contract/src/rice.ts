@@ -98,7 +98,7 @@ const discarded = { kind: z.literal('discarded'), massG: massG.nullable(), reaso
 const refused = { kind: z.literal('refused'), reason: z.enum(REFUSE_REASONS) }
 const accepted = {
   kind: z.literal('accepted'),
-  reason: line(200).min(3, 'say why in a few words'),
+  reason: line(200, 3, 'say why in a few words'),
   staffId: Slug,
 }
 const finished = { kind: z.literal('finished') }

@@ -76,7 +76,7 @@ export const RicePlanEdits = z.strictObject({
   portions: z.record(Slug, z.number().min(0).max(5000)),
   /** Sold out at this minute of the day: what was sold is a lower bound. */
   soldOut: z.record(Slug, minute).optional(),
-  event: z.strictObject({ name: line(80).min(1), percent: z.number().min(-100).max(400) }).nullable(),
+  event: z.strictObject({ name: line(80, 1), percent: z.number().min(-100).max(400) }).nullable(),
 })
 export type RicePlanEdits = z.infer<typeof RicePlanEdits>
 /** Edits of a day's plan, with the version that they began from. */

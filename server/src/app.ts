@@ -27,6 +27,7 @@ import { stationRoutes } from './wok/stations.route'
 import { isGone } from './db/pool'
 import { checkBodies, limitBodies } from './http/bodies'
 import type { KitchenContext, RequestEnv } from './http/context'
+import { describeApi, type ApiDocument } from './http/describe'
 import { onlyOwnPages } from './http/ownPages'
 import { Problem } from './http/problems'
 import { limitRequests } from './http/rateLimit'
@@ -101,10 +102,8 @@ export function createApp(
   app.route('/api', feedRoutes)
   app.route('/api', liveRoutes(follower))
   app.openAPIRegistry.register('ProblemDetails', ProblemDetails)
-  app.doc31('/api/openapi.json', {
-    openapi: '3.1.0',
-    info: { title: 'Okazu', version: '0.1.0', description: 'Every refusal is application/problem+json (RFC 9457).' },
-  })
+  let described: ApiDocument | null = null
+  app.get('/api/openapi.json', (c) => c.json((described ??= describeApi(app))))
   app.notFound(() => {
     throw new Problem('not-found', {
       detail: 'nothing is served at this address: the API is described at /api/openapi.json',

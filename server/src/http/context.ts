@@ -1,5 +1,5 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
-import type { z } from 'zod'
+import { z } from 'zod'
 import type { LabelPrinter } from '../device/devices'
 import type { HealthSource } from '../setup/health'
 import { Problem } from './problems'
@@ -49,6 +49,11 @@ const depth = (issues: readonly z.core.$ZodIssue[]) => Math.max(0, ...issues.map
 export const json = <T extends z.ZodType>(schema: T, description: string) => ({
   content: { 'application/json': { schema } },
   description,
+})
+
+/** An answer that is a file to keep: text, a picture or a page, or JSON of another's vocabulary. */
+export const file = (type: string, description: string) => ({
+  200: { content: { [type]: { schema: type.endsWith('json') ? z.unknown() : z.string() } }, description },
 })
 
 export const jsonBody = <T extends z.ZodType>(schema: T) => ({

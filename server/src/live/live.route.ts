@@ -1,3 +1,4 @@
+import { createRoute, z } from '@hono/zod-openapi'
 import type { LiveChange } from 'contract/run'
 import { streamSSE } from 'hono/streaming'
 import { changesAfter, newestChangeNo } from '../db/outbox'
@@ -8,12 +9,30 @@ const HEARTBEAT_MS = 15_000
 /** A screen that was away for more changes than this asks for everything again. */
 const MAX_GAP = 5_000
 
+const getLive = createRoute({
+  method: 'get',
+  path: '/live',
+  summary: 'Every committed change as server-sent events, from now on or from the last one seen',
+  request: {
+    query: z.object({ after: z.string().regex(/^\d+$/).optional().openapi({ description: 'the last number seen' }) }),
+    headers: z.object({ 'last-event-id': z.string().optional() }),
+  },
+  responses: {
+    200: {
+      description: 'events "hello" (the newest number and the time), "change" (topic and key) and "beat" (the time)',
+      content: { 'text/event-stream': { schema: z.string() } },
+    },
+  },
+})
+
 /**
  * Every committed change as server-sent events. The id is the outbox number: a screen that lost the stream resumes from
  * the last number it saw (`Last-Event-ID`, or `?after=`). The event `hello` carries the newest number and the time.
  */
-export const liveRoutes = (follower: LiveFollower) =>
-  newRouter().get('/live', (c) => {
+export function liveRoutes(follower: LiveFollower) {
+  const router = newRouter()
+  router.openAPIRegistry.registerPath(getLive)
+  return router.get('/live', (c) => {
     c.header('x-accel-buffering', 'no')
     const lastSeen = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
     const { pool, kitchenId, now } = c.var.kitchen
@@ -58,6 +77,7 @@ export const liveRoutes = (follower: LiveFollower) =>
       }
     })
   })
+}
 
 /** Resolves to true after `ms`, or to false as soon as it is woken. */
 function waitFor(onReady: (wake: () => void) => void, ms: number): Promise<boolean> {

@@ -5,7 +5,7 @@ import { batchScore } from 'core/line/batchScore'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { attachment, csvAttachment } from '../../http/attachment'
-import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
+import { file, json, jsonBody, type KitchenContext, newRouter } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { findKitchen } from '../../setup/kitchen.sql'
 import { listDishes } from '../dishes.sql'
@@ -19,9 +19,6 @@ import { bringKitchenFile, kitchenFile } from './kitchenFile'
 import { readJsonLd } from './readJsonLd'
 
 const params = z.object({ id: Slug })
-const file = (type: string, description: string) => ({
-  200: { content: { [type]: { schema: z.string() } }, description },
-})
 /** A body that its reader takes apart itself: described by a plain schema, which is not validated before. */
 const textBody = (types: readonly string[], description: string) => ({
   required: true as const,

@@ -13,6 +13,8 @@ import pino from 'pino'
 import { v7 as newId } from 'uuid'
 import { createApp } from '../../app'
 import { testClock, type TestClock } from '../../http/testClock'
+import { describeApi } from '../../http/describe'
+import { AsDescribed } from './asDescribed'
 import { LiveFollower } from '../../live/follower'
 import { DEMO_KITCHEN_ID } from '../../demo/kitchen'
 import { prepareDemo } from '../../demo/prepareDemo'
@@ -77,6 +79,9 @@ async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void
   }
 }
 
+let described: AsDescribed | null = null
+
+/** Asks the API as a program does; an answer that the OpenAPI document does not describe is an error. */
 export async function send(
   app: OpenAPIHono<RequestEnv>,
   method: string,
@@ -93,13 +98,13 @@ export async function send(
     }),
   })
   const text = await response.text()
-  const isJsonAnswer = (response.headers.get('content-type') ?? '').includes('json')
-  return {
-    status: response.status,
-    headers: response.headers,
-    text,
-    json: (isJsonAnswer ? JSON.parse(text) : null) as never,
-  }
+  const answerType = response.headers.get('content-type') ?? ''
+  const json = (answerType.includes('json') ? JSON.parse(text) : null) as never
+  const { status, headers } = response
+  described ??= new AsDescribed(describeApi(app))
+  const difference = described.differs({ method, path: `/api${path}`, status, type: answerType, json })
+  if (difference !== null) throw new Error(`not as the OpenAPI document has it: ${difference}`)
+  return { status, headers, text, json }
 }
 
 export const newTicket = (

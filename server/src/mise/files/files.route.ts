@@ -3,7 +3,7 @@ import { PlanId } from 'contract/mise/event'
 import type { MisePlan } from 'contract/mise/plan'
 import { localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
-import { newRouter, type KitchenContext } from '../../http/context'
+import { file, type KitchenContext, newRouter } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { labelPdf, labelPng } from '../../print/labels'
 import { miseKitchen } from '../miseKitchen'
@@ -15,9 +15,6 @@ import { planIcs } from './plan.ics'
 import { prepSheet } from './planSheet'
 import { scheduled } from './scheduled'
 
-const file = (type: string, description: string) => ({
-  200: { content: { [type]: { schema: z.string() } }, description },
-})
 const planParams = z.object({ id: PlanId })
 const lotParams = z.object({ id: z.string().max(64) })
 

@@ -4,7 +4,7 @@ import { Day } from 'contract/ids'
 import { LotId } from 'contract/rice'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
-import { json, newRouter, type KitchenContext } from '../../http/context'
+import { file, json, type KitchenContext, newRouter } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { foldLot, policyOf } from '../foldLot'
 import { findLot, listLotsBetween } from '../lots.sql'
@@ -18,9 +18,6 @@ import { planIcs } from './plan.ics'
 import { planSheet } from './planSheet'
 
 const LOG_DAYS = 31
-const file = (type: string, description: string) => ({
-  200: { content: { [type]: { schema: z.string() } }, description },
-})
 const lotParams = z.object({ id: LotId })
 const copies = z.coerce.number().int().min(1).max(200).default(1)
 
