@@ -18,7 +18,7 @@ import { lcg } from './chance'
 import { DEMO_COOK_AT } from './kitchen'
 
 const MIN_MS = 60_000
-const AFTER_END_MS = 3_600_000
+const AFTER_END_MS = 20 * MIN_MS
 
 /**
  * Cooks past boats through the same functions as a live evening: a wave of tickets, its batches, runs with the words of
