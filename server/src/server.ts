@@ -8,6 +8,7 @@ import type { LabelPrinter } from './device/devices'
 import { runFeed } from './device/feed/runFeed'
 import { runProbe } from './device/probe/runProbe'
 import { createApp } from './app'
+import { trimOutbox } from './db/outbox'
 import { serveApp } from './http/static'
 import { LOOPBACK_NAMES } from './http/ownPages'
 import { mountTestClock, type TestClock } from './http/testClock'
@@ -16,6 +17,9 @@ import { findKitchen } from './setup/kitchen.sql'
 import { settleOpenRuns } from './wok/settle'
 
 const TICK_MS = 1000
+const TRIM_EVERY_MS = 3_600_000
+/** No screen that is away for longer follows change by change. */
+const CHANGES_KEPT_MS = 2 * 86_400_000
 const LOOPBACK: Network = { host: '127.0.0.1', names: LOOPBACK_NAMES, tls: null }
 /** A sender that is slower than this, or a connection that asks nothing for so long, is closed [ms]. */
 const SLOW_MS = 10_000
@@ -76,6 +80,11 @@ export async function startServer({
     const probed = await runProbe(pool, kitchenId, now())
     if (ended + fed + probed > 0) follower.wake()
   }
+  const trim = () =>
+    trimOutbox(pool, kitchenId, now() - CHANGES_KEPT_MS).catch((error: unknown) =>
+      log.warn({ err: error }, 'outbox not trimmed, trying again'),
+    )
+  const trimmer = setInterval(() => void trim(), TRIM_EVERY_MS)
   let ticking: Promise<void> = Promise.resolve()
   const ticker = setInterval(() => {
     ticking = ticking.then(tick).catch((error: unknown) => log.warn({ err: error }, 'tick failed, trying again'))
@@ -89,6 +98,7 @@ export async function startServer({
   })
   const stop = async () => {
     clearInterval(ticker)
+    clearInterval(trimmer)
     follower.stop()
     if ('closeAllConnections' in server) server.closeAllConnections()
     await new Promise((resolve) => server.close(resolve))

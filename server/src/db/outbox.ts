@@ -46,3 +46,21 @@ export async function newestChangeNo(db: Db, kitchenId: string): Promise<number>
   const [rows] = await db.execute<RowDataPacket[]>('SELECT outbox_no AS no FROM kitchen WHERE id = ?', [kitchenId])
   return Number(rows[0]?.['no'] ?? 0)
 }
+
+/** The number of the oldest change that is still there; null where there is none. */
+export async function oldestChangeNo(db: Db, kitchenId: string): Promise<number | null> {
+  const [rows] = await db.execute<RowDataPacket[]>('SELECT MIN(no) AS no FROM outbox WHERE kitchen_id = ?', [kitchenId])
+  const no: unknown = rows[0]?.['no']
+  return no === null || no === undefined ? null : Number(no)
+}
+
+const TRIMMED_AT_ONCE = 5000
+
+/** Takes out changes that are older than any screen is away; a screen that was away longer asks for everything again. */
+export async function trimOutbox(db: Db, kitchenId: string, beforeMs: number): Promise<number> {
+  const [result] = await db.execute<ResultSetHeader>(
+    `DELETE FROM outbox WHERE kitchen_id = ? AND at_ms < ? ORDER BY no LIMIT ${TRIMMED_AT_ONCE}`,
+    [kitchenId, beforeMs],
+  )
+  return result.affectedRows
+}

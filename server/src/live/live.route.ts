@@ -1,7 +1,7 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import type { LiveChange } from 'contract/run'
 import { streamSSE } from 'hono/streaming'
-import { changesAfter, newestChangeNo } from '../db/outbox'
+import { changesAfter, newestChangeNo, oldestChangeNo } from '../db/outbox'
 import { newRouter } from '../http/context'
 import type { LiveFollower } from './follower'
 
@@ -50,7 +50,9 @@ export function liveRoutes(follower: LiveFollower) {
         wake()
       })
       const newest = await newestChangeNo(pool, kitchenId)
-      const hasGap = Number.isFinite(lastSeen) && (newest - lastSeen > MAX_GAP || lastSeen > newest)
+      const oldest = await oldestChangeNo(pool, kitchenId)
+      const isTrimmed = lastSeen < newest && (oldest === null || oldest > lastSeen + 1)
+      const hasGap = Number.isFinite(lastSeen) && (newest - lastSeen > MAX_GAP || lastSeen > newest || isTrimmed)
       let lastNo = Number.isFinite(lastSeen) && !hasGap ? lastSeen : newest
       await stream.writeSSE({
         event: 'hello',
