@@ -1,5 +1,5 @@
 import { Resvg } from '@resvg/resvg-js'
-import { rgb, type PDFPage } from 'pdf-lib'
+import { PDFDocument, rgb, type PDFPage } from 'pdf-lib'
 import { newPdf, printable, textPath, type PdfFonts } from './fonts'
 import { LABEL_MM, labelMarks, type LabelMark, type LabelText } from './labelDrawing'
 
@@ -23,33 +23,35 @@ export function labelPng(text: LabelText): Buffer {
   return new Resvg(svg, { fitTo: { mode: 'width', value: LABEL_MM.width * DOTS_PER_MM } }).render().asPng()
 }
 
-/** Labels as PDF: one a page of its own size, or a sheet of A4 with as many as asked for. */
+/** Labels as PDF: one a page of its own size, or a sheet of A4 with as many as asked for. Drawn once, however many. */
 export async function labelPdf(text: LabelText, size: '60x40' | 'a4', copies: number): Promise<Uint8Array> {
-  const { pdf, fonts } = await newPdf(`${text.name} label`)
-  const marks = labelMarks(text)
-  if (size === '60x40') {
-    for (let i = 0; i < copies; i += 1) {
-      const page = pdf.addPage([LABEL_MM.width * POINTS_PER_MM, LABEL_MM.height * POINTS_PER_MM])
-      draw(page, fonts, marks, 0, 0)
-    }
-    return pdf.save()
-  }
+  const { pdf: single, fonts } = await newPdf(`${text.name} label`)
+  const [widthPt, heightPt] = [LABEL_MM.width * POINTS_PER_MM, LABEL_MM.height * POINTS_PER_MM]
+  draw(single.addPage([widthPt, heightPt]), fonts, labelMarks(text))
+  if (copies === 1 && size === '60x40') return single.save()
+  const pdf = await PDFDocument.load(await single.save())
+  const label = await pdf.embedPage(pdf.getPage(0))
+  pdf.removePage(0)
   const leftMm = (A4_MM.width - A4_COLUMNS * LABEL_MM.width) / 2
   const topMm = (A4_MM.height - A4_ROWS * LABEL_MM.height) / 2
   for (let i = 0; i < copies; i += 1) {
+    if (size === '60x40') {
+      pdf.addPage([widthPt, heightPt]).drawPage(label)
+      continue
+    }
     const place = i % A4_LABELS
     if (place === 0) pdf.addPage([A4_MM.width * POINTS_PER_MM, A4_MM.height * POINTS_PER_MM])
-    const column = place % A4_COLUMNS
-    const row = Math.floor(place / A4_COLUMNS)
-    const page = pdf.getPages().at(-1)!
-    draw(page, fonts, marks, leftMm + column * LABEL_MM.width, topMm + row * LABEL_MM.height)
+    const page = pdf.getPage(pdf.getPageCount() - 1)
+    const x = (leftMm + (place % A4_COLUMNS) * LABEL_MM.width) * POINTS_PER_MM
+    const downMm = topMm + (Math.floor(place / A4_COLUMNS) + 1) * LABEL_MM.height
+    page.drawPage(label, { x, y: page.getHeight() - downMm * POINTS_PER_MM })
   }
   return pdf.save()
 }
 
-function draw(page: PDFPage, fonts: PdfFonts, marks: readonly LabelMark[], leftMm: number, topMm: number): void {
-  const x = (mm: number) => (leftMm + mm) * POINTS_PER_MM
-  const y = (mm: number) => page.getHeight() - (topMm + mm) * POINTS_PER_MM
+function draw(page: PDFPage, fonts: PdfFonts, marks: readonly LabelMark[]): void {
+  const x = (mm: number) => mm * POINTS_PER_MM
+  const y = (mm: number) => page.getHeight() - mm * POINTS_PER_MM
   for (const mark of marks) {
     if (mark.kind === 'text') {
       page.drawText(printable(mark.text), {
