@@ -1,0 +1,12 @@
+#!/usr/bin/env bash
+# npm run soak [-- ROUNDS [SEED]]: kills, cut networks, reloads, double taps and wrong clocks over server, database and two
+# phones; 1,000 rounds unless said otherwise. Nothing said may be lost, doubled, or confirmed unseen.
+. "$(dirname "$0")/lib.sh"
+need_node
+need_packages mariadbd=mariadb-server chromium-headless-shell=chromium-headless-shell
+need_modules
+need_server
+need_web
+SOAK=$(mktemp -d /tmp/okazu-soak.XXXXXX)
+trap 'pkill -9 -f "$SOAK"; rm -rf "$SOAK"' EXIT
+OKAZU_SOAK=$SOAK node --import tsx tools/soak/main.ts "$@" </dev/null

@@ -1,0 +1,98 @@
+import type { Browser, BrowserContext, Page } from '@playwright/test'
+
+export type Said = { kind: string; subjectId: string; body: { id?: string; events?: { id: string; kind: string }[] } }
+
+const KEPT = 'okazu.outbox/'
+
+/** A phone that taps twice, and remembers outside the page everything that the page ever kept to be sent. */
+export class Phone {
+  readonly said = new Map<string, Said>()
+  yesTaps = 0
+
+  private constructor(
+    private readonly context: BrowserContext,
+    readonly page: Page,
+    private readonly url: string,
+  ) {}
+
+  static async open(browser: Browser, url: string): Promise<Phone> {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+    await context.clock.install({ time: Date.now() })
+    const page = await context.newPage()
+    const phone = new Phone(context, page, url)
+    await context.exposeFunction('okazuSaid', (key: string, value: string) => {
+      phone.said.set(key, JSON.parse(value) as Said)
+    })
+    await context.addInitScript((prefix) => {
+      const { value: setItem } = Object.getOwnPropertyDescriptor(Storage.prototype, 'setItem') as {
+        value: (this: Storage, key: string, value: string) => void
+      }
+      Storage.prototype.setItem = function (key: string, value: string) {
+        setItem.call(this, key, value)
+        if (key.startsWith(prefix))
+          (globalThis as unknown as { okazuSaid: (k: string, v: string) => void }).okazuSaid(key, value)
+      }
+    }, KEPT)
+    await page.goto(`${url}/line`)
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    return phone
+  }
+
+  /** Fires what the line proposes, with both thumbs; leaves the phone at the wok if it did. */
+  async fire(): Promise<void> {
+    if (!this.page.url().endsWith('/line')) await this.go('/line')
+    await this.tapTwice(/^Fire /)
+    await this.page.waitForURL(/\/wok\//, { timeout: 3000 }).catch(() => undefined)
+  }
+
+  /** Says whatever the wok asks for now, twice; a check is answered once it is shown. */
+  async cook(): Promise<void> {
+    const yes = this.page.getByRole('button', { name: /^Yes, it is/ })
+    if (await yes.isVisible()) {
+      // A tap that a reload cuts off may have been heard.
+      this.yesTaps += 1
+      await yes.click({ timeout: 1000 }).catch(() => undefined)
+      return
+    }
+    await this.tapTwice(/^Done/)
+  }
+
+  async look(path: string): Promise<void> {
+    if (this.page.url() !== this.url + path) await this.go(path)
+  }
+
+  async cut(isCut: boolean): Promise<void> {
+    await this.context.setOffline(isCut)
+  }
+
+  async reload(): Promise<void> {
+    await this.page.reload({ timeout: 10_000 }).catch(() => undefined)
+  }
+
+  async setClock(offMs: number): Promise<void> {
+    await this.context.clock.setSystemTime(Date.now() + offMs)
+  }
+
+  /** Keys of what this phone has not sent yet, and of what was refused. */
+  async waiting(): Promise<{ unsent: string[]; refused: string[] }> {
+    const kept = await this.page.evaluate(() => Object.entries(localStorage) as [string, string][])
+    const parcels = kept.filter(([key]) => key.startsWith(KEPT))
+    const isRefused = ([, value]: [string, string]) => (JSON.parse(value) as { refusal: unknown }).refusal !== null
+    const keys = (some: [string, string][]) => some.map(([key]) => key)
+    return { unsent: keys(parcels.filter((one) => !isRefused(one))), refused: keys(parcels.filter(isRefused)) }
+  }
+
+  private async go(path: string): Promise<void> {
+    await this.page.goto(this.url + path, { timeout: 10_000 }).catch(() => undefined)
+  }
+
+  private async tapTwice(name: RegExp): Promise<void> {
+    const box = await this.page
+      .getByRole('button', { name })
+      .last()
+      .boundingBox({ timeout: 1500 })
+      .catch(() => null)
+    if (!box) return
+    for (let tap = 0; tap < 2; tap += 1) await this.page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2)
+  }
+}
