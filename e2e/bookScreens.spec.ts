@@ -16,7 +16,7 @@ const BOOK_SCREENS = [
 ] as const
 
 test('no serious accessibility finding on any screen, on steel or on paper: book', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/book')
   await settings(page, { theme: 'steel' })
   for (const path of BOOK_SCREENS) {
@@ -31,7 +31,7 @@ test('no serious accessibility finding on any screen, on steel or on paper: book
 })
 
 test('in a locale two fifths longer, the book neither clips nor has words of its own', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/book')
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)

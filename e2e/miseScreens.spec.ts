@@ -10,7 +10,7 @@ const withBeginnings = (words: Set<string>) =>
   new Set([...words].flatMap((word) => Array.from(word, (_, i) => word.slice(0, i + 1))))
 
 test('no serious accessibility finding on any screen, on steel or on paper: mise', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/mise')
   await settings(page, { theme: 'steel' })
   for (const path of MISE_SCREENS) {
@@ -34,7 +34,7 @@ test('no serious accessibility finding on any screen, on steel or on paper: mise
 })
 
 test('in a locale two fifths longer, mise neither clips nor has words of its own', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/mise')
   await settings(page, { words: 'pseudo' })
   const known = withBeginnings(await dataWords(kitchen))

@@ -27,7 +27,7 @@ async function holdWorkers(page: Page): Promise<void> {
 }
 
 test('while workers are held back, no screen says what is false once they have answered', async ({ kitchen, open }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(300_000)
   const page = await open('/setup')
   await holdWorkers(page)
   const wrong: string[] = []

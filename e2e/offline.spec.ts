@@ -1,6 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test'
 import { expect, fireFirst, step, test } from './kitchen'
-import { isSaidIn, lotPaths, SCREENS, settled, WAITING } from './said'
+import { WIDE_PX } from './looks'
+import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
 
 /** The application's own files are on the device: from here on it opens without a network. */
 const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
@@ -12,29 +13,27 @@ const NO_NETWORK =
 test.describe('every screen', () => {
   test.use({ evenings: 1 })
   test('opened cold and without a network says nothing that is false', async ({ kitchen, open, context }) => {
-    test.setTimeout(240_000)
+    test.setTimeout(300_000)
     const first = await open('/setup')
     await shellKept(first)
     await expect(first.getByRole('heading').first()).toBeVisible()
-    const paths = [...SCREENS, ...(await lotPaths(kitchen)).slice(0, 2), '/wok/0197c000-0000-7000-8000-000000000000']
-    await first.close()
+    const isWide = first.viewportSize()!.width > WIDE_PX
+    const paths = isWide
+      ? [...WIDE_SCREENS, '/record', '/book', '/mise/count', '/rice/past', '/setup']
+      : [...SCREENS, ...(await lotPaths(kitchen)).slice(0, 2), '/wok/0197c000-0000-7000-8000-000000000000']
+    const saidAt = async (path: string) => {
+      await first.goto(kitchen.url + path)
+      await expect(first.locator('body')).toHaveText(/\w/, { useInnerText: true })
+      await first.waitForTimeout(400)
+      return settled(first)
+    }
     await context.setOffline(true)
     const offline = new Map<string, string[]>()
-    for (const path of paths) {
-      const page = await open(path)
-      await expect(page.locator('body')).toHaveText(/\w/, { useInnerText: true })
-      await page.waitForTimeout(400)
-      offline.set(path, await settled(page))
-      await page.close()
-    }
+    for (const path of paths) offline.set(path, await saidAt(path))
     await context.setOffline(false)
     const wrong: string[] = []
     for (const path of paths) {
-      const page = await open(path)
-      await expect(page.locator('body')).toHaveText(/\w/, { useInnerText: true })
-      await page.waitForTimeout(400)
-      const online = await settled(page)
-      await page.close()
+      const online = await saidAt(path)
       const isKnown = (text: string) => isSaidIn(online, text) || WAITING.test(text) || NO_NETWORK.test(text)
       const said = offline.get(path)!
       if (said.length === 0) wrong.push(`${path}: nothing at all`)

@@ -38,7 +38,7 @@ async function moveIn(kitchen: Kitchen, lotId: string): Promise<void> {
 }
 
 test('from tomorrow’s portions to a load, a tray, a log and a ready lot', async ({ kitchen, open, context }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/rice/tomorrow')
 
   await test.step('a person knows better than the record', async () => {

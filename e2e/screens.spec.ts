@@ -15,7 +15,7 @@ async function lotPaths(kitchen: Kitchen): Promise<string[]> {
 }
 
 test('no serious accessibility finding on any screen, on steel or on paper', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/setup')
   await settings(page, { theme: 'steel' })
   for (const path of SCREENS) {
@@ -38,7 +38,7 @@ test('no serious accessibility finding on any screen, on steel or on paper', asy
 })
 
 test('no serious accessibility finding on any screen, on steel or on paper: rice', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/rice')
   await settings(page, { theme: 'steel' })
   for (const path of [...RICE_SCREENS, ...(await lotPaths(kitchen))]) {
@@ -53,7 +53,7 @@ test('no serious accessibility finding on any screen, on steel or on paper: rice
 })
 
 test('in a locale two fifths longer, nothing is hard-coded and nothing clips', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/setup')
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)
@@ -75,7 +75,7 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
 })
 
 test('in a locale two fifths longer, rice neither clips nor has words of its own', async ({ kitchen, open }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const page = await open('/rice')
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)

@@ -12,6 +12,7 @@ const [rounds = 1000, seed = 1] = process.argv.slice(2).map(Number)
 const DISHES = ['plain', 'duck', 'crab', 'mushroom']
 const OFF_MS = [600_000, -600_000, 172_800_000, -172_800_000]
 const SETTLE_TRIES = 90
+const ACTS_A_ROUND = 4
 
 const random = lcg(seed)
 const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T
@@ -55,7 +56,12 @@ for (let round = 1; round <= rounds; round += 1) {
   const [phone, other] = random() < 0.5 ? [phones[0]!, phones[1]!] : [phones[1]!, phones[0]!]
   if (phone.page.url().includes('/wok/') && (await phone.page.getByText(/^(Pick up|Finished|Stopped)/).count()) > 0)
     await phone.look('/line')
-  const act = () => (phone.page.url().includes('/wok/') ? phone.cook() : phone.fire())
+  const act = async () => {
+    for (let n = 0; n < ACTS_A_ROUND; n += 1) {
+      await (phone.page.url().includes('/wok/') ? phone.cook() : phone.fire())
+      await wait(600)
+    }
+  }
   const crossed = async () => {
     const path = new URL(phone.page.url()).pathname
     if (random() < 0.3 && path.startsWith('/wok/')) {

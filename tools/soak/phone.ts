@@ -42,7 +42,7 @@ export class Phone {
   async fire(): Promise<void> {
     if (!this.page.url().endsWith('/line')) await this.go('/line')
     await this.tapTwice(/^Fire /)
-    await this.page.waitForURL(/\/wok\//, { timeout: 3000 }).catch(() => undefined)
+    await this.page.waitForURL(/\/wok\//, { timeout: 800 }).catch(() => undefined)
   }
 
   /** Says whatever the wok asks for now, twice; a check is answered once it is shown. */
