@@ -6,8 +6,8 @@ export default defineConfig({
   outputDir: 'test-results',
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   forbidOnly: true,
   // On a shared machine a test may be starved once; it is then reported as flaky, and that is a bug to mend.
