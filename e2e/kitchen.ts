@@ -124,6 +124,9 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
 
 export { expect }
 
+/** The application's own files are on the device: from here on it opens without a network. */
+export const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+
 /** The big button of the line. */
 export const fireButton = (page: Page) => page.getByRole('button', { name: /^Fire / })
 

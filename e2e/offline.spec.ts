@@ -1,10 +1,7 @@
-import type { BrowserContext, Page } from '@playwright/test'
-import { expect, fireFirst, step, test } from './kitchen'
+import type { BrowserContext } from '@playwright/test'
+import { expect, fireFirst, shellKept, step, test } from './kitchen'
 import { WIDE_PX } from './looks'
 import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
-
-/** The application's own files are on the device: from here on it opens without a network. */
-const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
 
 /** What may be said without a network and is not said with one: that there is none, what it waits for, and ways to go. */
 const NO_NETWORK =

@@ -1,8 +1,4 @@
-import type { Page } from '@playwright/test'
-import { expect, fireButton, fireFirst, step, test } from './kitchen'
-
-/** The application's own files are on the device: from here on it opens without a network. */
-const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+import { expect, fireButton, fireFirst, shellKept, step, test } from './kitchen'
 
 test('reload in mid-run: the same step, the same second, nothing said is lost', async ({ kitchen, open, context }) => {
   const page = await open('/line')

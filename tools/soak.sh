@@ -8,5 +8,8 @@ need_modules
 need_server
 need_web
 SOAK=$(mktemp -d /tmp/okazu-soak.XXXXXX)
+# Everything that a soak starts has its folder in the command line.
 trap 'pkill -9 -f "$SOAK"; rm -rf "$SOAK"' EXIT
-OKAZU_SOAK=$SOAK node --import tsx tools/soak/main.ts "$@" </dev/null
+trap 'exit 130' INT TERM HUP
+node --import tsx tools/soak/main.ts "$SOAK" "$@" </dev/null &
+wait $!

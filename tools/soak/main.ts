@@ -8,7 +8,8 @@ import { judge } from './judge'
 import { Phone } from './phone'
 import { Rig } from './rig'
 
-const [rounds = 1000, seed = 1] = process.argv.slice(2).map(Number)
+const [folder = '', ...numbers] = process.argv.slice(2)
+const [rounds = 1000, seed = 1] = numbers.map(Number)
 const DISHES = ['plain', 'duck', 'crab', 'mushroom']
 const OFF_MS = [600_000, -600_000, 172_800_000, -172_800_000]
 const SETTLE_TRIES = 90
@@ -16,7 +17,7 @@ const ACTS_A_ROUND = 4
 
 const random = lcg(seed)
 const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T
-const rig = new Rig(process.env['OKAZU_SOAK'] ?? '')
+const rig = new Rig(folder)
 await rig.start()
 const browser = await chromium.launch(LAUNCH)
 const phones = [await Phone.open(browser, rig.url), await Phone.open(browser, rig.url)]

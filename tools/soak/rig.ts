@@ -64,7 +64,7 @@ export class Rig {
   }
 
   private startServer(): void {
-    this.server = spawn('node', ['--enable-source-maps', 'server/dist/main.mjs'], {
+    this.server = spawn('node', ['--enable-source-maps', 'server/dist/main.mjs', this.folder], {
       env: {
         ...process.env,
         OKAZU_PORT: String(this.port),
