@@ -1,6 +1,6 @@
 import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 import { Run, RunList } from 'contract/run'
-import { TicketList, type Ticket } from 'contract/ticket'
+import { OpenTickets, type Ticket } from 'contract/ticket'
 import { Host } from './host'
 
 /** A kitchen of its own in a database of its own, whose clock the test moves. */
@@ -63,7 +63,7 @@ export class Kitchen {
   }
 
   async tickets(): Promise<Ticket[]> {
-    return TicketList.parse(await (await fetch(`${this.url}/api/tickets`)).json()).tickets
+    return OpenTickets.parse(await (await fetch(`${this.url}/api/tickets`)).json()).tickets
   }
 
   async openRuns(): Promise<Run[]> {

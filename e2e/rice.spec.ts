@@ -211,9 +211,12 @@ test('rice from elsewhere: its age must be known; cold it goes to the shelf', as
   for (let n = 0; n < 27; n += 1) await page.keyboard.press('ArrowDown')
   await page.getByRole('spinbutton', { name: 'Cooked how long ago' }).focus()
   await page.keyboard.press('ArrowUp')
-  await press(page, /^Take in 3\.0 kg/)
+  const takeIn = page.getByRole('button', { name: /^Take in 3\.0 kg/ })
+  await takeIn.last().dblclick()
   await page.waitForURL(/\/rice$/)
   await expect.poll(async () => (await openLots(kitchen)).length).toBe(before + 1)
+  await page.waitForTimeout(500)
+  expect(await openLots(kitchen), 'a double tap takes it in once').toHaveLength(before + 1)
   expect((await openLots(kitchen)).find((lot) => lot.origin === 'bought')).toMatchObject({ massG: 3000, tempC: 4 })
 })
 

@@ -5,6 +5,7 @@ need_node
 need_packages mariadbd=mariadb-server chromium-headless-shell=chromium-headless-shell
 need_modules
 need_web
+need_server
 read -r FOLDER PID SOCKET < <(bash tools/test-db.sh start)
 trap 'bash tools/test-db.sh stop "$FOLDER" "$PID" "$SOCKET"' EXIT
 OKAZU_TEST_DB="$FOLDER $PID $SOCKET" node --import tsx tools/bench/main.ts "$@" </dev/null

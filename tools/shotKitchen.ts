@@ -8,6 +8,7 @@ import { migrate, migrationsIn } from '../server/src/db/migrate'
 import { openPool } from '../server/src/db/pool'
 import { testClock, type TestClock } from '../server/src/http/testClock'
 import { startServer } from '../server/src/server'
+import { PAPER_WORKER } from '../server/src/serverFolder'
 
 type ShotKitchen = { url: string; clock: TestClock; stop: () => Promise<void> }
 
@@ -34,6 +35,7 @@ export async function kitchenAt(database: string, hour: number, minute: number):
     printer: simulatedPrinter(join(tmpdir(), 'okazu-printed'), clock.now),
     dataFolder: tmpdir(),
     migrations: migrationsIn(MIGRATIONS),
+    paperWorker: PAPER_WORKER,
   })
   const stop = async () => {
     await server.stop()

@@ -59,7 +59,7 @@ export const KitchenBrought = z.strictObject({
 })
 
 /** A recipe from outside, read but not saved: each line with what was understood, for a person to look at. */
-export const ReviewLine = z.strictObject({
+const ReviewLine = z.strictObject({
   text: z.string(),
   kind: z.enum(['ingredient', 'heading', 'blank']),
   ingredientId: z.string().nullable(),

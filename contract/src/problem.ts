@@ -59,6 +59,7 @@ export const PROBLEM_CODES = [
   'service-past',
   'unknown-item',
   'printer',
+  'printing',
   'database',
   'internal',
 ] as const

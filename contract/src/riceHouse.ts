@@ -31,10 +31,10 @@ export type RicePlace = z.infer<typeof RicePlace>
 
 const minute = z.int().min(0).max(1440)
 /** A service of the day, in minutes since midnight. */
-export const RiceService = z
+const RiceService = z
   .strictObject({ id: Slug, name: Name, fromMin: minute, toMin: minute })
   .refine((service) => service.toMin > service.fromMin, { message: 'a service ends after it begins', path: ['toMin'] })
-export type RiceService = z.infer<typeof RiceService>
+type RiceService = z.infer<typeof RiceService>
 
 /** How the house does its rice. It may hold rice shorter than the rule set, never longer. */
 export const RicePolicy = z.strictObject({

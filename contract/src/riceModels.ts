@@ -25,7 +25,7 @@ export const RiceWaterInput = z
 export const RiceWaterOutput = z.strictObject({ waterG: z.number(), cookedMassG: z.number(), yieldRatio: z.number() })
 
 /** Portions that one service sold on one day. */
-export const ServicePortions = z.strictObject({
+const ServicePortions = z.strictObject({
   date: Day,
   service: z.string().min(1).max(64),
   portions: z.number().min(0).max(100_000),

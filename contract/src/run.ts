@@ -123,10 +123,10 @@ export const FireRun = z.strictObject({
 export type FireRun = z.infer<typeof FireRun>
 
 /** Over the station's cap, parts cooked differently than they were ordered, an allergy with others, or not washed. */
-export const RUN_MARKS = ['overCap', 'mixedParts', 'allergyMixed', 'notWashed'] as const
+const RUN_MARKS = ['overCap', 'mixedParts', 'allergyMixed', 'notWashed'] as const
 
 /** Rice of one lot that a run took [g]. */
-export const RunLot = z.strictObject({ id: Slug, name: z.string(), massG: z.number().min(0) })
+const RunLot = z.strictObject({ id: Slug, name: z.string(), massG: z.number().min(0) })
 
 /** A run as the kitchen has it, with everything said of it. */
 export const Run = FireRun.omit({ deviceId: true }).extend({

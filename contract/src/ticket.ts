@@ -11,7 +11,7 @@ const portions = z
   .max(MAX_PORTIONS, `at most ${MAX_PORTIONS} portions on one line: write a second ticket`)
 
 /** A line of a new ticket. */
-export const NewTicketItem = z.strictObject({
+const NewTicketItem = z.strictObject({
   id: ItemId.optional(),
   dishId: Slug,
   portions,
@@ -41,7 +41,7 @@ export type NewTicketBody = z.input<typeof NewTicket>
 export const NewTickets = z.union([NewTicket, z.array(NewTicket).min(1).max(100)])
 
 /** A line of a ticket, and how much of it is fired and done. */
-export const TicketItem = z.strictObject({
+const TicketItem = z.strictObject({
   id: ItemId,
   dishId: Slug,
   portions: z.int().positive(),
@@ -67,8 +67,20 @@ export const Ticket = z.strictObject({
   items: z.array(TicketItem),
 })
 export type Ticket = z.infer<typeof Ticket>
-/** Tickets that are open. */
+/** Tickets that were placed. */
 export const TicketList = z.strictObject({ tickets: z.array(Ticket) })
+/** What stands behind a page of open tickets; `after` asks for the next page. */
+export const LaterTickets = z.strictObject({
+  tickets: z.int().positive(),
+  /** Portions of them that nobody has fired. */
+  portions: z.int().min(0),
+  firstPromisedAtMs: InstantMs,
+  after: z.string(),
+})
+export type LaterTickets = z.infer<typeof LaterTickets>
+/** The open tickets that are promised first, and what stands behind them. */
+export const OpenTickets = z.strictObject({ tickets: z.array(Ticket), later: LaterTickets.nullable() })
+export type OpenTickets = z.infer<typeof OpenTickets>
 
 /** What is said of a ticket after it was placed. */
 export const TicketEvent = z.strictObject({

@@ -1,4 +1,5 @@
 import { Health } from 'contract/health'
+import { drawPaper } from './papers/papers'
 import { createApp } from './app'
 import type { Pool } from 'mysql2/promise'
 import { LiveFollower } from './live/follower'
@@ -48,6 +49,7 @@ const kitchenOf = (pool: Pool) => ({
   kitchenId: 'x',
   changed: () => undefined,
   printer: { print: () => Promise.resolve({ kind: 'refused' as const, why: 'no printer' }) },
+  draw: drawPaper,
 })
 
 test('without a database: 503 and what to do, on every address', async () => {

@@ -9,7 +9,7 @@ import { openPool, type DatabaseAddress } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer } from './server'
 import { networkOf, whereToOpen } from './network'
-import { SERVER_FOLDER } from './serverFolder'
+import { PAPER_WORKER, SERVER_FOLDER } from './serverFolder'
 
 const Environment = z.object({
   OKAZU_PORT: z.coerce.number().int().min(0).max(65_535).default(8425),
@@ -67,6 +67,7 @@ const server = await startServer({
   network,
   dataFolder: env.OKAZU_DATA,
   migrations: migrationsIn(folder),
+  paperWorker: PAPER_WORKER,
 }).catch(async (error: unknown) => {
   await pool.end()
   if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {

@@ -13,7 +13,9 @@ import { serveApp } from './http/static'
 import { LOOPBACK_NAMES } from './http/ownPages'
 import { mountTestClock, type TestClock } from './http/testClock'
 import { LiveFollower } from './live/follower'
-import { findKitchen } from './setup/kitchen.sql'
+import { paperThreads } from './papers/paperThreads'
+import { kitchenOf } from './setup/kitchenOf'
+import { startTicks } from './ticks'
 import { settleOpenRuns } from './wok/settle'
 
 const TICK_MS = 1000
@@ -46,6 +48,8 @@ type ServerOptions = {
   printer: LabelPrinter
   dataFolder: string | null
   migrations: readonly string[]
+  /** The built worker that draws labels and sheets. */
+  paperWorker: URL
   /** Where it listens, and how; this machine alone where nothing is said. */
   network?: Network
 }
@@ -64,31 +68,32 @@ export async function startServer({
   printer,
   dataFolder,
   migrations,
+  paperWorker,
   network = LOOPBACK,
 }: ServerOptions): Promise<RunningServer> {
   const now = clock?.now ?? Date.now
   const follower = new LiveFollower(pool, kitchenId, log)
-  const context = { pool, now, kitchenId, changed: follower.wake, printer, dataFolder, migrations }
+  const papers = paperThreads(paperWorker)
+  const context = { pool, now, kitchenId, changed: follower.wake, printer, draw: papers.draw, dataFolder, migrations }
   const app = createApp(context, follower, log, network.names)
   if (clock) mountTestClock(app, clock, { pool, kitchenId, changed: follower.wake })
   serveApp(app, webFolder)
   await follower.start()
-  const kitchen = await findKitchen(pool, kitchenId)
-  const tick = async () => {
-    const ended = await settleOpenRuns(pool, kitchenId, now())
-    const fed = await runFeed(pool, kitchenId, kitchen?.boatEveryMin ?? 20, now())
-    const probed = await runProbe(pool, kitchenId, now())
-    if (ended + fed + probed > 0) follower.wake()
+  const { boatEveryMin } = await kitchenOf(pool, kitchenId)
+  const trim = async () => {
+    await trimOutbox(pool, kitchenId, now() - CHANGES_KEPT_MS)
+    return 0
   }
-  const trim = () =>
-    trimOutbox(pool, kitchenId, now() - CHANGES_KEPT_MS).catch((error: unknown) =>
-      log.warn({ err: error }, 'outbox not trimmed, trying again'),
-    )
-  const trimmer = setInterval(() => void trim(), TRIM_EVERY_MS)
-  let ticking: Promise<void> = Promise.resolve()
-  const ticker = setInterval(() => {
-    ticking = ticking.then(tick).catch((error: unknown) => log.warn({ err: error }, 'tick failed, trying again'))
-  }, TICK_MS)
+  const endTicks = startTicks(
+    [
+      { name: 'ending runs', everyMs: TICK_MS, work: () => settleOpenRuns(pool, kitchenId, now()) },
+      { name: 'ticket feed', everyMs: TICK_MS, work: () => runFeed(pool, kitchenId, boatEveryMin, now()) },
+      { name: 'probe', everyMs: TICK_MS, work: () => runProbe(pool, kitchenId, now()) },
+      { name: 'trimming the outbox', everyMs: TRIM_EVERY_MS, work: trim },
+    ],
+    follower.wake,
+    log,
+  )
 
   const server = await new Promise<ServerType>((resolve, reject) => {
     const started = serve({ fetch: app.fetch, port, hostname: network.host, ...listening(network) }, () =>
@@ -97,12 +102,11 @@ export async function startServer({
     started.on('error', reject)
   })
   const stop = async () => {
-    clearInterval(ticker)
-    clearInterval(trimmer)
     follower.stop()
     if ('closeAllConnections' in server) server.closeAllConnections()
     await new Promise((resolve) => server.close(resolve))
-    await ticking
+    await endTicks()
+    await papers.end()
   }
   return { port: (server.address() as AddressInfo).port, stop }
 }

@@ -10,7 +10,7 @@ import { migrate, migrationsIn } from './db/migrate'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer, type RunningServer } from './server'
-import { SERVER_FOLDER } from './serverFolder'
+import { PAPER_WORKER, SERVER_FOLDER } from './serverFolder'
 
 /**
  * A process that opens one kitchen after the other for the browser tests: a line of JSON in, a line of JSON out. `make`
@@ -53,6 +53,7 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number 
         printer,
         dataFolder: tmpdir(),
         migrations: migrationsIn(MIGRATIONS),
+        paperWorker: PAPER_WORKER,
       })
       opened.push({ server, pool })
       log.level = 'error'

@@ -5,19 +5,19 @@ import { percentile } from './server'
 
 const TICKETS = 60
 
-/** Resolves to the page's time when one more number stands alone on a line, as a ticket's does. */
-const SEE_NEXT_NUMBER = `new Promise((resolve) => {
-  const numbers = () => (document.body.innerText.match(/^\\d+$/gm) ?? []).length
-  const before = numbers()
+/** Resolves to the page's time when the heading counts other portions than now. */
+const SEE_NEXT_COUNT = `new Promise((resolve) => {
+  const heading = () => document.querySelector('[aria-level="1"], h1')?.textContent
+  const before = heading()
   const observer = new MutationObserver(() => {
-    if (numbers() <= before) return
+    if (heading() === before) return
     observer.disconnect()
     resolve(Date.now())
   })
   observer.observe(document.body, { childList: true, subtree: true, characterData: true })
 })`
 
-/** From the post of a ticket to its place on another open screen, in the page's own clock. */
+/** From the post of a ticket to the count of another open screen, in the page's own clock. */
 export async function liveDelay(url: string): Promise<void> {
   const browser = await chromium.launch(LAUNCH)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
@@ -27,7 +27,7 @@ export async function liveDelay(url: string): Promise<void> {
   const delays: number[] = []
   for (let n = 0; n < TICKETS; n += 1) {
     const portions = 1 + (n % 4)
-    const seen = page.evaluate<number>(SEE_NEXT_NUMBER)
+    const seen = page.evaluate<number>(SEE_NEXT_COUNT)
     await page.waitForTimeout(40)
     const sentMs = Date.now()
     await fetch(`${url}/api/tickets`, {

@@ -2,10 +2,12 @@ import type { Pool } from 'mysql2/promise'
 import { apiReads } from './apiReads'
 import { bookModels, editorTyping } from './book'
 import { bundleSize } from './bundleSize'
+import { catchUp } from './catchUp'
 import { cookScreen } from './cookScreen'
 import { liveDelay } from './liveDelay'
 import { countTaps, prepPlans } from './mise'
 import { coolingModel, coolingScreen, riceReads } from './rice'
+import { manyTickets } from './manyTickets'
 import { report, writeFigures } from './report'
 import { stageOpen } from './stageOpen'
 import { startBenchServer } from './server'
@@ -28,6 +30,12 @@ if (['bundle', 'live', 'cook', 'stages'].some(isWanted)) {
 if (isWanted('api')) {
   const server = await startBenchServer(0, 10_000)
   await apiReads(server.url)
+  await server.stop()
+}
+if (isWanted('tickets')) {
+  const server = await startBenchServer(0)
+  await catchUp(server.url, server.pool)
+  await manyTickets(server.url)
   await server.stop()
 }
 if (isWanted('book')) {

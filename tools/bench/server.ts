@@ -5,7 +5,8 @@ import { prepareDemo } from '../../server/src/demo/prepareDemo'
 import { migrate, migrationsIn } from '../../server/src/db/migrate'
 import { openPool } from '../../server/src/db/pool'
 import { startServer } from '../../server/src/server'
-import { copyRuns } from './copyRuns'
+import { PAPER_WORKER } from '../../server/src/serverFolder'
+import { copyRuns } from '../../server/src/db/test/copyRuns'
 
 const MIGRATIONS = new URL('../../server/src/db/migrations/', import.meta.url)
 
@@ -30,6 +31,7 @@ export async function startBenchServer(
     printer: { print: () => Promise.resolve({ kind: 'refused', why: 'no printer in a benchmark' }) },
     dataFolder: tmpdir(),
     migrations: migrationsIn(MIGRATIONS),
+    paperWorker: PAPER_WORKER,
   })
   return {
     url: `http://127.0.0.1:${server.port}`,

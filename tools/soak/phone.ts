@@ -1,7 +1,14 @@
+import { setTimeout as wait } from 'node:timers/promises'
 import type { Browser, BrowserContext, Page } from '@playwright/test'
+
+/** A tap under which the page is loaded again is never answered: nobody waits for it longer than this. */
+const TAP_MS = 1500
+const atMost = (work: Promise<unknown>) => Promise.race([work.catch(() => undefined), wait(TAP_MS)])
 
 export type Said = { kind: string; subjectId: string; body: { id?: string; events?: { id: string; kind: string }[] } }
 
+/** The washing of a station is said by holding for a second. */
+const HOLD_MS = 1300
 const KEPT = 'okazu.outbox/'
 
 /** A phone that taps twice, and remembers outside the page everything that the page ever kept to be sent. */
@@ -38,15 +45,23 @@ export class Phone {
     return phone
   }
 
-  /** Fires what the line proposes, with both thumbs; leaves the phone at the wok if it did. */
-  async fire(): Promise<void> {
-    if (!this.page.url().endsWith('/line')) await this.go('/line')
-    await this.tapTwice(/^Fire /)
-    await this.page.waitForURL(/\/wok\//, { timeout: 800 }).catch(() => undefined)
+  /** Does whatever the screen asks for next, with both thumbs, and goes on to the other screen when nothing is left here. */
+  async act(): Promise<void> {
+    await (this.page.url().includes('/wok/') ? this.cook() : this.fire())
   }
 
-  /** Says whatever the wok asks for now, twice; a check is answered once it is shown. */
-  async cook(): Promise<void> {
+  /** Fires what the line proposes, or says that the station was washed, or goes to the run that stands there. */
+  private async fire(): Promise<void> {
+    if (!this.page.url().endsWith('/line')) await this.look('/line')
+    if (await this.tapTwice(/^Fire /)) {
+      await this.page.waitForURL(/\/wok\//, { timeout: 800 }).catch(() => undefined)
+      return
+    }
+    if (!(await this.hold(/ is washed/))) await this.tapTwice(/^Open /)
+  }
+
+  /** Says whatever the wok asks for now; a check is answered once it is shown. */
+  private async cook(): Promise<void> {
     const yes = this.page.getByRole('button', { name: /^Yes, it is/ })
     if (await yes.isVisible()) {
       // A tap that a reload cuts off may have been heard.
@@ -54,7 +69,8 @@ export class Phone {
       await yes.click({ timeout: 1000 }).catch(() => undefined)
       return
     }
-    await this.tapTwice(/^Done/)
+    if (await this.tapTwice(/^Done/)) return
+    if (await this.page.getByText(/See the record|Next on the line/).count()) await this.look('/line')
   }
 
   async look(path: string): Promise<void> {
@@ -86,13 +102,27 @@ export class Phone {
     await this.page.goto(this.url + path, { timeout: 10_000 }).catch(() => undefined)
   }
 
-  private async tapTwice(name: RegExp): Promise<void> {
-    const box = await this.page
-      .getByRole('button', { name })
-      .last()
-      .boundingBox({ timeout: 1500 })
-      .catch(() => null)
-    if (!box) return
-    for (let tap = 0; tap < 2; tap += 1) await this.page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2)
+  private async tapTwice(name: RegExp): Promise<boolean> {
+    const at = await this.middleOf(name)
+    if (!at) return false
+    for (let tap = 0; tap < 2; tap += 1) await atMost(this.page.touchscreen.tap(at.x, at.y))
+    return true
+  }
+
+  private async hold(name: RegExp): Promise<boolean> {
+    const at = await this.middleOf(name)
+    if (!at) return false
+    await this.page.mouse.move(at.x, at.y)
+    await this.page.mouse.down()
+    await wait(HOLD_MS)
+    await this.page.mouse.up()
+    return true
+  }
+
+  private async middleOf(name: RegExp): Promise<{ x: number; y: number } | null> {
+    const button = this.page.getByRole('button', { name }).last()
+    if (!(await button.isVisible().catch(() => false))) return null
+    const box = await button.boundingBox({ timeout: 500 }).catch(() => null)
+    return box && { x: box.x + box.width / 2, y: box.y + box.height / 2 }
   }
 }

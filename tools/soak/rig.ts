@@ -19,6 +19,10 @@ export class Rig {
     return `http://127.0.0.1:${this.port}`
   }
 
+  get serverPid(): number {
+    return this.server?.pid ?? 0
+  }
+
   async start(): Promise<void> {
     this.port = await freePort()
     this.startDatabase()

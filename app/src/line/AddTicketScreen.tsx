@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router'
-import { useState } from 'react'
+import { useState, type Dispatch, type SetStateAction } from 'react'
 import { ScrollView, View } from 'react-native'
 import type { Dish } from 'contract/dish'
 import { allergenListOf } from 'core/book/allergens'
@@ -23,6 +23,9 @@ import { useLinePlan, type Line } from './useLinePlan'
 import { placeTicket } from './useTickets'
 import { Wanted } from './Wanted'
 
+/** A ticket that is wanted at once is promised no sooner than this [ms]. */
+const SOONEST_MS = 60_000
+
 export function AddTicketScreen() {
   const t = useWords('line')
   const { line, error, refetch } = useLinePlan()
@@ -31,47 +34,14 @@ export function AddTicketScreen() {
 }
 
 function AddTicket({ line }: { line: Line }) {
-  const t = useWords('line')
-  const router = useRouter()
   const nowMs = useNowMs()
   const [draft, setDraft] = useState<TicketDraft>(EMPTY_DRAFT)
   const isWide = useIsWide()
-  const chosen = draft.lines.find((one) => one.id === draft.chosenId)
-  const chosenDish = chosen && line.dishes.find((one) => one.id === chosen.dishId)
   const effect = effectOf(draft, line, nowMs)
-  const fault = draftFault(draft, line.dishes, allergenListOf(line.kitchen.ruleSet))
-  const count = (dish: Dish) =>
-    draft.lines.filter((one) => one.dishId === dish.id).reduce((sum, one) => sum + one.portions, 0)
-  const dishes = (
-    <View role="group" aria-label={t('add.how')} className="flex-row flex-wrap">
-      {line.dishes.map((dish) => (
-        <DishTap
-          key={dish.id}
-          dish={dish}
-          count={count(dish)}
-          onTap={() => setDraft((one) => addPortion(one, dish.id, newId()))}
-        />
-      ))}
-    </View>
-  )
+  const dishes = <Dishes line={line} draft={draft} onChange={setDraft} />
   return (
     <View role="main" className="min-h-0 flex-1 bg-ground">
-      <View className="flex-row items-center justify-between border-b border-edge bg-plate px-4 py-2">
-        <View>
-          <PageHeading weight="bold">{t('add.title')}</PageHeading>
-          <Text size="small" tone="ash">
-            {t('add.how')}
-          </Text>
-        </View>
-        <View className="items-end">
-          <Text size="title" weight="bold" stretch="narrow">
-            {formatTime(nowMs, line.kitchen.timeZone)}
-          </Text>
-          <Text size="small" tone="ash">
-            {t('add.waiting', { count: line.portionsWaiting })}
-          </Text>
-        </View>
-      </View>
+      <Heading line={line} nowMs={nowMs} />
       <View className="min-h-0 flex-1 md:flex-row">
         {isWide && (
           <ScrollView tabIndex={0} className="min-h-0 flex-1 border-r border-edge">
@@ -81,98 +51,159 @@ function AddTicket({ line }: { line: Line }) {
         <View className="min-h-0 flex-1">
           <ScrollView tabIndex={0} className="min-h-0 flex-1">
             {!isWide && dishes}
-            {draft.lines.length > 1 && (
-              <View
-                role="radiogroup"
-                aria-label={t('add.howMany')}
-                className="flex-row flex-wrap border-b border-edge px-1"
-              >
-                {draft.lines.map((one) => (
-                  <Choice
-                    key={one.id}
-                    role="radio"
-                    label={lineName(line, one)}
-                    isChosen={one.id === draft.chosenId}
-                    onChoose={() => setDraft({ ...draft, chosenId: one.id })}
-                  />
-                ))}
-              </View>
-            )}
-            {chosen && chosenDish && (
-              <LineInHand
-                line={chosen}
-                dish={chosenDish}
-                list={allergenListOf(line.kitchen.ruleSet)}
-                draft={draft}
-                onChange={setDraft}
-              />
-            )}
+            <Chosen line={line} draft={draft} onChange={setDraft} />
             <Wanted draft={draft} line={line} nowMs={nowMs} readyMs={effect?.readyMs ?? null} onChange={setDraft} />
           </ScrollView>
-          <View className="gap-2 border-t border-edge bg-plate p-3">
-            {fault && (
-              <AllergyFault
-                key={`${fault.lineId}${fault.allergen}`}
-                fault={fault}
-                kitchen={line.kitchen}
-                onAllowed={(leadId) => setDraft((one) => allowLine(one, fault.lineId, leadId))}
-              />
-            )}
-            {effect && !fault && (
-              <View className="w-full flex-row items-end justify-between gap-2 self-center">
-                <View className="min-w-0 flex-1">
-                  <Text weight="bold" size="step" stretch="slim" numberOfLines={1}>
-                    {effect.joins
-                      ? t('add.joins', { dish: effect.dish, station: effect.station })
-                      : t('add.newBatch', { station: effect.station })}
-                  </Text>
-                  {effect.batches > 1 && <Text tone="ash">{t('add.takes', { n: effect.batches })}</Text>}
-                </View>
-                <View className="items-end">
-                  <Text tone="ash">{t('add.ready')}</Text>
-                  <Text size="figure" weight="bold" stretch="narrow">
-                    {formatTime(effect.readyMs, line.kitchen.timeZone)}
-                  </Text>
-                </View>
-              </View>
-            )}
-            <View className="w-full flex-row gap-2.5 self-center">
-              <Button
-                isTall
-                label={useWords('ui')('cancel')}
-                className="w-[92px]"
-                onPress={() => router.replace('/line')}
-              />
-              <Button
-                kind="main"
-                isTall
-                size="lead"
-                label={t('add.send')}
-                detail={draft.lines.map((one) => lineName(line, one)).join(', ')}
-                disabledBecause={
-                  draft.lines.length === 0
-                    ? t('add.sendEmpty')
-                    : !draft.isAllergyAsked
-                      ? t('add.sendAllergy')
-                      : fault
-                        ? t(`add.blocked.${fault.kind}`)
-                        : undefined
-                }
-                className="flex-1"
-                onPress={() => {
-                  const promisedAtMs = draft.promisedAtMs ?? Math.max(effect?.readyMs ?? nowMs, nowMs + 60_000)
-                  placeTicket(
-                    ticketOf(draft, newId(), promisedAtMs, draft.kind === 'take' ? 'hatch' : `stool ${draft.stool}`),
-                  )
-                  toast(t('add.sent', { what: draft.lines.map((one) => lineName(line, one)).join(', ') }))
-                  router.replace('/line')
-                }}
-              />
-            </View>
-          </View>
+          <SendBar line={line} draft={draft} effect={effect} nowMs={nowMs} onChange={setDraft} />
         </View>
       </View>
       <ToastPlace />
+    </View>
+  )
+}
+
+type DraftProps = { line: Line; draft: TicketDraft; onChange: Dispatch<SetStateAction<TicketDraft>> }
+
+function Heading({ line, nowMs }: { line: Line; nowMs: number }) {
+  const t = useWords('line')
+  return (
+    <View className="flex-row items-center justify-between border-b border-edge bg-plate px-4 py-2">
+      <View>
+        <PageHeading weight="bold">{t('add.title')}</PageHeading>
+        <Text size="small" tone="ash">
+          {t('add.how')}
+        </Text>
+      </View>
+      <View className="items-end">
+        <Text size="title" weight="bold" stretch="narrow">
+          {formatTime(nowMs, line.kitchen.timeZone)}
+        </Text>
+        <Text size="small" tone="ash">
+          {t('add.waiting', { count: line.portionsWaiting })}
+        </Text>
+      </View>
+    </View>
+  )
+}
+
+/** Every dish to tap, with how many portions the ticket has of it. */
+function Dishes({ line, draft, onChange }: DraftProps) {
+  const t = useWords('line')
+  const count = (dish: Dish) =>
+    draft.lines.filter((one) => one.dishId === dish.id).reduce((sum, one) => sum + one.portions, 0)
+  return (
+    <View role="group" aria-label={t('add.how')} className="flex-row flex-wrap">
+      {line.dishes.map((dish) => (
+        <DishTap
+          key={dish.id}
+          dish={dish}
+          count={count(dish)}
+          onTap={() => onChange((one) => addPortion(one, dish.id, newId()))}
+        />
+      ))}
+    </View>
+  )
+}
+
+/** The lines of the ticket, and the one in hand with its portions, modifiers and allergies. */
+function Chosen({ line, draft, onChange }: DraftProps) {
+  const t = useWords('line')
+  const chosen = draft.lines.find((one) => one.id === draft.chosenId)
+  const dish = chosen && line.dishes.find((one) => one.id === chosen.dishId)
+  return (
+    <>
+      {draft.lines.length > 1 && (
+        <View role="radiogroup" aria-label={t('add.howMany')} className="flex-row flex-wrap border-b border-edge px-1">
+          {draft.lines.map((one) => (
+            <Choice
+              key={one.id}
+              role="radio"
+              label={lineName(line, one)}
+              isChosen={one.id === draft.chosenId}
+              onChoose={() => onChange({ ...draft, chosenId: one.id })}
+            />
+          ))}
+        </View>
+      )}
+      {chosen && dish && (
+        <LineInHand
+          line={chosen}
+          dish={dish}
+          list={allergenListOf(line.kitchen.ruleSet)}
+          draft={draft}
+          onChange={onChange}
+        />
+      )}
+    </>
+  )
+}
+
+type Effect = ReturnType<typeof effectOf>
+
+/** What the ticket will do, why it may not be sent, and sending it. */
+function SendBar({ line, draft, effect, nowMs, onChange }: DraftProps & { effect: Effect; nowMs: number }) {
+  const t = useWords('line')
+  const name = useWords('ui')
+  const router = useRouter()
+  const fault = draftFault(draft, line.dishes, allergenListOf(line.kitchen.ruleSet))
+  const what = draft.lines.map((one) => lineName(line, one)).join(', ')
+  const blocked = () => {
+    if (draft.lines.length === 0) return t('add.sendEmpty')
+    if (!draft.isAllergyAsked) return t('add.sendAllergy')
+    return fault ? t(`add.blocked.${fault.kind}`) : undefined
+  }
+  const send = () => {
+    const promisedAtMs = draft.promisedAtMs ?? Math.max(effect?.readyMs ?? nowMs, nowMs + SOONEST_MS)
+    placeTicket(ticketOf(draft, newId(), promisedAtMs, draft.kind === 'take' ? 'hatch' : `stool ${draft.stool}`))
+    toast(t('add.sent', { what }))
+    router.replace('/line')
+  }
+  return (
+    <View className="gap-2 border-t border-edge bg-plate p-3">
+      {fault && (
+        <AllergyFault
+          key={`${fault.lineId}${fault.allergen}`}
+          fault={fault}
+          kitchen={line.kitchen}
+          onAllowed={(leadId) => onChange((one) => allowLine(one, fault.lineId, leadId))}
+        />
+      )}
+      {effect && !fault && <EffectRow effect={effect} timeZone={line.kitchen.timeZone} />}
+      <View className="w-full flex-row gap-2.5 self-center">
+        <Button isTall label={name('cancel')} className="w-[92px]" onPress={() => router.replace('/line')} />
+        <Button
+          kind="main"
+          isTall
+          size="lead"
+          label={t('add.send')}
+          detail={what}
+          disabledBecause={blocked()}
+          className="flex-1"
+          onPress={send}
+        />
+      </View>
+    </View>
+  )
+}
+
+/** Which batch the ticket joins, where, and when it is all up. */
+function EffectRow({ effect, timeZone }: { effect: NonNullable<Effect>; timeZone: string }) {
+  const t = useWords('line')
+  const { dish, station, joins, batches, readyMs } = effect
+  return (
+    <View className="w-full flex-row items-end justify-between gap-2 self-center">
+      <View className="min-w-0 flex-1">
+        <Text weight="bold" size="step" stretch="slim" numberOfLines={1}>
+          {joins ? t('add.joins', { dish, station }) : t('add.newBatch', { station })}
+        </Text>
+        {batches > 1 && <Text tone="ash">{t('add.takes', { n: batches })}</Text>}
+      </View>
+      <View className="items-end">
+        <Text tone="ash">{t('add.ready')}</Text>
+        <Text size="figure" weight="bold" stretch="narrow">
+          {formatTime(readyMs, timeZone)}
+        </Text>
+      </View>
     </View>
   )
 }

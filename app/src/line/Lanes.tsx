@@ -1,3 +1,4 @@
+import { range } from 'd3-array'
 import { Pressable, View } from 'react-native'
 import Svg, { G, Line as SvgLine, Text as SvgText } from 'react-native-svg'
 import type { Kitchen } from 'contract/kitchen'
@@ -18,23 +19,33 @@ type LanesProps = {
   heightPx: number
   chosenKey: string | null
   hasTitles: boolean
+  /** Whether any of this part of the drawing is on the screen [px from its top]. */
+  isSeen: (fromPx: number, toPx: number) => boolean
   onBatch: (batch: ShownBatch) => void
   onRun: (run: ShownRun) => void
 }
 
 /** Every station as a score on one clock: what is cooking, then what is proposed; washes are dashed boxes. */
-export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, onBatch, onRun }: LanesProps) {
+export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, isSeen, onBatch, onRun }: LanesProps) {
   const t = useWords('line')
   const { stations } = line.kitchen
   const widthPx = laneX(geometry, stations.length) - geometry.gapPx + 6
   const y = (ms: number) => yAt(geometry, nowMs, ms)
+  const batches = line.batches.filter((batch) => isSeen(y(batch.setUpStartMs), y(batch.upMs)))
   return (
     <View style={{ width: widthPx, height: heightPx }} aria-label={t('scoresName')} role="group">
       <Svg width={widthPx} height={heightPx} aria-hidden>
         {stations.map((station, index) => (
           <Channel key={station.id} x={laneX(geometry, index)} y={0} widthPx={geometry.channelPx} heightPx={heightPx} />
         ))}
-        <Minutes nowMs={nowMs} geometry={geometry} kitchen={line.kitchen} widthPx={widthPx} />
+        <Minutes
+          nowMs={nowMs}
+          geometry={geometry}
+          kitchen={line.kitchen}
+          widthPx={widthPx}
+          heightPx={heightPx}
+          isSeen={isSeen}
+        />
         {line.runs.map((shown) => (
           <RunLane
             key={shown.run.id}
@@ -45,7 +56,7 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, o
             hasTitle={hasTitles}
           />
         ))}
-        {line.batches.map((batch) => (
+        {batches.map((batch) => (
           <BatchLane
             key={batch.key}
             batch={batch}
@@ -89,7 +100,7 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, o
           onPress={() => onRun(shown)}
         />
       ))}
-      {line.batches.map((batch) => (
+      {batches.map((batch) => (
         <Target
           key={batch.key}
           x={laneOf(line, geometry, batch.stationId)}
@@ -140,17 +151,17 @@ function Minutes({
   geometry,
   kitchen,
   widthPx,
-}: {
-  nowMs: number
-  geometry: LaneGeometry
-  kitchen: Kitchen
-  widthPx: number
-}) {
+  heightPx,
+  isSeen,
+}: Pick<LanesProps, 'nowMs' | 'geometry' | 'heightPx' | 'isSeen'> & { kitchen: Kitchen; widthPx: number }) {
   const first = Math.floor((nowMs - (geometry.nowLinePx / geometry.pxPerS) * 1000) / MINUTE_MS) + 1
-  const count = Math.ceil(geometry.aheadS / 60) + 2
+  const shownS = Math.max(geometry.aheadS, heightPx / geometry.pxPerS)
+  const minutes = range(Math.ceil(shownS / 60) + 2)
+    .map((index) => (first + index) * MINUTE_MS)
+    .filter((ms) => isSeen(yAt(geometry, nowMs, ms), yAt(geometry, nowMs, ms)))
   return (
     <G>
-      {Array.from({ length: count }, (_, index) => (first + index) * MINUTE_MS).map((ms) => {
+      {minutes.map((ms) => {
         const y = yAt(geometry, nowMs, ms)
         const isNearNow = Math.abs(y - geometry.nowLinePx) < 12
         return (

@@ -8,6 +8,7 @@ import { Sheet } from '../ui/Sheet'
 import { Empty } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
+import { useScrollWindow } from '../ui/useScrollWindow'
 import { formatMassG, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useBatchRice } from './useBatchRice'
@@ -16,10 +17,11 @@ import { FireButton, FireNotices } from './FireBar'
 import { HandsNext } from './HandsNext'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
 import { Lanes } from './Lanes'
-import { ticketUpMs, useLineWords } from './lineWords'
+import { useLineWords } from './lineWords'
 import type { LineView } from './lineView'
 import { nextBoatMs } from './nextForHands'
 import { placeLabels } from '../score/placeLabels'
+import { LaterTickets } from './LaterTickets'
 import { TicketLabel, ticketLabelPx } from './TicketLabel'
 
 const GEOMETRY: LaneGeometry = { timesPx: 36, channelPx: 44, gapPx: 9, pxPerS: 0.8, nowLinePx: 46, aheadS: 900 }
@@ -30,17 +32,21 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
   const router = useRouter()
   const nowMs = useNowMs()
   const [widthPx, setWidthPx] = useState(390)
+  const seen = useScrollWindow()
   const words = useLineWords(line)
   const lanesPx = laneX(GEOMETRY, line.kitchen.stations.length) - GEOMETRY.gapPx
   const shown = line.tickets.filter((ticket) => !ticket.isCancelled)
   const labels = placeLabels(
     shown.map((ticket) => {
-      const up = ticketUpMs(line, ticket)
+      const up = line.ups.get(ticket.id) ?? null
       return { ticket, up, y: up ? yAt(GEOMETRY, nowMs, up.upMs) : 0, heightPx: ticketLabelPx(ticket) }
     }),
     26,
   )
   const lastUpMs = Math.max(nowMs, ...line.batches.map((one) => one.upMs), ...line.runs.map(({ state }) => state.upMs))
+  const isLabelSeen = (label: { y: number; labelY: number; heightPx: number }) =>
+    seen.isSeen(Math.min(label.y, label.labelY), Math.max(label.y, label.labelY + label.heightPx))
+  const drawn = labels.filter(isLabelSeen)
   const bottomPx = Math.max(
     yAt(GEOMETRY, nowMs, lastUpMs) + 30,
     ...labels.map((label) => label.labelY + label.heightPx),
@@ -78,7 +84,11 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
       <ScrollView
         tabIndex={0}
         className="min-h-0 flex-1"
-        onLayout={(event) => setWidthPx(event.nativeEvent.layout.width)}
+        {...seen.scroll}
+        onLayout={(event) => {
+          setWidthPx(event.nativeEvent.layout.width)
+          seen.onLayout(event)
+        }}
       >
         {shown.length === 0 && line.runs.length === 0 ? (
           <Empty title={t('empty')} detail={t('emptyDetail')} />
@@ -91,17 +101,19 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
               heightPx={bottomPx}
               chosenKey={batch?.key ?? null}
               hasTitles
+              isSeen={seen.isSeen}
               onBatch={onBatch}
               onRun={({ run }) => router.push(`/wok/${run.id}`)}
             />
-            <Leaders labels={labels} line={line} lanesPx={lanesPx} heightPx={bottomPx} widthPx={widthPx} />
-            {labels.map(({ ticket, labelY, up }) => (
+            <Leaders labels={drawn} line={line} lanesPx={lanesPx} heightPx={bottomPx} widthPx={widthPx} />
+            {drawn.map(({ ticket, labelY, up }) => (
               <View key={ticket.id} className="absolute right-2" style={{ left: lanesPx + 26, top: labelY }}>
                 <TicketLabel line={line} ticket={ticket} upMs={up?.upMs ?? null} onPress={() => onTicket(ticket)} />
               </View>
             ))}
           </View>
         )}
+        <LaterTickets line={line} />
       </ScrollView>
     </>
   )

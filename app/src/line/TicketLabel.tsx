@@ -34,7 +34,7 @@ export function TicketLabel({
   const modifiers = words.modifiers(ticket)
   return (
     <Pressable role="button" onPress={onPress} className="ring-focus min-h-14 flex-row gap-1.5 active:bg-plate">
-      <Text size="lead" weight="bold" stretch="narrow" className="w-8">
+      <Text size="lead" weight="bold" stretch="narrow" numberOfLines={1} className="min-w-8">
         {ticket.number ?? '–'}
       </Text>
       <View className="min-w-0 flex-1">

@@ -6,6 +6,8 @@ import { Button } from '../ui/Button'
 import { Empty } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
+import { useScrollWindow } from '../ui/useScrollWindow'
+import { VirtualList } from '../ui/VirtualList'
 import { useOnHand } from '../rice/useLots'
 import { formatMassG, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -15,11 +17,13 @@ import { FireButton, FireNotices } from './FireBar'
 import { HandsNext } from './HandsNext'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
 import { Lanes } from './Lanes'
-import { ticketUpMs, useLineWords } from './lineWords'
+import { LaterTickets } from './LaterTickets'
+import { useLineWords } from './lineWords'
 import type { LineView } from './lineView'
 import { placeLabels } from '../score/placeLabels'
-import { TicketLabel } from './TicketLabel'
+import { TicketLabel, ticketLabelPx } from './TicketLabel'
 import { useBatchRice } from './useBatchRice'
+import type { ShownTicket } from './useTickets'
 
 const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 112, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
 const LABEL_PX = 66
@@ -37,19 +41,23 @@ export function WideLine(view: LineView) {
         <View className="flex-row items-baseline justify-between px-4 pb-2 pt-4">
           <PageHeading weight="bold">{t('wideWaiting', { count: line.portionsWaiting })}</PageHeading>
         </View>
-        <ScrollView tabIndex={0} className="min-h-0 flex-1 px-4">
-          {shown.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
-          {shown.map((ticket) => (
-            <View key={ticket.id} className="border-b border-edge py-1">
+        <VirtualList<ShownTicket>
+          items={shown}
+          keyOf={(ticket) => ticket.id}
+          estimatePx={ticketLabelPx}
+          header={shown.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
+          footer={<LaterTickets line={line} />}
+          render={(ticket) => (
+            <View className="mx-4 border-b border-edge py-1">
               <TicketLabel
                 line={line}
                 ticket={ticket}
-                upMs={ticketUpMs(line, ticket)?.upMs ?? null}
+                upMs={line.ups.get(ticket.id)?.upMs ?? null}
                 onPress={() => onTicket(ticket)}
               />
             </View>
-          ))}
-        </ScrollView>
+          )}
+        />
         <View className="gap-2 border-t border-edge p-3">
           <Button label={t('addTicket')} onPress={() => router.push('/line/add')} />
           <FeedSwitch />
@@ -85,6 +93,7 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
   const words = useLineWords(line)
   const router = useRouter()
   const [heightPx, setHeightPx] = useState(700)
+  const seen = useScrollWindow()
   const y = (ms: number) => yAt(GEOMETRY, nowMs, ms)
   const lastUpMs = Math.max(nowMs, ...line.batches.map((one) => one.upMs), ...line.runs.map(({ state }) => state.upMs))
   const fullPx = Math.max(heightPx, y(lastUpMs) + 40)
@@ -125,7 +134,7 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
           </View>
         ))}
       </View>
-      <ScrollView tabIndex={0} className="min-h-0 flex-1">
+      <ScrollView tabIndex={0} className="min-h-0 flex-1" {...seen.scroll} onLayout={seen.onLayout}>
         <View style={{ height: fullPx, paddingLeft: 8 }}>
           <Lanes
             line={line}
@@ -134,6 +143,7 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
             heightPx={fullPx}
             chosenKey={batch?.key ?? null}
             hasTitles={false}
+            isSeen={seen.isSeen}
             onBatch={onBatch}
             onRun={({ run }) => router.push(`/wok/${run.id}`)}
           />
@@ -143,24 +153,26 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
                 .filter((thing) => thing.stationId === station.id)
                 .map((thing) => ({ ...thing, heightPx: LABEL_PX })),
               GEOMETRY.nowLinePx + 6,
-            ).map((thing) => (
-              <View
-                key={thing.id}
-                className="pointer-events-none absolute"
-                style={{
-                  left: 8 + laneX(GEOMETRY, index) + GEOMETRY.channelPx + 8,
-                  top: thing.labelY,
-                  width: GEOMETRY.gapPx - 12,
-                }}
-              >
-                <Text weight="bold" stretch="slim" numberOfLines={1}>
-                  {thing.title}
-                </Text>
-                <Text size="small" tone="ash" stretch="narrow" numberOfLines={2}>
-                  {thing.detail}
-                </Text>
-              </View>
-            )),
+            )
+              .filter(({ labelY }) => seen.isSeen(labelY, labelY + LABEL_PX))
+              .map((thing) => (
+                <View
+                  key={thing.id}
+                  className="pointer-events-none absolute"
+                  style={{
+                    left: 8 + laneX(GEOMETRY, index) + GEOMETRY.channelPx + 8,
+                    top: thing.labelY,
+                    width: GEOMETRY.gapPx - 12,
+                  }}
+                >
+                  <Text weight="bold" stretch="slim" numberOfLines={1}>
+                    {thing.title}
+                  </Text>
+                  <Text size="small" tone="ash" stretch="narrow" numberOfLines={2}>
+                    {thing.detail}
+                  </Text>
+                </View>
+              )),
           )}
         </View>
       </ScrollView>

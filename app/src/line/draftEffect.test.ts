@@ -26,7 +26,7 @@ const waiting = (portions: number): ShownTicket =>
     isCancelled: false,
     items: [{ id: 'i1', dishId: dish.id, portions, firedPortions: 0, donePortions: 0, modifiers: [], allergies: [] }],
   }) as unknown as ShownTicket
-const line = (...tickets: ShownTicket[]) => lineOf(kitchen, [dish], tickets, [], [], NOW_MS)
+const line = (...tickets: ShownTicket[]) => lineOf(kitchen, [dish], { tickets, later: null }, [], [], NOW_MS)
 const draft = (portions: number, part: Partial<TicketDraft> = {}): TicketDraft => ({
   ...setPortions(addPortion(EMPTY_DRAFT, dish.id, 'new'), 'new', portions),
   ...part,

@@ -4,9 +4,13 @@ import type { ShownTicket } from './useTickets'
 
 const DRAFT_ID = '00000000-0000-7000-8000-000000000000'
 
-/** What the ticket would do to the line: which batch it joins, where, and when it is all up. */
+/**
+ * What the ticket would do to the line: which batch it joins, where, and when it is all up. Null where nobody can say: no
+ * dish was chosen, or it is promised after those tickets that the line is worked out for.
+ */
 export function effectOf(draft: TicketDraft, line: Line, nowMs: number) {
   if (draft.lines.length === 0) return null
+  if (line.later && (draft.promisedAtMs ?? nowMs) >= line.later.firstPromisedAtMs) return null
   const ticket = {
     ...ticketOf(draft, DRAFT_ID, draft.promisedAtMs ?? nowMs + 8 * 60_000, ''),
     number: 0,
@@ -17,7 +21,7 @@ export function effectOf(draft: TicketDraft, line: Line, nowMs: number) {
   const plan = lineOf(
     line.kitchen,
     line.dishes,
-    [...line.tickets, ticket],
+    { tickets: [...line.tickets, ticket], later: line.later },
     line.runs.map(({ run }) => run),
     line.pasts,
     nowMs,

@@ -5,11 +5,17 @@ import type { Line, ShownBatch } from './useLinePlan'
 import type { ShownTicket } from './useTickets'
 
 const ON_TIME_S = 30
+const HOUR_S = 3600
 
 /** Sentences that the line's phone and wide views share. */
 export function useLineWords(line: Line) {
   const t = useWords('line')
   const name = useWords('ui')
+  /** Minutes and seconds; from an hour on hours and minutes. */
+  const span = (seconds: number) =>
+    seconds < HOUR_S
+      ? formatClock(seconds)
+      : t('hours', { h: Math.floor(seconds / HOUR_S), min: Math.floor((seconds % HOUR_S) / 60) })
   const dishName = (dishId: string) => line.dishes.find((one) => one.id === dishId)?.shortName ?? dishId
   return {
     allergens: (allergies: readonly Allergen[]) => allergies.map((one) => name(`allergens.${one}`)).join(', '),
@@ -26,25 +32,11 @@ export function useLineWords(line: Line) {
         .join(', '),
     lateness: (lateS: number) =>
       lateS > ON_TIME_S
-        ? t('late', { time: formatClock(lateS) })
+        ? t('late', { time: span(lateS) })
         : lateS < -ON_TIME_S
-          ? t('inHand', { time: formatClock(-lateS) })
+          ? t('inHand', { time: span(-lateS) })
           : t('onTime'),
     tickets: (batch: ShownBatch) => [...new Set(batch.parts.map((part) => part.ticketNumber))].join(', '),
     time: (ms: number) => formatTime(ms, line.kitchen.timeZone),
   }
-}
-
-/** When the ticket's last portion is up by plan and runs; null where a portion has no station. */
-export function ticketUpMs(line: Line, ticket: ShownTicket): { upMs: number; stationId: string } | null {
-  const ups = [
-    ...line.batches
-      .filter((batch) => batch.parts.some((part) => part.ticketId === ticket.id))
-      .map(({ upMs, stationId }) => ({ upMs, stationId })),
-    ...line.runs
-      .filter(({ run }) => run.parts.some((part) => part.ticketId === ticket.id))
-      .map(({ run, state }) => ({ upMs: state.upMs, stationId: run.stationId })),
-  ]
-  const last = ups.sort((a, b) => b.upMs - a.upMs)[0]
-  return last ?? null
 }

@@ -2,8 +2,10 @@ import type { Dish } from 'contract/dish'
 import type { Kitchen, Station } from 'contract/kitchen'
 import type { Run } from 'contract/run'
 import type { StationPastRow } from 'contract/station'
+import type { LaterTickets } from 'contract/ticket'
 import type { ProposedBatch } from 'core/line/batches'
 import { lineNow, type LineBatch, type LineRun } from 'core/line/lineNow'
+import { ticketUps, type TicketUp } from 'core/line/ticketUps'
 import { useMemo } from 'react'
 import { useDishes } from '../book/useDishes'
 import { useNowMs } from '../device/clock'
@@ -17,11 +19,17 @@ export type ShownRun = LineRun<Station, Run>
 export type Line = {
   kitchen: Kitchen
   dishes: readonly Dish[]
+  /** The tickets that are promised first: the line is worked out for these. */
   tickets: readonly ShownTicket[]
+  /** What is promised after them. */
+  later: LaterTickets | null
   runs: readonly ShownRun[]
   batches: readonly ShownBatch[]
   homeless: readonly ProposedBatch[]
+  /** Of all that is open, also of what is promised later. */
   portionsWaiting: number
+  /** When and where the last portion of a ticket is up; a ticket of which a portion has no station may be missing. */
+  ups: ReadonlyMap<string, TicketUp>
   /** What is known of each station's metal. */
   pasts: readonly StationPastRow[]
 }
@@ -37,10 +45,13 @@ export function useLinePlan() {
   const runs = useOpenRuns()
   const { pasts } = useStations()
   const planMs = useNowMs(REPLAN_MS)
+  const { tickets: shown, later } = tickets
+  /** Until the kitchen has answered, nobody knows that nothing waits. */
+  const isAnswered = tickets.data !== undefined && runs.data !== undefined
   const line = useMemo((): Line | null => {
-    if (!kitchen.data || !dishes.data) return null
-    return lineOf(kitchen.data, dishes.data.dishes, tickets.tickets, runs.runs, pasts, planMs)
-  }, [kitchen.data, dishes.data, tickets.tickets, runs.runs, pasts, planMs])
+    if (!kitchen.data || !dishes.data || !isAnswered) return null
+    return lineOf(kitchen.data, dishes.data.dishes, { tickets: shown, later }, runs.runs, pasts, planMs)
+  }, [kitchen.data, dishes.data, isAnswered, shown, later, runs.runs, pasts, planMs])
   const error = kitchen.error ?? dishes.error ?? tickets.error ?? runs.error
   const refetch = () => Promise.all([kitchen.refetch(), dishes.refetch(), tickets.refetch(), runs.refetch()])
   return { line, error: line ? null : error, refetch }
@@ -50,12 +61,13 @@ export function useLinePlan() {
 export function lineOf(
   kitchen: Kitchen,
   dishes: readonly Dish[],
-  tickets: readonly ShownTicket[],
+  { tickets, later }: Pick<Line, 'tickets' | 'later'>,
   runs: readonly Run[],
   pasts: readonly StationPastRow[],
   nowMs: number,
 ): Line {
   const { stations, tools } = kitchen
   const now = lineNow({ stations, dishes, tickets, runs, pasts, tools, rules: kitchen, nowMs })
-  return { kitchen, dishes, tickets, pasts, ...now }
+  const portionsWaiting = now.portionsWaiting + (later?.portions ?? 0)
+  return { kitchen, dishes, tickets, later, pasts, ups: ticketUps(now), ...now, portionsWaiting }
 }

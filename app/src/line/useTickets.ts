@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { NewTicket, TicketEvents, TicketList, type NewTicketBody, type Ticket } from 'contract/ticket'
+import { NewTicket, OpenTickets, TicketEvents, type NewTicketBody, type Ticket } from 'contract/ticket'
 import { compareEvents } from 'core/event/eventOrder'
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
@@ -9,12 +9,12 @@ import { post, useOutbox, type Parcel } from '../device/outbox'
 /** A ticket of the kitchen, or one that this device has not been able to send yet (number null). */
 export type ShownTicket = Omit<Ticket, 'number'> & { number: number | null }
 
-/** Open tickets, with what this device has said of them and not yet sent. */
+/** The open tickets that are promised first, and how many stand behind them; with what this device has said of them and not yet sent. */
 export function useTickets() {
-  const query = useQuery({ queryKey: ['tickets'], queryFn: ({ signal }) => getJson('/tickets', TicketList, signal) })
+  const query = useQuery({ queryKey: ['tickets'], queryFn: ({ signal }) => getJson('/tickets', OpenTickets, signal) })
   const parcels = useOutbox()
   const tickets = useMemo(() => withParcels(query.data?.tickets ?? [], parcels), [query.data, parcels])
-  return { ...query, tickets }
+  return { ...query, tickets, later: query.data?.later ?? null }
 }
 
 export function withParcels(tickets: readonly Ticket[], parcels: readonly Parcel[]): ShownTicket[] {

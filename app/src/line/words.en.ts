@@ -27,6 +27,7 @@ export const line = {
   onTime: 'on time',
   inHand: '{{time}} in hand',
   late: '{{time}} late',
+  hours: '{{h}} h {{min}}',
   cooking: 'cooking',
   allergy: '{{n}} {{allergen}} allergy',
   allergyAloud: '{{ticket}}, {{allergen}} allergy: say it aloud',
@@ -56,6 +57,10 @@ export const line = {
   take: 'take-away',
   wideWaiting_one: 'Waiting, {{count}} portion',
   wideWaiting_other: 'Waiting, {{count}} portions',
+  later_one:
+    'And {{count}} ticket more ({{portions}}), promised from {{time}} on. It comes onto the line as these are done.',
+  later_other:
+    'And {{count}} tickets more ({{portions}}), promised from {{time}} on. They come onto the line as these are done.',
   power: '{{kw}} kW',
   takes: 'takes {{count}}',
   feedOn: 'Feed on',

@@ -1,6 +1,6 @@
 import type { RunRow } from 'contract/run'
 import { useRouter } from 'expo-router'
-import { Pressable, ScrollView, View } from 'react-native'
+import { Pressable, View } from 'react-native'
 import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
@@ -9,6 +9,7 @@ import { Empty, Loading, Problem } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
+import { VirtualList } from '../ui/VirtualList'
 import { formatClock, formatDay, formatLate, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { download } from '../device/download'
@@ -47,45 +48,51 @@ function PhoneRecord() {
       {record.error && rows.length === 0 && <Problem error={record.error} onRetry={() => void record.refetch()} />}
       {record.data && rows.length === 0 && <Empty title={t('empty')} detail={t('emptyDetail')} />}
       {rows.length > 0 && (
-        <ScrollView tabIndex={0} className="min-h-0 flex-1">
-          <View className="px-4">
-            {byDay(rows, zone).map(({ day, runs }) => (
-              <View key={day}>
-                <Text role="heading" aria-level={2} weight="bold" tone="ash" className="pb-1 pt-4">
-                  {t('runsOn', { day })}
-                </Text>
-                <View role="list">
-                  {runs.map((row) => (
-                    <RunLine key={row.id} row={row} zone={zone} />
-                  ))}
-                </View>
-              </View>
-            ))}
-            {record.hasNextPage && (
+        <VirtualList<RecordLine>
+          items={byDay(rows, zone)}
+          keyOf={(line) => (line.kind === 'day' ? line.day : line.run.id)}
+          estimatePx={(line) => (line.kind === 'day' ? 44 : 72)}
+          render={(line) =>
+            line.kind === 'day' ? (
+              <Text role="heading" aria-level={2} weight="bold" tone="ash" className="px-4 pb-1 pt-4">
+                {t('runsOn', { day: line.day })}
+              </Text>
+            ) : (
+              <RunLine row={line.run} zone={zone} />
+            )
+          }
+          footer={
+            record.hasNextPage && (
               <Button
                 label={t('more')}
                 isBusy={record.isFetchingNextPage}
                 onPress={() => void record.fetchNextPage()}
-                className="my-4"
+                className="m-4"
               />
-            )}
-          </View>
-        </ScrollView>
+            )
+          }
+        />
       )}
     </Frame>
   )
 }
 
+type RecordLine = { kind: 'day'; day: string } | { kind: 'run'; run: RunRow }
+
 /** Runs newest first, under the day in the kitchen's zone on which they were fired. */
-function byDay(rows: readonly RunRow[], zone: string): { day: string; runs: RunRow[] }[] {
-  const days: { day: string; runs: RunRow[] }[] = []
-  for (const row of rows) {
-    const day = formatDay(row.firedAtMs, zone)
-    const last = days.at(-1)
-    if (last?.day === day) last.runs.push(row)
-    else days.push({ day, runs: [row] })
-  }
-  return days
+function byDay(rows: readonly RunRow[], zone: string): RecordLine[] {
+  let before = ''
+  return rows.flatMap((run): RecordLine[] => {
+    const day = formatDay(run.firedAtMs, zone)
+    const isNew = day !== before
+    before = day
+    return isNew
+      ? [
+          { kind: 'day', day },
+          { kind: 'run', run },
+        ]
+      : [{ kind: 'run', run }]
+  })
 }
 
 /** A run in a line: when, what, and how late as a bar beside the plan's length. */
@@ -95,7 +102,7 @@ function RunLine({ row, zone }: { row: RunRow; zone: string }) {
   const overS = row.actualS === null ? 0 : row.actualS - row.plannedS
   const isLate = (row.afterPromiseS ?? 0) > LATE_SHOWN_S
   return (
-    <View role="listitem">
+    <View className="px-4">
       <Pressable
         role="link"
         onPress={() => router.push(`/record/${row.id}`)}

@@ -23,6 +23,7 @@ import { runColumns } from './runColumns'
 import { useRecord } from './useRecord'
 
 const ROW_PX = 48
+const PICKED = ['day', 'dish', 'station', 'cook'] as const
 
 /** The record at a wide screen: filters, the evening as a strip, a table of runs, and the chosen run beside it. */
 export function WideRecord() {
@@ -30,9 +31,7 @@ export function WideRecord() {
   const [filter, setFilter] = useState<RunFilter>({})
   const [chosenId, setChosenId] = useState<string | null>(null)
   const record = useRecord(filter)
-  const days = useRecord().data?.pages.flatMap((page) => page.runs) ?? []
   const kitchen = useKitchen().data
-  const dishes = useDishes().data?.dishes ?? []
   const zone = kitchen?.timeZone ?? 'UTC'
   const rows = useMemo(() => record.data?.pages.flatMap((page) => page.runs) ?? [], [record.data])
   const columns = useMemo(
@@ -43,80 +42,14 @@ export function WideRecord() {
       }),
     [t, zone, kitchen],
   )
-  const narrow = (part: { [K in keyof RunFilter]?: RunFilter[K] | null }) => {
-    const next = Object.entries({ ...filter, ...part }).filter(([, value]) => value !== null && value !== undefined)
-    setFilter(Object.fromEntries(next))
-  }
-  const dayList = [...new Map(days.map((run) => [localDay(run.firedAtMs, zone), run.firedAtMs]))].map(([id, ms]) => ({
-    id,
-    name: formatDay(ms, zone),
-  }))
   const stripDay = filter.day ?? (rows[0] && localDay(rows[0].firedAtMs, zone))
   const evening = rows.filter((run) => localDay(run.firedAtMs, zone) === stripDay)
   const chosen = rows.find((run) => run.id === chosenId) ?? rows[0]
-  const filters = (
-    <>
-      <Pick
-        label={t('filter.day')}
-        all={t('filter.all')}
-        of={dayList}
-        picked={filter.day ?? null}
-        onPick={(day) => narrow({ day })}
-      />
-      <Pick
-        label={t('filter.dish')}
-        all={t('filter.all')}
-        of={dishes.map(({ id, name }) => ({ id, name }))}
-        picked={filter.dish ?? null}
-        onPick={(dish) => narrow({ dish })}
-      />
-      <Pick
-        label={t('filter.station')}
-        all={t('filter.all')}
-        of={kitchen?.stations ?? []}
-        picked={filter.station ?? null}
-        onPick={(station) => narrow({ station })}
-      />
-      <Pick
-        label={t('filter.cook')}
-        all={t('filter.all')}
-        of={kitchen?.staff ?? []}
-        picked={filter.cook ?? null}
-        onPick={(cook) => narrow({ cook })}
-      />
-      <Choice
-        role="checkbox"
-        label={t('filter.trouble')}
-        isChosen={filter.trouble !== undefined}
-        onChoose={() => narrow({ trouble: filter.trouble ? null : '1' })}
-      />
-    </>
-  )
   return (
     <Frame stage="record">
       <View className="min-h-0 flex-1 flex-row">
         <View className="min-h-0 min-w-0 flex-1 gap-2 p-4">
-          <View className="flex-row items-center justify-between gap-3">
-            <PageHeading size="title" weight="bold" stretch="wide">
-              {t('title')}
-            </PageHeading>
-            <View className="flex-row gap-2">
-              {record.hasNextPage && (
-                <Button
-                  size="body"
-                  label={t('more')}
-                  isBusy={record.isFetchingNextPage}
-                  onPress={() => void record.fetchNextPage()}
-                />
-              )}
-              <Button
-                size="body"
-                label={t('download')}
-                detail={t('downloadDetail')}
-                onPress={() => download('/api/record/runs.csv', 'okazu-runs.csv')}
-              />
-            </View>
-          </View>
+          <Heading record={record} />
           {evening.length > 0 && (
             <EveningStrip
               runs={evening}
@@ -138,7 +71,7 @@ export function WideRecord() {
               rowPx={ROW_PX}
               chosenId={chosen?.id ?? null}
               onChoose={(run) => setChosenId(run.id)}
-              filters={filters}
+              filters={<Filters filter={filter} onFilter={setFilter} />}
               empty={Object.keys(filter).length === 0 ? t('emptyDetail') : t('none')}
             />
           )}
@@ -152,6 +85,73 @@ export function WideRecord() {
         </View>
       </View>
     </Frame>
+  )
+}
+
+function Heading({ record }: { record: ReturnType<typeof useRecord> }) {
+  const t = useWords('record')
+  return (
+    <View className="flex-row items-center justify-between gap-3">
+      <PageHeading size="title" weight="bold" stretch="wide">
+        {t('title')}
+      </PageHeading>
+      <View className="flex-row gap-2">
+        {record.hasNextPage && (
+          <Button
+            size="body"
+            label={t('more')}
+            isBusy={record.isFetchingNextPage}
+            onPress={() => void record.fetchNextPage()}
+          />
+        )}
+        <Button
+          size="body"
+          label={t('download')}
+          detail={t('downloadDetail')}
+          onPress={() => download('/api/record/runs.csv', 'okazu-runs.csv')}
+        />
+      </View>
+    </View>
+  )
+}
+
+/** Which runs the table shows: of a day, a dish, a station, a cook, or with trouble. */
+function Filters({ filter, onFilter }: { filter: RunFilter; onFilter: (filter: RunFilter) => void }) {
+  const t = useWords('record')
+  const kitchen = useKitchen().data
+  const dishes = useDishes().data?.dishes ?? []
+  const zone = kitchen?.timeZone ?? 'UTC'
+  const runs = useRecord().data?.pages.flatMap((page) => page.runs) ?? []
+  const days = new Map(runs.map((run) => [localDay(run.firedAtMs, zone), formatDay(run.firedAtMs, zone)]))
+  const narrow = (part: { [K in keyof RunFilter]?: RunFilter[K] | null }) => {
+    const next = Object.entries({ ...filter, ...part }).filter(([, value]) => value !== null && value !== undefined)
+    onFilter(Object.fromEntries(next))
+  }
+  const picks = {
+    day: [...days].map(([id, name]) => ({ id, name })),
+    dish: dishes.map(({ id, name }) => ({ id, name })),
+    station: kitchen?.stations ?? [],
+    cook: kitchen?.staff ?? [],
+  }
+  return (
+    <>
+      {PICKED.map((by) => (
+        <Pick
+          key={by}
+          label={t(`filter.${by}`)}
+          all={t('filter.all')}
+          of={picks[by]}
+          picked={filter[by] ?? null}
+          onPick={(id) => narrow({ [by]: id })}
+        />
+      ))}
+      <Choice
+        role="checkbox"
+        label={t('filter.trouble')}
+        isChosen={filter.trouble !== undefined}
+        onChoose={() => narrow({ trouble: filter.trouble ? null : '1' })}
+      />
+    </>
   )
 }
 

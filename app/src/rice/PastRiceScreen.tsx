@@ -3,7 +3,7 @@ import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { Trace, type LotRow } from 'contract/rice'
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
-import { Pressable, ScrollView, TextInput, View } from 'react-native'
+import { Pressable, TextInput, View } from 'react-native'
 import { getJson } from '../device/http'
 import { download } from '../device/download'
 import { useKitchen } from '../setup/useKitchen'
@@ -16,6 +16,7 @@ import { PageHeading } from '../ui/PageHeading'
 import { DataTable } from '../ui/table/DataTable'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
+import { VirtualList } from '../ui/VirtualList'
 import { formatDay, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { TracedRuns } from './lot/sheets/PaperSheets'
@@ -99,28 +100,31 @@ export function PastRiceScreen() {
         </PageHeading>
         <Button size="body" label={t('past.ticket')} onPress={() => setIsFinding(true)} />
       </View>
-      <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="px-4">
-          {past.isPending ? (
-            <Loading what={t('past.loading')} />
-          ) : past.error && rows.length === 0 ? (
-            <Problem error={past.error} onRetry={() => void past.refetch()} />
-          ) : rows.length === 0 ? (
-            <Empty title={t('past.none')} detail={t('past.noneDetail')} />
-          ) : (
-            rows.map((row) => <PastLot key={row.id} row={row} zone={zone} />)
-          )}
-          {past.hasNextPage && (
-            <View className="py-3">
-              <Button
-                label={t('past.more')}
-                isBusy={past.isFetchingNextPage}
-                onPress={() => void past.fetchNextPage()}
-              />
-            </View>
-          )}
-        </View>
-      </ScrollView>
+      {past.isPending ? (
+        <Loading what={t('past.loading')} />
+      ) : past.error && rows.length === 0 ? (
+        <Problem error={past.error} onRetry={() => void past.refetch()} />
+      ) : rows.length === 0 ? (
+        <Empty title={t('past.none')} detail={t('past.noneDetail')} />
+      ) : (
+        <VirtualList<LotRow>
+          items={rows}
+          keyOf={(row) => row.id}
+          estimatePx={() => 68}
+          render={(row) => <PastLot row={row} zone={zone} />}
+          footer={
+            past.hasNextPage && (
+              <View className="px-4 py-3">
+                <Button
+                  label={t('past.more')}
+                  isBusy={past.isFetchingNextPage}
+                  onPress={() => void past.fetchNextPage()}
+                />
+              </View>
+            )
+          }
+        />
+      )}
       {isFinding && <FindTicket zone={zone} onClose={() => setIsFinding(false)} />}
     </Frame>
   )
@@ -133,7 +137,7 @@ function PastLot({ row, zone }: { row: LotRow; zone: string }) {
     <Pressable
       role="link"
       onPress={() => router.push(`/rice/${row.id}`)}
-      className="ring-focus min-h-16 flex-row items-center gap-3 border-b border-edge py-2 active:bg-plate"
+      className="ring-focus mx-4 min-h-16 flex-row items-center gap-3 border-b border-edge py-2 active:bg-plate"
     >
       <Text weight="bold" stretch="narrow" className="w-14">
         {row.name}

@@ -171,7 +171,8 @@ describe('what was said and not yet sent', () => {
 })
 
 describe('the proposed line', () => {
-  const plan = (tickets: ShownTicket[], runs: Run[] = []) => lineOf(kitchen, [dish], tickets, runs, [], NOW_MS)
+  const plan = (tickets: ShownTicket[], runs: Run[] = []) =>
+    lineOf(kitchen, [dish], { tickets, later: null }, runs, [], NOW_MS)
 
   test('groups, places and times batches; what a run took on is not proposed again', () => {
     const tickets = [ticket(1, 2), ticket(2, 2), ticket(3, 1, { allergies: ['egg'] })]
@@ -195,7 +196,7 @@ describe('the proposed line', () => {
 
   test('what no station can cook is named, not lost', () => {
     const small = { ...kitchen, stations: kitchen.stations.map((one) => ({ ...one, kind: 'griddle' as const })) }
-    const line = lineOf(small, [dish], [ticket(1, 1)], [], [], NOW_MS)
+    const line = lineOf(small, [dish], { tickets: [ticket(1, 1)], later: null }, [], [], NOW_MS)
     expect([line.batches.length, line.portionsWaiting]).toEqual([0, 1])
     const stuck = plan([ticket(1, 1, { allergies: ['soy'] })])
     expect(stuck.homeless).toHaveLength(1)

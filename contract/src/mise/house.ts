@@ -27,7 +27,7 @@ export const Shift = z
   .refine((shift) => shift.toMin > shift.fromMin, { message: 'a shift ends after it begins', path: ['toMin'] })
 
 /** Who preps: skills and shifts. */
-export const MisePerson = z.strictObject({
+const MisePerson = z.strictObject({
   staffId: Slug,
   skills: z.array(z.string().min(1).max(40)).max(20),
   /** When this person has hands for the mise; service time is the station's. */
@@ -35,9 +35,9 @@ export const MisePerson = z.strictObject({
 })
 
 /** A tool or place of work, and how many there are. */
-export const MiseTool = z.strictObject({ id: EquipmentId, name: Name, count: z.int().min(0).max(50) })
+const MiseTool = z.strictObject({ id: EquipmentId, name: Name, count: z.int().min(0).max(50) })
 /** A place along the walk of the count. */
-export const MisePlace = z.strictObject({ id: Slug, name: Name })
+const MisePlace = z.strictObject({ id: Slug, name: Name })
 /** One step of a prep card. */
 export const Step = z.strictObject({
   kind: z.enum(STEP_KINDS),

@@ -45,7 +45,7 @@ export const PrepTask = z.strictObject({
 export type PrepTask = z.infer<typeof PrepTask>
 
 /** An item of a plan: what is needed, what is there, what is still to be made. */
-export const PlanItem = z.strictObject({
+const PlanItem = z.strictObject({
   itemId: ItemId,
   name: z.string(),
   food: z.enum(FOODS),
@@ -59,7 +59,7 @@ export const PlanItem = z.strictObject({
     z.strictObject({ dishId: z.string(), componentId: z.string(), gPerPortion: z.number(), portions: z.number() }),
   ),
 }) satisfies z.ZodType<DrawnItem>
-export type PlanItem = z.infer<typeof PlanItem>
+type PlanItem = z.infer<typeof PlanItem>
 
 /** What to buy of one ingredient, in whole packs where a pack is known. */
 export const BuyLine = z.strictObject({

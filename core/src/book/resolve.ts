@@ -141,6 +141,8 @@ export function readCut(text: string): Cut | null {
   return { shape: shape ?? 'dice', sizeMm: size === undefined ? null : Number(size) }
 }
 
+const MAX_SLUG = 48
+
 /** A name as an id: lower case, hyphens, ASCII. */
 export function slugOf(name: string): string {
   const ascii = name.normalize('NFKD').replace(/[\u0300-\u036f]/g, '')
@@ -148,8 +150,9 @@ export function slugOf(name: string): string {
     ascii
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 48) || 'item'
+      .replace(/^-+/, '')
+      .slice(0, MAX_SLUG)
+      .replace(/-+$/, '') || 'item'
   )
 }
 

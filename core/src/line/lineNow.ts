@@ -4,7 +4,7 @@ import type { CookRules } from '../safety/limits'
 import { runState, type FiredRun, type RunState } from '../wok/run'
 import type { RunEvent } from '../wok/runEvent'
 import type { Score } from '../wok/score'
-import { batchScore } from './batchScore'
+import { batchScore, type BatchScore } from './batchScore'
 import { proposeBatches, type ProposedBatch } from './batches'
 import { largestCap, planLine, type PlannedBatch, type Station } from './planLine'
 import type { StationPast } from './stationPast'
@@ -101,15 +101,28 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
 export const pastOf = (pasts: readonly PastOfStation[], stationId: string): StationPast =>
   pasts.find((past) => past.stationId === stationId) ?? { lastDishId: null, usedUntilMs: null, washedAtMs: null }
 
+/** Scores of batches; those that are alike but for their tickets share one. */
 function scoresOf(
   batches: readonly ProposedBatch[],
   dishes: ReadonlyMap<string, Dish>,
   { tools, rules }: { tools: MeasureTools; rules: CookRules },
 ): Map<ProposedBatch, Score> {
+  const known = new Map<string, BatchScore>()
+  const scoreOf = (dish: Dish, { modifiers, allergies, parts }: ProposedBatch) => {
+    const input = {
+      modifiers,
+      allergies,
+      parts: parts.map(({ portions, modifiers: own }) => ({ portions, modifiers: own })),
+    }
+    const key = JSON.stringify([dish.id, input])
+    const result = known.get(key) ?? batchScore(dish, input, tools, rules)
+    known.set(key, result)
+    return result
+  }
   return new Map(
     batches.flatMap((batch) => {
       const dish = dishes.get(batch.dishId)
-      const result = dish && batchScore(dish, batch, tools, rules)
+      const result = dish && scoreOf(dish, batch)
       return result?.kind === 'score' ? [[batch, result.score] as const] : []
     }),
   )

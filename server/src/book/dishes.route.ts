@@ -99,7 +99,7 @@ export const dishRoutes = newRouter()
   })
   .openapi(importDish, async (c) => {
     const { pool, kitchenId, now } = c.var.kitchen
-    const lines = readDishLines(await c.req.arrayBuffer())
+    const lines = await readDishLines(await c.req.arrayBuffer())
     const { rows } = await readShelf(pool, kitchenId)
     const { dish, unknownNames, rawNames } = dishFromLines(c.req.valid('query'), lines, rows)
     const draft = DishDraft.parse(dish)

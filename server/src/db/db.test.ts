@@ -2,7 +2,7 @@ import { copyFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { TicketList } from 'contract/ticket'
+import { OpenTickets } from 'contract/ticket'
 import { LotList } from 'contract/rice'
 import { lotState } from 'core/rice/lot/lot'
 import type { RowDataPacket } from 'mysql2'
@@ -129,7 +129,7 @@ describe('the demo', () => {
   let kitchen: TestKitchen
   beforeEach(async () => void (kitchen = await openTestKitchen()))
   afterEach(() => kitchen.close())
-  const tickets = async () => TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
+  const tickets = async () => OpenTickets.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
   const lots = async () => LotList.parse((await send(kitchen.app, 'GET', '/rice/lots')).json).lots
 
   test('is alive whenever it is started: promises ahead, an allergy, every kind of station', async () => {

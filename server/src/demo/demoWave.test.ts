@@ -1,4 +1,4 @@
-import { TicketList } from 'contract/ticket'
+import { OpenTickets } from 'contract/ticket'
 import { DishList, type Dish } from 'contract/dish'
 import { Kitchen } from 'contract/kitchen'
 import { proposeBatches } from 'core/line/batches'
@@ -11,7 +11,7 @@ test('at a fresh start every ticket is in time, if the cook fires what the line 
   const kitchen = await openTestKitchen()
   try {
     const get = async (path: string) => (await send(kitchen.app, 'GET', path)).json as unknown
-    const { tickets } = TicketList.parse(await get('/tickets'))
+    const { tickets } = OpenTickets.parse(await get('/tickets'))
     const { dishes } = DishList.parse(await get('/dishes'))
     const house = Kitchen.parse(await get('/kitchen'))
     const byId = new Map(dishes.map((dish) => [dish.id, dish]))

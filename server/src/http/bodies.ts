@@ -6,8 +6,8 @@ import { Problem } from './problems'
 
 const MIB = 1_048_576
 /** The whole book as one file is the largest JSON there is; a CSV has one thing a line and no need of as much. */
-export const MAX_BODY_BYTES = 4 * MIB
-export const MAX_CSV_BYTES = MIB
+const MAX_BODY_BYTES = 4 * MIB
+const MAX_CSV_BYTES = MIB
 /** Deeper than anything a kitchen sends: a body that is only brackets is refused before it is parsed. */
 const MAX_DEPTH = 32
 

@@ -1,6 +1,7 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
 import { z } from 'zod'
 import type { LabelPrinter } from '../device/devices'
+import type { DrawPaper } from '../papers/papers'
 import type { HealthSource } from '../setup/health'
 import { Problem } from './problems'
 
@@ -9,6 +10,7 @@ export type KitchenContext = HealthSource & {
   kitchenId: string
   changed: () => void
   printer: LabelPrinter
+  draw: DrawPaper
 }
 
 export type RequestEnv = { Variables: { kitchen: KitchenContext } }

@@ -34,7 +34,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'clock-behind': { status: 422, title: 'The time lies before the beginning' },
   'csv-encoding': { status: 422, title: 'The file is not UTF-8 text' },
   'csv-columns': { status: 422, title: 'A column is missing' },
-  'csv-too-long': { status: 422, title: 'The file has too many lines for a dish' },
+  'csv-too-long': { status: 422, title: 'The file has too many lines' },
   'csv-line': { status: 422, title: 'A line of the file cannot be read' },
   'id-taken': { status: 409, title: 'The id belongs to something else' },
   'unknown-lot': { status: 404, title: 'There is no such lot' },
@@ -60,6 +60,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'service-past': { status: 409, title: 'The service is over' },
   'unknown-item': { status: 422, title: 'The book has no such item' },
   printer: { status: 409, title: 'The printer did not print' },
+  printing: { status: 503, title: 'Too much is being printed' },
   database: { status: 503, title: 'The database does not answer' },
   internal: { status: 500, title: 'The server failed' },
 }

@@ -1,6 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { TicketId } from 'contract/ids'
-import { NewTickets, Ticket, TicketEvents, TicketList } from 'contract/ticket'
+import { NewTickets, OpenTickets, Ticket, TicketEvents, TicketList } from 'contract/ticket'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { listDishes } from '../book/dishes.sql'
@@ -11,12 +11,24 @@ import { kitchenOf } from '../setup/kitchenOf'
 import { checkTicket } from './checkTicket'
 import { placeTickets } from './placeTickets'
 import { withIds } from './ticketIds'
-import { addTicketEvents, findTicket, listOpenTickets, lockTicket } from './tickets.sql'
+import {
+  addTicketEvents,
+  countOpenTickets,
+  findTicket,
+  listOpenTickets,
+  lockTicket,
+  type TicketKey,
+} from './tickets.sql'
+
+const TicketCursor = z.string().regex(/^\d{1,15}_\d{1,15}$/, 'hand back "after" of the page before')
 
 const getTickets = createRoute({
   method: 'get',
   path: '/tickets',
-  responses: { 200: json(TicketList, 'Tickets with a portion still to be served, oldest promise first') },
+  request: {
+    query: z.object({ after: TicketCursor.optional(), limit: z.coerce.number().int().min(1).max(1000).default(100) }),
+  },
+  responses: { 200: json(OpenTickets, 'Tickets with a portion still to be served, oldest promise first, by pages') },
 })
 
 const postTickets = createRoute({
@@ -36,10 +48,20 @@ const postTicketEvents = createRoute({
   responses: { 200: json(Ticket, 'The ticket afterwards') },
 })
 
+const cursorOf = ({ promisedAtMs, number }: TicketKey): string => `${promisedAtMs}_${number}`
+const keyOf = (after = '0_0'): TicketKey => {
+  const [promisedAtMs = 0, number = 0] = after.split('_').map(Number)
+  return { promisedAtMs, number }
+}
+
 export const ticketRoutes = newRouter()
   .openapi(getTickets, async (c) => {
     const { pool, kitchenId } = c.var.kitchen
-    return c.json({ tickets: await listOpenTickets(pool, kitchenId) }, 200)
+    const { after, limit } = c.req.valid('query')
+    const tickets = await listOpenTickets(pool, kitchenId, keyOf(after), limit)
+    const last = tickets.at(-1)
+    const later = last && tickets.length === limit ? await countOpenTickets(pool, kitchenId, last) : null
+    return c.json({ tickets, later: later && last ? { ...later, after: cursorOf(last) } : null }, 200)
   })
   .openapi(postTickets, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen

@@ -1,6 +1,6 @@
 import { rowsAs } from '../db/rows'
 import { compareEvents } from 'core/event/eventOrder'
-import { Ticket, type TicketEvent } from 'contract/ticket'
+import { Ticket, type LaterTickets, type TicketEvent } from 'contract/ticket'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
@@ -20,23 +20,64 @@ const HEADS = `
   SELECT id, number, placed_at_ms AS placedAtMs, promised_at_ms AS promisedAtMs, kind, place, source,
          is_cancelled AS isCancelled FROM ticket`
 
-/** Tickets with a portion still to be cooked or in the wok, oldest promise first. */
-export async function listOpenTickets(db: Db, kitchenId: string): Promise<Ticket[]> {
-  const [heads] = await db.execute<RowDataPacket[]>(
-    `${HEADS} WHERE kitchen_id = ? AND is_open ORDER BY promised_at_ms, number`,
-    [kitchenId],
+/** Where a page of open tickets ends: they stand by promise, those of one promise by number. */
+export type TicketKey = { promisedAtMs: number; number: number }
+const IS_AFTER = `ticket.kitchen_id = ? AND ticket.is_open = 1
+  AND (ticket.promised_at_ms > ? OR (ticket.promised_at_ms = ? AND ticket.number > ?))`
+const afterValues = (kitchenId: string, { promisedAtMs, number }: TicketKey) => [
+  kitchenId,
+  promisedAtMs,
+  promisedAtMs,
+  number,
+]
+
+/** A page of the tickets with a portion still to be cooked or in the wok, oldest promise first. */
+export async function listOpenTickets(db: Db, kitchenId: string, after: TicketKey, limit: number): Promise<Ticket[]> {
+  const [heads] = await db.query<RowDataPacket[]>(
+    `${HEADS} WHERE ${IS_AFTER} ORDER BY promised_at_ms, number LIMIT ?`,
+    [...afterValues(kitchenId, after), limit],
   )
-  const [items] = await db.execute<RowDataPacket[]>(
-    `${ITEMS} JOIN ticket ON ticket.kitchen_id = item.kitchen_id AND ticket.id = item.ticket_id
-      WHERE item.kitchen_id = ? AND ticket.is_open ORDER BY item.position`,
-    [kitchenId],
+  if (heads.length === 0) return []
+  const [items] = await db.query<RowDataPacket[]>(
+    `${ITEMS} WHERE item.kitchen_id = ? AND item.ticket_id IN (?) ORDER BY item.position`,
+    [kitchenId, heads.map((head) => String(head['id']))],
   )
-  return heads.map((head) =>
-    ticketOf(
-      head,
-      items.filter((item) => item['ticketId'] === head['id']),
-    ),
+  const byTicket = new Map<string, RowDataPacket[]>(heads.map((head) => [String(head['id']), []]))
+  for (const item of items) byTicket.get(String(item['ticketId']))?.push(item)
+  return heads.map((head) => ticketOf(head, byTicket.get(String(head['id'])) ?? []))
+}
+
+/** What stands behind a page; null where nothing does. */
+export async function countOpenTickets(
+  db: Db,
+  kitchenId: string,
+  after: TicketKey,
+): Promise<Omit<LaterTickets, 'after'> | null> {
+  const values = afterValues(kitchenId, after)
+  const [heads] = await db.query<RowDataPacket[]>(
+    `SELECT COUNT(*) AS tickets, MIN(promised_at_ms) AS firstPromisedAtMs FROM ticket WHERE ${IS_AFTER}`,
+    values,
   )
+  const tickets = Number(heads[0]?.['tickets'] ?? 0)
+  if (tickets === 0) return null
+  const [sums] = await db.query<RowDataPacket[]>(
+    `SELECT SUM(item.portions) AS portions FROM ticket JOIN ticket_item AS item
+         ON item.kitchen_id = ticket.kitchen_id AND item.ticket_id = ticket.id
+      WHERE ${IS_AFTER}`,
+    values,
+  )
+  const [fired] = await db.query<RowDataPacket[]>(
+    `SELECT SUM(part.portions) AS portions FROM run JOIN run_part AS part
+         ON part.kitchen_id = run.kitchen_id AND part.run_id = run.id
+       JOIN ticket ON ticket.kitchen_id = part.kitchen_id AND ticket.id = part.ticket_id
+      WHERE run.state IN ('open', 'finished') AND ${IS_AFTER}`,
+    values,
+  )
+  return {
+    tickets,
+    portions: Number(sums[0]?.['portions'] ?? 0) - Number(fired[0]?.['portions'] ?? 0),
+    firstPromisedAtMs: Number(heads[0]?.['firstPromisedAtMs']),
+  }
 }
 
 /** One ticket, open or not, or null. */

@@ -2,7 +2,7 @@ import { Problem } from '../http/problems'
 import { newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { Dish } from 'contract/dish'
 import type { ProblemDetails } from 'contract/problem'
-import { TicketList } from 'contract/ticket'
+import { OpenTickets, TicketList } from 'contract/ticket'
 import { v7 as newId } from 'uuid'
 import { listDishes, saveDish } from '../book/dishes.sql'
 import { inTransaction } from '../db/pool'
@@ -13,7 +13,7 @@ afterAll(() => kitchen.close())
 
 const soon = () => kitchen.clock.now() + 600_000
 const post = (body: unknown, type?: string) => send(kitchen.app, 'POST', '/tickets', body, type)
-const open = async () => TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
+const open = async () => OpenTickets.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
 
 test('a ticket from outside is placed, numbered and waits in order of promise', async () => {
   const before = await open()

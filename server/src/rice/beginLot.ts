@@ -1,9 +1,7 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { Lot, NewLot } from 'contract/rice'
 import type { RiceHouse } from 'contract/riceHouse'
-import { isAbove, isBelow } from 'core/measure/temperature'
-import { COOLING_LIMITS, HOLDING_LIMITS } from 'core/safety/coolingLimits'
-import { useByMs } from 'core/rice/lot/lotHolding'
+import { arrivalLimits, judgeArrival, type ArrivalLimits, type ArrivalVerdict } from 'core/rice/lot/judgeArrival'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { Problem } from '../http/problems'
@@ -63,33 +61,46 @@ function fromElsewhere(
   house: RiceHouse,
   nowMs: number,
 ): Born {
-  if (begun.isReheated) {
-    throw new Problem('lot-reheated', {
-      detail: 'rice that was cooled and heated again is not cooled a second time: throw it away',
-    })
+  const { grain, cookedAtMs, massG, tempC, tempF = null, place, placeId, atMs, isReheated } = begun
+  const arrival = { arrivedAtMs: atMs, cookedAtMs, isReheated, read: { tempC, tempF } }
+  const verdict = judgeArrival(arrival, kitchen.ruleSet, policyOf(kitchen, house), nowMs)
+  switch (verdict.kind) {
+    case 'cold':
+      return { grain, cookedAtMs, massG, tempC, tempF, place, placeId, load: null }
+    case 'hot':
+      return { grain, cookedAtMs, massG: null, tempC: null, tempF: null, place: null, placeId: null, load: null }
+    case 'asking':
+      throw new Problem('invalid', { detail: `${verdict.missing}: ask for it before the rice is taken in` })
+    case 'refused':
+      throw refusal(verdict, tempC, arrivalLimits(kitchen.ruleSet))
   }
-  if (begun.cookedAtMs > begun.atMs) {
-    throw new Problem('lot-age', { detail: 'it cannot have been cooked after it came: ask again how old it is' })
+}
+
+function refusal(
+  { why, useByMs }: Extract<ArrivalVerdict, { kind: 'refused' }>,
+  tempC: number,
+  { cold, hot }: ArrivalLimits,
+): Problem {
+  switch (why) {
+    case 'ageUnknown':
+      return new Problem('lot-age', { detail: 'nobody knows how old it is: throw it away' })
+    case 'reheated':
+      return new Problem('lot-reheated', {
+        detail: 'rice that was cooled and heated again is not cooled a second time: throw it away',
+      })
+    case 'cookedLater':
+      return new Problem('lot-age', {
+        detail: 'it cannot have been cooked after it came: ask again how old it is',
+      })
+    case 'tooOld':
+      return new Problem('lot-age', {
+        detail: `rice of that age had to be used by ${new Date(useByMs ?? 0).toISOString()}: throw it away`,
+        values: { useByMs: useByMs ?? 0 },
+      })
+    case 'between':
+      return new Problem('lot-between', {
+        detail: `${tempC} °C is neither cold (${cold.tempC} °C) nor hot (${hot.tempC} °C), and nobody knows for how long: throw it away`,
+        values: { tempC, coldC: cold.tempC, startC: hot.tempC },
+      })
   }
-  const endsMs = useByMs([kitchen.ruleSet], policyOf(kitchen, house), begun.cookedAtMs)
-  if (endsMs < nowMs) {
-    throw new Problem('lot-age', {
-      detail: `rice of that age had to be used by ${new Date(endsMs).toISOString()}: throw it away`,
-      values: { useByMs: endsMs },
-    })
-  }
-  const { coldC, coldF } = HOLDING_LIMITS[kitchen.ruleSet]
-  const { startC, startF } = COOLING_LIMITS[kitchen.ruleSet]
-  const { grain, cookedAtMs, massG, tempC, tempF = null, place, placeId } = begun
-  const came = { tempC, tempF }
-  if (!isBelow(came, { tempC: startC, tempF: startF })) {
-    return { grain, cookedAtMs, massG: null, tempC: null, tempF: null, place: null, placeId: null, load: null }
-  }
-  if (isAbove(came, { tempC: coldC, tempF: coldF })) {
-    throw new Problem('lot-between', {
-      detail: `${tempC} °C is neither cold (${coldC} °C) nor hot (${startC} °C), and nobody knows for how long: throw it away`,
-      values: { tempC, coldC, startC },
-    })
-  }
-  return { grain, cookedAtMs, massG, tempC, tempF, place, placeId, load: null }
 }

@@ -1,17 +1,18 @@
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse, RicePlanDay, Tonight } from 'contract/riceHouse'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
-import { dayAfter, localDay } from 'core/time/localTime'
+import { localDay } from 'core/time/localTime'
 import type { Pool } from 'mysql2/promise'
 import { listDishes } from '../book/dishes.sql'
 import { inTransaction } from '../db/pool'
 import { kitchenOf } from '../setup/kitchenOf'
-import { demandOf, HISTORY_DAYS, recordDemand } from './plan/demandRecord'
+import { demandOf, recordDemand } from './plan/demandRecord'
 import { findRiceHouse } from './house.sql'
 import { dayRicePlan } from './plan/dayRicePlan'
 import { listOpenLots } from './lots.sql'
-import { findPlan, listAsked, listDemand, listSoldOut, listUnfired } from './plan/plan.sql'
-import { forecastServices, leadS, tonightDemands } from './plan/planDay'
+import { forecastsOf } from './plan/knownForecasts'
+import { findPlan, listAsked, listUnfired } from './plan/plan.sql'
+import { leadS, tonightDemands } from './plan/planDay'
 
 const DAY_MS = 86_400_000
 
@@ -29,9 +30,7 @@ export async function planOfDay(
   nowMs: number,
 ): Promise<RicePlanDay> {
   await inTransaction(pool, (connection) => recordDemand(connection, kitchen, nowMs))
-  const demand = await listDemand(pool, kitchen.id, dayAfter(day, -HISTORY_DAYS), day)
-  const soldOut = await listSoldOut(pool, kitchen.id, dayAfter(day, -HISTORY_DAYS), day)
-  const services = forecastServices(demand, house, await listDishes(pool, kitchen.id), day, soldOut)
+  const services = await forecastsOf(pool, kitchen.id, house, await listDishes(pool, kitchen.id), day)
   return { day, ...(await findPlan(pool, kitchen.id, day)), services }
 }
 

@@ -1,6 +1,6 @@
 import type { ProblemDetails } from 'contract/problem'
 import { Run, type FireRun } from 'contract/run'
-import { TicketList, type Ticket } from 'contract/ticket'
+import { OpenTickets, TicketList, type Ticket } from 'contract/ticket'
 import type { RowDataPacket } from 'mysql2'
 import { v7 as newId } from 'uuid'
 import { eventOf, fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
@@ -19,7 +19,7 @@ const fire = (body: FireRun) => send(kitchen.app, 'POST', '/runs', body)
 const say = (runId: string, ...events: unknown[]) => send(kitchen.app, 'POST', `/runs/${runId}/events`, { events })
 const code = (answer: { json: unknown }) => (answer.json as ProblemDetails).code
 const openTicketIds = async () =>
-  TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets.map((one) => one.id as string)
+  OpenTickets.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets.map((one) => one.id as string)
 
 async function fired(dishId = 'duck', portions = 2, stationId = 'ring-a') {
   const ticket = await place(dishId, portions)
@@ -58,7 +58,7 @@ test('a batch fired has its score, its lot and its portions taken from the ticke
   expect(run.score.steps.map((step) => step.action)).toEqual(
     expect.arrayContaining(['eggIn', 'riceIn', 'sauceIn', 'finishOff']),
   )
-  const tickets = TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
+  const tickets = OpenTickets.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
   expect(tickets.find((one) => one.id === ticket.id)?.items[0]?.firedPortions).toBe(3)
 })
 
@@ -260,7 +260,7 @@ describe('events', () => {
     const { ticket, run } = await fired()
     const stop = eventOf(run, now() - 1, { kind: 'stopped' })
     await say(run.id, stop)
-    const tickets = TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
+    const tickets = OpenTickets.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets
     expect(tickets.find((one) => one.id === ticket.id)?.items[0]?.firedPortions).toBe(0)
     const back = await say(run.id, eventOf(run, now(), { kind: 'undone', eventId: stop.id }))
     expect([back.status, Run.parse(back.json).state]).toEqual([200, 'open'])

@@ -1,10 +1,10 @@
-import { ROLES, SCALINGS } from 'core/book/dish'
+import { ROLES, SCALINGS, type Role } from 'core/book/dish'
 import { likeNames } from 'core/book/lookUp'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
+import { OneOf } from '../../ui/OneOf'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
@@ -28,8 +28,6 @@ export function RowTools(props: {
   const [isStandIn, setIsStandIn] = useState(false)
   const change = (changes: Partial<DraftLine>) => edit({ kind: 'line', key: line.key, changes })
   const role = roleOf(line, read)
-  const like = read.source ? [] : likeNames(shelf.rows, line.name)
-  const grams = (text: string) => Math.max(0, Number(text.replace(',', '.')) || 0)
   return (
     <View className="mb-2 gap-1 rounded-lg bg-plate p-3">
       {read.source && (
@@ -39,69 +37,8 @@ export function RowTools(props: {
             .join(' · ')}
         </Text>
       )}
-      {like.length > 0 && (
-        <View className="gap-1">
-          <Text size="small">{t('editor.guess')}</Text>
-          <View className="flex-row flex-wrap gap-2">
-            {like.map((one) => (
-              <Button
-                key={one.id}
-                size="body"
-                label={one.name}
-                onPress={() => change({ name: one.aliases[0] ?? one.name, ingredientId: one.id })}
-              />
-            ))}
-          </View>
-        </View>
-      )}
-      {!isRecipe && (
-        <>
-          <Text size="small" tone="ash">
-            {t('editor.role')}
-          </Text>
-          <View role="radiogroup" aria-label={t('editor.role')} className="-mx-2 flex-row flex-wrap">
-            {ROLES.map((one) => (
-              <Choice
-                key={one}
-                role="radio"
-                label={t(`roles.${one}`)}
-                isChosen={one === role}
-                onChoose={() => change({ role: one })}
-              />
-            ))}
-          </View>
-          <Text size="small" tone="ash">
-            {t('editor.scaling')}
-          </Text>
-          <View role="radiogroup" aria-label={t('editor.scaling')} className="-mx-2 flex-row flex-wrap">
-            {SCALINGS.map((one) => (
-              <Choice
-                key={one}
-                role="radio"
-                label={t(`editor.scalings.${one}`)}
-                isChosen={one === line.scaling}
-                onChoose={() => change({ scaling: one })}
-              />
-            ))}
-          </View>
-          {line.scaling === 'film' && (
-            <Field
-              label={t('editor.filmG')}
-              value={String(line.filmG)}
-              inputMode="decimal"
-              onChange={(text) => change({ filmG: grams(text) })}
-            />
-          )}
-          {line.scaling === 'capped' && (
-            <Field
-              label={t('editor.capG')}
-              value={String(line.capG)}
-              inputMode="decimal"
-              onChange={(text) => change({ capG: grams(text) })}
-            />
-          )}
-        </>
-      )}
+      {!read.source && <Guesses name={line.name} shelf={shelf} onTake={change} />}
+      {!isRecipe && <RoleAndScaling line={line} role={role} onChange={change} />}
       <View className="flex-row flex-wrap gap-2">
         {!isRecipe && read.source && role !== 'rice' && (
           <Button size="body" label={t('editor.standIn', { name: line.name })} onPress={() => setIsStandIn(true)} />
@@ -130,5 +67,76 @@ export function RowTools(props: {
         />
       )}
     </View>
+  )
+}
+
+type Change = (changes: Partial<DraftLine>) => void
+
+/** Rows of the table that are called like what nobody knows, to take with a touch. */
+function Guesses({ name, shelf, onTake }: { name: string; shelf: Shelf; onTake: Change }) {
+  const t = useWords('book')
+  const like = likeNames(shelf.rows, name)
+  if (like.length === 0) return null
+  return (
+    <View className="gap-1">
+      <Text size="small">{t('editor.guess')}</Text>
+      <View className="flex-row flex-wrap gap-2">
+        {like.map((one) => (
+          <Button
+            key={one.id}
+            size="body"
+            label={one.name}
+            onPress={() => onTake({ name: one.aliases[0] ?? one.name, ingredientId: one.id })}
+          />
+        ))}
+      </View>
+    </View>
+  )
+}
+
+const grams = (text: string) => Math.max(0, Number(text.replace(',', '.')) || 0)
+
+/** What the line is in the dish, and how it grows with the batch. */
+function RoleAndScaling({ line, role, onChange }: { line: DraftLine; role: Role; onChange: Change }) {
+  const t = useWords('book')
+  return (
+    <>
+      <Text size="small" tone="ash">
+        {t('editor.role')}
+      </Text>
+      <OneOf
+        name={t('editor.role')}
+        of={ROLES}
+        chosen={role}
+        words={(one) => t(`roles.${one}`)}
+        onChoose={(one) => onChange({ role: one })}
+      />
+      <Text size="small" tone="ash">
+        {t('editor.scaling')}
+      </Text>
+      <OneOf
+        name={t('editor.scaling')}
+        of={SCALINGS}
+        chosen={line.scaling}
+        words={(one) => t(`editor.scalings.${one}`)}
+        onChoose={(one) => onChange({ scaling: one })}
+      />
+      {line.scaling === 'film' && (
+        <Field
+          label={t('editor.filmG')}
+          value={String(line.filmG)}
+          inputMode="decimal"
+          onChange={(text) => onChange({ filmG: grams(text) })}
+        />
+      )}
+      {line.scaling === 'capped' && (
+        <Field
+          label={t('editor.capG')}
+          value={String(line.capG)}
+          inputMode="decimal"
+          onChange={(text) => onChange({ capG: grams(text) })}
+        />
+      )}
+    </>
   )
 }

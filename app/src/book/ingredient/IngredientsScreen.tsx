@@ -62,6 +62,11 @@ export function IngredientsScreen() {
           <IngredientRow key={row.id} row={row} />
         ))}
       </View>
+      {shown.length > MAX_SHOWN && (
+        <Text tone="ash" className="py-3">
+          {t('ingredient.firstShown', { count: MAX_SHOWN })}
+        </Text>
+      )}
       {isAdding && rows && <AddIngredient rows={rows} name={input} onClose={() => setIsAdding(false)} />}
     </BookPage>
   )

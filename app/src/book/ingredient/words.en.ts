@@ -4,6 +4,7 @@ export const ingredientWords = {
   none: 'Nothing by that name',
   count_one: '{{count}} row',
   count_other: '{{count}} rows',
+  firstShown: 'The first {{count}} are shown. Search by name for the others.',
   add: 'Add an ingredient',
   addLike: 'Its figures are copied from one that is like it; read them off the label when you have it.',
   addName: 'Name of the new ingredient',

@@ -7,10 +7,10 @@ import { useState, type ReactNode } from 'react'
 import { View } from 'react-native'
 import { sendJson } from '../../device/http'
 import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Choice'
 import { Dial } from '../../ui/Dial'
 import { useUnsaved } from '../../ui/form/leave'
 import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
 import { Sheet } from '../../ui/Sheet'
 import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
@@ -58,29 +58,9 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
       <View className="gap-4">
         {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
         <Vessels house={house} policy={policy} change={change} />
-        <Part title={t('policy.blend')}>
-          {GRAINS.map((grain) => (
-            <View key={grain} className="flex-row items-center gap-3">
-              <Text className="w-28">{t(`grains.${grain}`)}</Text>
-              <View className="flex-1">
-                <Dial
-                  name={t(`grains.${grain}`)}
-                  lessLabel={t('less', { what: t(`grains.${grain}`) })}
-                  moreLabel={t('moreOf', { what: t(`grains.${grain}`) })}
-                  value={Math.round((policy.blend[grain] ?? 0) * 100)}
-                  least={0}
-                  most={100}
-                  step={SHARE_STEP}
-                  unit={t('percent')}
-                  onChange={(percent) => change({ blend: withShare(policy.blend, grain, percent / 100) })}
-                />
-              </View>
-            </View>
-          ))}
-          {sum !== 100 && <Notice kind="conflict" isSmall title={t('policy.blendSum', { sum })} />}
-        </Part>
+        <Blend policy={policy} change={change} sum={sum} />
         <Part title={t('policy.wash')}>
-          <Choices
+          <OneOf
             name={t('policy.wash')}
             of={WASHES}
             chosen={policy.wash}
@@ -88,35 +68,7 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
             onChoose={(wash) => change({ wash })}
           />
         </Part>
-        <Part title={t('policy.cooling')}>
-          <Choices
-            name={t('policy.cooling')}
-            of={COOLING_NAMES}
-            chosen={COOLING_NAMES.find((name) => sameCooling(COOLINGS[name], policy.cooling)) ?? null}
-            words={(name) => t(`policy.coolings.${name}`)}
-            onChoose={(name) =>
-              change({ cooling: COOLINGS[name].map((one) => ({ ...one, stack: policy.cooling.at(-1)?.stack })) })
-            }
-          />
-        </Part>
-        <Part title={t('policy.stack')}>
-          <Choices
-            name={t('policy.stack')}
-            of={STACKS}
-            chosen={policy.cooling.at(-1)?.stack ?? 'single'}
-            words={(stack) => t(`policy.stacks.${stack}`)}
-            onChoose={(stack) => change({ cooling: policy.cooling.map((one) => ({ ...one, stack })) })}
-          />
-        </Part>
-        <Part title={t('policy.tray')}>
-          <Choices
-            name={t('policy.tray')}
-            of={TRAY_MATERIALS}
-            chosen={policy.tray.material ?? 'steel'}
-            words={(material) => t(`policy.trays.${material}`)}
-            onChoose={(material) => change({ tray: { ...policy.tray, material } })}
-          />
-        </Part>
+        <Cooling policy={policy} change={change} />
         <Part title={t('policy.close')}>
           <Dial
             name={t('policy.close')}
@@ -132,7 +84,7 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
         </Part>
         <Costs policy={policy} change={change} />
         <Part title={t('policy.serve')}>
-          <Choices
+          <OneOf
             name={t('policy.serve')}
             of={['fridge', 'tempered'] as const}
             chosen={policy.serveFrom}
@@ -141,7 +93,7 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
           />
         </Part>
         <Part title={t('policy.keep')}>
-          <Choices
+          <OneOf
             name={t('policy.keep')}
             of={DAYS}
             chosen={policy.keepDays}
@@ -169,7 +121,7 @@ function Vessels({ house, policy, change }: Change & { house: RiceHouse }) {
   const vessel = house.vessels.find((one) => one.id === policy.vesselId)
   return (
     <Part title={t('policy.vessel')}>
-      <Choices
+      <OneOf
         name={t('policy.vessel')}
         of={house.vessels.map((one) => one.id)}
         chosen={policy.vesselId}
@@ -188,6 +140,71 @@ function Vessels({ house, policy, change }: Change & { house: RiceHouse }) {
         </Text>
       )}
     </Part>
+  )
+}
+
+/** Shares of the grains, in parts of a hundred. */
+function Blend({ policy, change, sum }: Change & { sum: number }) {
+  const t = useWords('rice')
+  return (
+    <Part title={t('policy.blend')}>
+      {GRAINS.map((grain) => (
+        <View key={grain} className="flex-row items-center gap-3">
+          <Text className="w-28">{t(`grains.${grain}`)}</Text>
+          <View className="flex-1">
+            <Dial
+              name={t(`grains.${grain}`)}
+              lessLabel={t('less', { what: t(`grains.${grain}`) })}
+              moreLabel={t('moreOf', { what: t(`grains.${grain}`) })}
+              value={Math.round((policy.blend[grain] ?? 0) * 100)}
+              least={0}
+              most={100}
+              step={SHARE_STEP}
+              unit={t('percent')}
+              onChange={(percent) => change({ blend: withShare(policy.blend, grain, percent / 100) })}
+            />
+          </View>
+        </View>
+      ))}
+      {sum !== 100 && <Notice kind="conflict" isSmall title={t('policy.blendSum', { sum })} />}
+    </Part>
+  )
+}
+
+/** Where trays are cooled, how they stand, and what they are made of. */
+function Cooling({ policy, change }: Change) {
+  const t = useWords('rice')
+  const stack = policy.cooling.at(-1)?.stack
+  return (
+    <>
+      <Part title={t('policy.cooling')}>
+        <OneOf
+          name={t('policy.cooling')}
+          of={COOLING_NAMES}
+          chosen={COOLING_NAMES.find((name) => sameCooling(COOLINGS[name], policy.cooling)) ?? null}
+          words={(name) => t(`policy.coolings.${name}`)}
+          onChoose={(name) => change({ cooling: COOLINGS[name].map((one) => ({ ...one, stack })) })}
+        />
+      </Part>
+      <Part title={t('policy.stack')}>
+        <OneOf
+          name={t('policy.stack')}
+          of={STACKS}
+          chosen={stack ?? 'single'}
+          words={(one) => t(`policy.stacks.${one}`)}
+          onChoose={(to) => change({ cooling: policy.cooling.map((one) => ({ ...one, stack: to })) })}
+        />
+      </Part>
+      <Part title={t('policy.tray')}>
+        <OneOf
+          name={t('policy.tray')}
+          of={TRAY_MATERIALS}
+          chosen={policy.tray.material ?? 'steel'}
+          words={(material) => t(`policy.trays.${material}`)}
+          onChoose={(material) => change({ tray: { ...policy.tray, material } })}
+        />
+      </Part>
+    </>
   )
 }
 
@@ -228,34 +245,6 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
     <View className="gap-1">
       <Text tone="ash">{title}</Text>
       {children}
-    </View>
-  )
-}
-
-function Choices<T extends string | number | null>({
-  name,
-  of,
-  chosen,
-  words,
-  onChoose,
-}: {
-  name: string
-  of: readonly T[]
-  chosen: T | null
-  words: (one: T) => string
-  onChoose: (one: T) => void
-}) {
-  return (
-    <View role="radiogroup" aria-label={name} className="-ml-3 flex-row flex-wrap">
-      {of.map((one) => (
-        <Choice
-          key={String(one)}
-          role="radio"
-          label={words(one)}
-          isChosen={one === chosen}
-          onChoose={() => onChoose(one)}
-        />
-      ))}
     </View>
   )
 }

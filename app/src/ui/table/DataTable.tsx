@@ -32,10 +32,7 @@ const KEYS: Record<string, number> = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, 
 /** A table for a wide screen: sorted by its headings, found by typing, its columns chosen, copied as CSV, walked by keyboard. */
 export function DataTable<Row extends object>(props: DataTableProps<Row>) {
   const { label, rows, columns, rowId, rowPx, chosenId = null, onChoose, filters, empty } = props
-  const t = useWords('ui')
   const table = useDataTable(rows, columns, rowId)
-  const [isChoosing, setIsChoosing] = useState(false)
-  const [typed, setTyped] = useState('')
   const scroll = useRef<ScrollView>(null)
   const shown = table.getRowModel().rows
   const visible = columns.filter((column) => table.getColumn(column.id)?.getIsVisible() ?? true)
@@ -50,81 +47,25 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
   useEffect(() => {
     if (at >= 0) virtual.scrollToIndex(at)
   }, [at, virtual])
-  const walk = (by: number) => {
+  const onKeyDown = (event: { key: string; target: EventTarget; preventDefault: () => void }) => {
+    const by = KEYS[event.key]
+    if (by === undefined || !onChoose || (event.target as HTMLElement).tagName === 'INPUT') return
+    event.preventDefault()
     const next = shown[Math.min(shown.length - 1, Math.max(0, at + by))]
-    if (next) onChoose?.(next.original)
-  }
-  const copy = () => {
-    const values = shown.map((row) => visible.map((column): CellValue => column.value(row.original)))
-    void navigator.clipboard
-      .writeText(
-        tableCsv(
-          visible.map((column) => column.title),
-          values,
-        ),
-      )
-      .then(
-        () => toast(t('table.copied', { count: shown.length })),
-        () => toast(t('table.notCopied')),
-      )
+    if (next) onChoose(next.original)
   }
   return (
     <View className="min-h-0 flex-1">
       {filters !== undefined && <View className="flex-row flex-wrap items-center gap-2 pb-2">{filters}</View>}
-      <View className="flex-row items-center gap-2 pb-1">
-        <Field
-          isBare
-          hint={t('table.find')}
-          label={t('table.find')}
-          value={typed}
-          className="min-w-[160px] flex-1"
-          onChange={(text) => {
-            setTyped(text)
-            table.setGlobalFilter(text)
-          }}
-        />
-        <Button size="body" label={t('table.columns')} className="px-1" onPress={() => setIsChoosing(true)} />
-        <Button size="body" label={t('table.copy')} className="px-1" onPress={copy} />
-      </View>
+      <TableTools table={table} columns={columns} visible={visible} />
       <View
         role="grid"
         aria-label={label}
         aria-rowcount={shown.length + 1}
         className="min-h-0 flex-1"
-        {...{
-          onKeyDown: (event: { key: string; target: EventTarget; preventDefault: () => void }) => {
-            const by = KEYS[event.key]
-            if (by === undefined || !onChoose || (event.target as HTMLElement).tagName === 'INPUT') return
-            event.preventDefault()
-            walk(by)
-          },
-        }}
+        {...{ onKeyDown }}
       >
-        <View role="row" className="flex-row border-b-2 border-line">
-          {visible.map((column) => {
-            const sorted = table.getColumn(column.id)?.getIsSorted() ?? false
-            return (
-              <View
-                key={column.id}
-                role="columnheader"
-                {...{ 'aria-sort': sorted === false ? 'none' : sorted === 'asc' ? 'ascending' : 'descending' }}
-                style={widthOf(column)}
-              >
-                <Pressable
-                  role="button"
-                  aria-label={t('table.sortBy', { column: column.title })}
-                  onPress={() => table.getColumn(column.id)?.toggleSorting()}
-                  className={`ring-focus min-h-11 flex-row items-center gap-1 px-1.5 ${column.isNumber ? 'justify-end' : ''}`}
-                >
-                  <Text size="small" weight="bold" tone="ash" stretch="narrow" numberOfLines={1}>
-                    {column.title}
-                  </Text>
-                  {sorted !== false && <Icon as={sorted === 'asc' ? ArrowUp : ArrowDown} sizePx={14} />}
-                </Pressable>
-              </View>
-            )
-          })}
-        </View>
+        <Headings table={table} visible={visible} />
         {shown.length === 0 && (
           <Text tone="ash" className="p-4">
             {empty}
@@ -151,6 +92,45 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
           </View>
         </ScrollView>
       </View>
+    </View>
+  )
+}
+
+type ToolsProps<Row extends object> = {
+  table: ReturnType<typeof useDataTable<Row>>
+  columns: readonly DataColumn<Row>[]
+  visible: readonly DataColumn<Row>[]
+}
+
+/** Finding by typing, choosing columns, and copying what is shown as CSV. */
+function TableTools<Row extends object>({ table, columns, visible }: ToolsProps<Row>) {
+  const t = useWords('ui')
+  const [isChoosing, setIsChoosing] = useState(false)
+  const [typed, setTyped] = useState('')
+  const copy = () => {
+    const shown = table.getRowModel().rows
+    const titles = visible.map((column) => column.title)
+    const values = shown.map((row) => visible.map((column): CellValue => column.value(row.original)))
+    void navigator.clipboard.writeText(tableCsv(titles, values)).then(
+      () => toast(t('table.copied', { count: shown.length })),
+      () => toast(t('table.notCopied')),
+    )
+  }
+  return (
+    <View className="flex-row items-center gap-2 pb-1">
+      <Field
+        isBare
+        hint={t('table.find')}
+        label={t('table.find')}
+        value={typed}
+        className="min-w-[160px] flex-1"
+        onChange={(text) => {
+          setTyped(text)
+          table.setGlobalFilter(text)
+        }}
+      />
+      <Button size="body" label={t('table.columns')} className="px-1" onPress={() => setIsChoosing(true)} />
+      <Button size="body" label={t('table.copy')} className="px-1" onPress={copy} />
       <Sheet title={t('table.columns')} isOpen={isChoosing} onClose={() => setIsChoosing(false)}>
         <View role="group" aria-label={t('table.columns')} className="-mx-2 flex-row flex-wrap">
           {columns.map((column) => (
@@ -164,6 +144,38 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
           ))}
         </View>
       </Sheet>
+    </View>
+  )
+}
+
+/** The headings of the columns that are shown; each sorts by its column. */
+function Headings<Row extends object>({ table, visible }: Omit<ToolsProps<Row>, 'columns'>) {
+  const t = useWords('ui')
+  return (
+    <View role="row" className="flex-row border-b-2 border-line">
+      {visible.map((column) => {
+        const sorted = table.getColumn(column.id)?.getIsSorted() ?? false
+        return (
+          <View
+            key={column.id}
+            role="columnheader"
+            {...{ 'aria-sort': sorted === false ? 'none' : sorted === 'asc' ? 'ascending' : 'descending' }}
+            style={widthOf(column)}
+          >
+            <Pressable
+              role="button"
+              aria-label={t('table.sortBy', { column: column.title })}
+              onPress={() => table.getColumn(column.id)?.toggleSorting()}
+              className={`ring-focus min-h-11 flex-row items-center gap-1 px-1.5 ${column.isNumber ? 'justify-end' : ''}`}
+            >
+              <Text size="small" weight="bold" tone="ash" stretch="narrow" numberOfLines={1}>
+                {column.title}
+              </Text>
+              {sorted !== false && <Icon as={sorted === 'asc' ? ArrowUp : ArrowDown} sizePx={14} />}
+            </Pressable>
+          </View>
+        )
+      })}
     </View>
   )
 }

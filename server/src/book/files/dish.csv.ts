@@ -38,8 +38,8 @@ const Line = z.object({
  * A dish from CSV (RFC 4180, UTF-8), a line a component: name, role, state, cut, g per 100 g rice.
  * @throws {Problem} csv-encoding, csv-columns, csv-too-long or csv-line, each saying what to change
  */
-export function readDishLines(bytes: ArrayBuffer): DishLine[] {
-  const rows = readCsvCells(bytes)
+export async function readDishLines(bytes: ArrayBuffer): Promise<DishLine[]> {
+  const rows = await readCsvCells(bytes, MAX_LINES)
   const [header = [], ...lines] = rows
   const columns = header.map((heading) => HEADINGS[heading.trim().toLowerCase()])
   const missing = Object.entries(COLUMNS).filter(([key]) => !columns.includes(key as keyof typeof COLUMNS))
@@ -48,12 +48,6 @@ export function readDishLines(bytes: ArrayBuffer): DishLine[] {
     throw new Problem('csv-columns', {
       detail: `the first line must name the columns ${Object.values(COLUMNS).join(', ')}: ${names} is missing`,
       values: { columns: names },
-    })
-  }
-  if (lines.length > MAX_LINES) {
-    throw new Problem('csv-too-long', {
-      detail: `a dish has at most ${MAX_LINES} components, the file has ${lines.length} lines: send one dish a file`,
-      values: { lines: lines.length, most: MAX_LINES },
     })
   }
   return lines.map((cells, index) => readLine(cells, columns, index + 2))

@@ -9,8 +9,6 @@ import { file, json, jsonBody, type KitchenContext, newRouter } from '../../http
 import { Problem } from '../../http/problems'
 import { findKitchen } from '../../setup/kitchen.sql'
 import { listDishes } from '../dishes.sql'
-import { stationCard } from '../print/stationCard'
-import { recipeLabel } from '../print/recipeLabel'
 import { deviationsFrom } from 'core/book/variation/standard'
 import { readShelf } from '../shelf'
 import { dishesCsv } from './dishes.csv'
@@ -104,8 +102,8 @@ export const fileRoutes = newRouter()
     const { dish, kitchen, score } = await scored(c.var.kitchen, c.req.valid('param').id, portions)
     if (!score) throw new Problem('unknown-dish', { detail: `${dish.name} has no score: it needs rice` })
     const broken = dish.standard ? deviationsFrom(dish.standard, dish.components).map((one) => one.name) : []
-    const pdf = await stationCard(dish, portions, score, kitchen, broken)
-    return c.body(new Uint8Array(pdf).buffer, 200, attachment('application/pdf', `${dish.id}.pdf`))
+    const pdf = await c.var.kitchen.draw('stationCard', dish, portions, score, kitchen, broken)
+    return c.body(pdf, 200, attachment('application/pdf', `${dish.id}.pdf`))
   })
   .openapi(getLabel, async (c) => {
     const { pool, kitchenId, now } = c.var.kitchen
@@ -113,14 +111,15 @@ export const fileRoutes = newRouter()
     const recipe = shelf.list.find((one) => one.id === c.req.valid('param').id)
     const kitchen = await findKitchen(pool, kitchenId)
     if (!recipe || !kitchen) throw new Problem('not-found', { detail: 'no such sub-recipe: look in the book' })
-    const pdf = await recipeLabel(
+    const pdf = await c.var.kitchen.draw(
+      'recipeLabel',
       recipe,
       shelf.lookup({ recipeId: recipe.id }),
       c.req.valid('query').batches,
       kitchen,
       now(),
     )
-    return c.body(new Uint8Array(pdf).buffer, 200, attachment('application/pdf', `${recipe.id}-label.pdf`))
+    return c.body(pdf, 200, attachment('application/pdf', `${recipe.id}-label.pdf`))
   })
   .openapi(getFile, async (c) => {
     const { pool, kitchenId } = c.var.kitchen

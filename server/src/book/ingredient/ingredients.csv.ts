@@ -2,8 +2,7 @@ import { Ingredient, Price, type KitchenIngredient } from 'contract/ingredient'
 import { moneyText, readMoney } from 'core/measure/money'
 import { stringify } from 'csv-stringify/sync'
 import { z } from 'zod'
-import { csvLineProblem, csvText, fromCsvText, readCsvRecords } from '../../http/csv'
-import { Problem } from '../../http/problems'
+import { csvLineProblem, csvText, fromCsvText, readCsvTable } from '../../http/csv'
 import { foodNotSaidThen, notSaidThen, shippedIngredients } from './shipped'
 
 const MAX_ROWS = 5000
@@ -58,10 +57,8 @@ const pair = (part: string) => {
 }
 
 /** Rows of an ingredient table from CSV, each checked as on the screen. @throws {Problem} csv-… */
-export function readIngredientsCsv(bytes: ArrayBuffer): Ingredient[] {
-  const records = readCsvRecords(bytes, COLUMNS)
-  refuseTooMany(records.length)
-  return records.map((record, i) => {
+export function readIngredientsCsv(bytes: ArrayBuffer): Promise<Ingredient[]> {
+  return readCsvTable(bytes, COLUMNS, MAX_ROWS, (record, lineNo) => {
     const row = Ingredient.safeParse({
       ...Object.fromEntries(WORDS.map((name) => [name, fromCsvText(record[name] ?? '')])),
       ...Object.fromEntries(LISTS.map((name) => [name, parts(fromCsvText(record[name] ?? ''))])),
@@ -75,7 +72,7 @@ export function readIngredientsCsv(bytes: ArrayBuffer): Ingredient[] {
       ...laterColumns(record),
       food: foodColumn(record),
     })
-    if (!row.success) throw csvLineProblem(i + 2, row.error)
+    if (!row.success) throw csvLineProblem(lineNo, row.error)
     return row.data
   })
 }
@@ -140,8 +137,6 @@ const priceText = (currency: string) =>
 
 /** Prices from CSV. @throws {Problem} csv-… with every fault of the first bad line */
 export function readPricesCsv(bytes: ArrayBuffer, known: ReadonlySet<string>, currency: string) {
-  const records = readCsvRecords(bytes, PRICE_COLUMNS)
-  refuseTooMany(records.length)
   const Row = z.object({
     ingredient: z.string().refine((id) => known.has(id), 'not in the ingredient table: add it first'),
     fromDay: Price.shape.fromDay,
@@ -149,18 +144,10 @@ export function readPricesCsv(bytes: ArrayBuffer, known: ReadonlySet<string>, cu
     packG: z.coerce.number().pipe(Price.shape.packG),
     price: priceText(currency),
   })
-  return records.map((record, i) => {
+  return readCsvTable(bytes, PRICE_COLUMNS, MAX_ROWS, (record, lineNo) => {
     const row = Row.safeParse(record)
-    if (!row.success) throw csvLineProblem(i + 2, row.error)
+    if (!row.success) throw csvLineProblem(lineNo, row.error)
     const { ingredient, fromDay, pack, packG, price } = row.data
     return { ingredientId: ingredient, price: { fromDay, packName: pack, packG, priceMinor: price } }
-  })
-}
-
-function refuseTooMany(lines: number): void {
-  if (lines <= MAX_ROWS) return
-  throw new Problem('csv-too-long', {
-    detail: `at most ${MAX_ROWS} lines a file, this has ${lines}: send it in parts`,
-    values: { lines, most: MAX_ROWS },
   })
 }

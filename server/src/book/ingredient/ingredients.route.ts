@@ -101,7 +101,7 @@ export const ingredientRoutes = newRouter()
   })
   .openapi(postCsv, async (c) => {
     const { kitchenId } = c.var.kitchen
-    const rows = readIngredientsCsv(await c.req.arrayBuffer())
+    const rows = await readIngredientsCsv(await c.req.arrayBuffer())
     await change(c.var.kitchen, async (connection) => {
       const versions = new Map((await listIngredients(connection, kitchenId)).map((one) => [one.id, one.version]))
       for (const row of rows) await saveIngredient(connection, kitchenId, versions.get(row.id) ?? 0, row)
@@ -111,7 +111,7 @@ export const ingredientRoutes = newRouter()
   .openapi(postPricesCsv, async (c) => {
     const { pool, kitchenId } = c.var.kitchen
     const ids = new Set((await listIngredients(pool, kitchenId)).map((one) => one.id))
-    const rows = readPricesCsv(await c.req.arrayBuffer(), ids, await currencyOf(pool, kitchenId))
+    const rows = await readPricesCsv(await c.req.arrayBuffer(), ids, await currencyOf(pool, kitchenId))
     await change(c.var.kitchen, async (connection) => {
       await savePrices(connection, kitchenId, rows)
     })

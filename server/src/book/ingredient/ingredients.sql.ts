@@ -2,6 +2,7 @@ import { Ingredient, Price, type KitchenIngredient } from 'contract/ingredient'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../../db/pool'
+import { mapInTurns } from '../../http/turns'
 import { foodNotSaidThen, notSaidThen, shippedIngredients, type ShippedIngredient } from './shipped'
 
 /** Every ingredient as this kitchen has it, with its prices, newest first. */
@@ -12,7 +13,7 @@ export async function listIngredients(db: Db, kitchenId: string): Promise<Kitche
   const base = shippedIngredients()
   const shippedById = new Map(base.map((row) => [row.id, row]))
   const own = new Map(
-    rows.map((row) => {
+    await mapInTurns(rows, (row): [string, { body: Ingredient; version: number }] => {
       const kept = (typeof row['body'] === 'string' ? JSON.parse(row['body']) : row['body']) as Omit<
         Ingredient,
         'food'

@@ -15,6 +15,7 @@ import { createApp } from '../../app'
 import { testClock, type TestClock } from '../../http/testClock'
 import { describeApi } from '../../http/describe'
 import { AsDescribed } from './asDescribed'
+import { drawPaper, type DrawPaper } from '../../papers/papers'
 import { LiveFollower } from '../../live/follower'
 import { DEMO_KITCHEN_ID } from '../../demo/kitchen'
 import { prepareDemo } from '../../demo/prepareDemo'
@@ -35,7 +36,7 @@ const MIGRATIONS = pathToFileURL(`${__dirname}/../migrations/`)
 const COPY = `${__dirname}/../../../../tools/copy-db.sh`
 
 /** A database with a copy of the sample kitchen, and the real application on it, without history unless asked for. */
-export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
+export async function openTestKitchen(evenings = 0, draw: DrawPaper = drawPaper): Promise<TestKitchen> {
   const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
   const address = { socketPath, user: 'root', database: `test_${newId().replaceAll('-', '')}` }
   const sample = { ...address, database: `sample_${evenings}` }
@@ -51,7 +52,7 @@ export async function openTestKitchen(evenings = 0): Promise<TestKitchen> {
     print: (label) => Promise.resolve({ kind: 'printed', where: `label ${printed.push(label)}` }),
   }
   const health = { pool, now: clock.now, dataFolder: tmpdir(), migrations: migrationsIn(MIGRATIONS) }
-  const app = createApp({ ...health, kitchenId, changed: follower.wake, printer }, follower, log)
+  const app = createApp({ ...health, kitchenId, changed: follower.wake, printer, draw }, follower, log)
   const close = async () => {
     follower.stop()
     await pool.query(`DROP DATABASE ${address.database}`)

@@ -1,5 +1,5 @@
 import { DishList } from 'contract/dish'
-import { NewTicket, TicketList } from 'contract/ticket'
+import { NewTicket, OpenTickets } from 'contract/ticket'
 import { openTestKitchen, send, type TestKitchen } from '../../db/test/testKitchen'
 import { boatWave } from './boatWave'
 import { runFeed } from './runFeed'
@@ -10,7 +10,7 @@ afterEach(() => kitchen.close())
 
 const dishes = async () => DishList.parse((await send(kitchen.app, 'GET', '/dishes')).json).dishes
 const feedTickets = async () =>
-  TicketList.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets.filter(
+  OpenTickets.parse((await send(kitchen.app, 'GET', '/tickets')).json).tickets.filter(
     (ticket) => ticket.source === 'feed',
   )
 

@@ -5,14 +5,12 @@ import { localDay } from 'core/time/localTime'
 import { attachment, csvAttachment } from '../../http/attachment'
 import { file, type KitchenContext, newRouter } from '../../http/context'
 import { Problem } from '../../http/problems'
-import { labelPdf, labelPng } from '../../print/labels'
 import { miseKitchen } from '../miseKitchen'
 import { misePlans } from '../plan/misePlans'
 import { stockOf, stockRows } from '../stock'
 import { lotLabelText } from './lotLabel'
 import { buyCsv, countCsv } from './mise.csv'
 import { planIcs } from './plan.ics'
-import { prepSheet } from './planSheet'
 import { scheduled } from './scheduled'
 
 const planParams = z.object({ id: PlanId })
@@ -79,8 +77,8 @@ export const miseFileRoutes = newRouter()
   })
   .openapi(getPdf, async (c) => {
     const { from, plan, made } = await planned(c.var.kitchen, c.req.valid('param').id)
-    const pdf = await prepSheet(plan, made, from.kitchen)
-    return c.body(new Uint8Array(pdf), 200, attachment('application/pdf', `okazu-prep-${plan.id}.pdf`))
+    const pdf = await c.var.kitchen.draw('prepSheet', plan, made, from.kitchen)
+    return c.body(pdf, 200, attachment('application/pdf', `okazu-prep-${plan.id}.pdf`))
   })
   .openapi(getBuy, async (c) => {
     const { from, plan, drawn } = await planned(c.var.kitchen, c.req.valid('param').id)
@@ -97,12 +95,12 @@ export const miseFileRoutes = newRouter()
   .openapi(getLabelPdf, async (c) => {
     const { size, copies } = c.req.valid('query')
     const { id } = c.req.valid('param')
-    const pdf = await labelPdf(await labelOf(c.var.kitchen, id, c.req.url), size, copies)
-    return c.body(new Uint8Array(pdf), 200, attachment('application/pdf', `okazu-label-${id}.pdf`))
+    const pdf = await c.var.kitchen.draw('labelPdf', await labelOf(c.var.kitchen, id, c.req.url), size, copies)
+    return c.body(pdf, 200, attachment('application/pdf', `okazu-label-${id}.pdf`))
   })
   .openapi(getLabelPng, async (c) => {
-    const png = labelPng(await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url))
-    return c.body(new Uint8Array(png), 200, { 'content-type': 'image/png' })
+    const png = await c.var.kitchen.draw('labelPng', await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url))
+    return c.body(png, 200, { 'content-type': 'image/png' })
   })
 
 function undrawn(id: string, plans: readonly MisePlan[]): Problem {

@@ -98,8 +98,8 @@ export const planRoutes = newRouter()
   .openapi(postDemand, async (c) => {
     const { pool, kitchenId, changed } = c.var.kitchen
     const dishes = await listDishes(pool, kitchenId)
-    const rows = readDemandCsv(
-      await c.req.text(),
+    const rows = await readDemandCsv(
+      await c.req.arrayBuffer(),
       dishes.map((dish) => dish.id),
     )
     await inTransaction(pool, async (connection) => {

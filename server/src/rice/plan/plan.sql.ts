@@ -45,6 +45,16 @@ export async function listDemand(db: Db, kitchenId: string, fromDay: string, toD
   return rows.map((row) => DemandRow.parse(row))
 }
 
+/** A mark of the portions on record from a day to before another: another mark where any of them changed. */
+export async function demandMark(db: Db, kitchenId: string, fromDay: string, toDay: string): Promise<string> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT CONCAT(COUNT(*), ' ', COALESCE(SUM(CRC32(CONCAT_WS('|', day, minute, dish_id, portions))), 0)) AS mark
+       FROM rice_demand WHERE kitchen_id = ? AND day >= ? AND day < ?`,
+    [kitchenId, fromDay, toDay],
+  )
+  return String(rows[0]?.['mark'])
+}
+
 /** Services that sold out from a day to before another. */
 export async function listSoldOut(db: Db, kitchenId: string, fromDay: string, toDay: string): Promise<SoldOut[]> {
   const [rows] = await db.execute<RowDataPacket[]>(

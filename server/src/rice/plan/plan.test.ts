@@ -88,6 +88,15 @@ test('how the house cooks: kept by version; what makes no sense is refused', asy
 })
 
 describe('past portions from a file', () => {
+  test('change what is expected of a day at once', async () => {
+    const day = dayAfter(today())
+    const expected = async () => (await plan(day)).services.map(({ forecast }) => forecast?.expected)
+    const before = await expected()
+    expect(await expected()).toEqual(before)
+    const lines = [7, 14, 21, 28].map((ago) => `${dayAfter(day, -ago)},12:40,duck,900\n`)
+    expect((await post(`day,time,dish,portions\n${lines.join('')}`)).status).toBe(200)
+    expect((await expected())[0]).toBeGreaterThan(before[0]!)
+  })
   const post = (csv: string) => send(kitchen.app, 'POST', '/rice/demand', csv, 'text/csv')
   test('are added up by slot and dish', async () => {
     const answer = await post('day,time,dish,portions\n2026-01-02,18:41,duck,3\n2026-01-02,18:59,duck,2\n')

@@ -11,11 +11,8 @@ import { findLot, listLotsBetween } from '../lots.sql'
 import { dayRiceOf, planOfDay, riceKitchen } from '../riceKitchen'
 import { unknownLot } from '../takeLotEvents'
 import { coolingLogCsv, loggedLots } from './coolingLog'
-import { coolingDaySheet } from './daySheet'
-import { labelPdf, labelPng } from '../../print/labels'
 import { labelText } from './label'
 import { planIcs } from './plan.ics'
-import { planSheet } from './planSheet'
 
 const LOG_DAYS = 31
 const lotParams = z.object({ id: LotId })
@@ -88,20 +85,22 @@ export const printRoutes = newRouter()
     const { size, copies: wanted } = c.req.valid('query')
     const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
     return c.body(
-      bytes(await labelPdf(text, size, wanted)),
+      await c.var.kitchen.draw('labelPdf', text, size, wanted),
       200,
       attachment('application/pdf', `${text.name}-label.pdf`),
     )
   })
   .openapi(getLabelPng, async (c) => {
     const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
-    return c.body(bytes(labelPng(text)), 200, attachment('image/png', `${text.name}-label.png`))
+    return c.body(await c.var.kitchen.draw('labelPng', text), 200, attachment('image/png', `${text.name}-label.png`))
   })
   .openapi(postLabel, async (c) => {
     const { copies: wanted } = c.req.valid('query')
     const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
-    const label = { name: text.name, png: labelPng(text), pdf: await labelPdf(text, '60x40', wanted), copies: wanted }
-    const done = await c.var.kitchen.printer.print(label)
+    const { draw, printer } = c.var.kitchen
+    const png = await draw('labelPng', text)
+    const pdf = await draw('labelPdf', text, '60x40', wanted)
+    const done = await printer.print({ name: text.name, png, pdf, copies: wanted })
     if (done.kind === 'refused')
       throw new Problem('printer', { detail: `the printer says: ${done.why}`, values: { why: done.why } })
     return c.json({ copies: wanted, where: done.where }, 200)
@@ -120,8 +119,8 @@ export const printRoutes = newRouter()
     const { kitchen, house } = await riceKitchen(pool, kitchenId)
     const { day = localDay(now(), kitchen.timeZone) } = c.req.valid('query')
     const lots = await listLotsBetween(pool, kitchenId, ...spanMs(day, day, kitchen.timeZone))
-    const pdf = await coolingDaySheet(day, loggedLots(lots, kitchen, house, now()), kitchen)
-    return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-cooling-${day}.pdf`))
+    const pdf = await c.var.kitchen.draw('coolingDaySheet', day, loggedLots(lots, kitchen, house, now()), kitchen)
+    return c.body(pdf, 200, attachment('application/pdf', `okazu-cooling-${day}.pdf`))
   })
   .openapi(getPlanIcs, async (c) => {
     const { now } = c.var.kitchen
@@ -133,12 +132,9 @@ export const printRoutes = newRouter()
   .openapi(getPlanPdf, async (c) => {
     const { day } = c.req.valid('param')
     const { made, kitchen, house } = await madePlan(c.var.kitchen, day)
-    const pdf = await planSheet(day, made, kitchen, house)
-    return c.body(bytes(pdf), 200, attachment('application/pdf', `okazu-rice-${day}.pdf`))
+    const pdf = await c.var.kitchen.draw('planSheet', day, made, kitchen, house)
+    return c.body(pdf, 200, attachment('application/pdf', `okazu-rice-${day}.pdf`))
   })
-
-/** Bytes as the answer takes them. */
-const bytes = (made: Uint8Array) => new Uint8Array(made)
 
 function spanMs(fromDay: string, toDay: string, timeZone: string): [number, number] {
   return [instantOf(fromDay, 0, timeZone), instantOf(dayAfter(toDay), 0, timeZone)]

@@ -2,8 +2,11 @@ import type { Pool } from 'mysql2/promise'
 
 const DAY_MS = 86_400_000
 
-/** Copies the sample history and its rice back in time, whole days at once with new ids, until there are this many past runs. */
-export async function copyRuns(pool: Pool, kitchenId: string, wanted: number): Promise<void> {
+/**
+ * Copies the sample history and its rice back in time, whole days at once with new ids, until there are this many past runs.
+ * @param daysApart how far one copy lies before the next
+ */
+export async function copyRuns(pool: Pool, kitchenId: string, wanted: number, daysApart = 1): Promise<void> {
   const id = (table: string, column: string) =>
     `CAST(INSERT(CAST(${table}.${column} AS CHAR), 25, 6, LPAD(HEX(@copy), 6, '0')) AS UUID)`
   const connection = await pool.getConnection()
@@ -17,17 +20,17 @@ export async function copyRuns(pool: Pool, kitchenId: string, wanted: number): P
     ])
   }
   for (let copy = 1; copy * first.n < wanted; copy += 1) {
-    await connection.query(`SET @copy = ${copy}, @ago = ${copy * DAY_MS}`)
+    await connection.query(`SET @copy = ${copy}, @ago = ${copy * daysApart * DAY_MS}`)
     await connection.beginTransaction()
     await sql(`INSERT INTO ticket SELECT kitchen_id, ${id('old_ticket', 'id')}, number, source, kind, place, placed_at_ms - @ago,
                  promised_at_ms - @ago, is_cancelled, FALSE FROM old_ticket WHERE kitchen_id = ? AND NOT is_open`)
     await sql(`INSERT INTO ticket_item SELECT kitchen_id, ${id('old_ticket_item', 'id')}, ${id('old_ticket_item', 'ticket_id')}, position,
-                 dish_id, portions, modifiers, allergies FROM old_ticket_item
+                 dish_id, portions, modifiers, allergies, allowed_by FROM old_ticket_item
                 WHERE kitchen_id = ? AND ticket_id IN (SELECT id FROM old_ticket WHERE NOT is_open)`)
     await sql(`INSERT INTO run SELECT kitchen_id, ${id('old_run', 'id')}, dish_id, dish_version, dish_name, station_id, cook_id,
                  portions, rice_mass_g, planned_s, fired_at_ms - @ago, promised_at_ms - @ago, hands_free, is_unconfirmed,
-                 twice_portions, modifiers, allergies, ticket_numbers, score, engine, state, ended_at_ms - @ago
-                 FROM old_run WHERE kitchen_id = ? AND state <> 'open'`)
+                 twice_portions, modifiers, allergies, ticket_numbers, score, engine, state, ended_at_ms - @ago,
+                 marks, washed_at_ms - @ago FROM old_run WHERE kitchen_id = ? AND state <> 'open'`)
     await sql(`INSERT INTO run_part SELECT kitchen_id, ${id('old_run_part', 'run_id')}, ${id('old_run_part', 'item_id')},
                  ${id('old_run_part', 'ticket_id')}, portions FROM old_run_part WHERE kitchen_id = ?`)
     await sql(`INSERT INTO run_event SELECT kitchen_id, ${id('old_run_event', 'id')}, ${id('old_run_event', 'run_id')}, device_id, kind,

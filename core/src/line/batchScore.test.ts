@@ -1,0 +1,77 @@
+import fc from 'fast-check'
+import type { Dish } from '../book/dish'
+import { component, DISH, TOOLS, US } from '../test/kitchen'
+import { batchScore } from './batchScore'
+
+const RICE = component({ id: 'rice', role: 'rice', food: 'rice', ratioG: 100 })
+const EGG = component({ id: 'egg', role: 'egg', food: 'egg', ratioG: 16, isRaw: true, allergens: ['egg'] })
+const PASTE = component({ id: 'paste', role: 'paste', food: 'paste', ratioG: 4, unknownParts: ['bought paste'] })
+const NUT = component({ id: 'nut', role: 'garnish', food: 'nut', ratioG: 3, mayContain: ['peanut'] })
+const dishOf = (change: Partial<Dish> = {}): Dish => ({
+  ...DISH,
+  components: [RICE, EGG, NUT],
+  modifiers: [
+    { id: 'no-egg', name: 'no egg', removes: ['egg'], scales: [] },
+    { id: 'no-rice', name: 'no rice', removes: ['rice'], scales: [] },
+  ],
+  ...change,
+})
+const one = (change: object = {}) => ({
+  modifiers: [],
+  allergies: [],
+  parts: [{ portions: 1, modifiers: [] as string[] }],
+  ...change,
+})
+const score = (dish: Dish, change: object = {}) => batchScore(dish, one(change), TOOLS, US)
+
+test.each<[string, Dish, object, object]>([
+  [
+    'a modifier that the dish does not have',
+    dishOf(),
+    { modifiers: ['no-ham'] },
+    { reason: 'modifier', names: ['no-ham'] },
+  ],
+  ['a modifier that takes the rice', dishOf(), { modifiers: ['no-rice'] }, { reason: 'modifier', names: ['no-rice'] }],
+  [
+    'an allergen that stays in it',
+    dishOf({ modifiers: [] }),
+    { allergies: ['egg'] },
+    { reason: 'allergen', names: ['egg', 'egg'] },
+  ],
+  [
+    'something in it that nobody knows',
+    dishOf({ components: [RICE, PASTE] }),
+    { allergies: ['egg'] },
+    { reason: 'allergenUnknown' },
+  ],
+  ['no rice', dishOf({ components: [EGG] }), {}, { reason: 'rice', names: [] }],
+  [
+    'a raw egg that no school says how to cook',
+    dishOf({ schools: { ...DISH.schools, egg: 'none' } }),
+    {},
+    { reason: 'eggSchool', names: ['egg'] },
+  ],
+])('%s is refused by name', (_, dish, change, expected) => {
+  expect(score(dish, change)).toMatchObject({ kind: 'refused', ...expected })
+})
+
+test('what may contain the allergen is cooked, and said', () => {
+  const result = score(dishOf({ components: [RICE, NUT] }), { allergies: ['peanut'] })
+  expect(result.kind).toBe('score')
+  expect(result.kind === 'score' && result.batch.perhaps.length).toBeGreaterThan(0)
+})
+
+test('law: a batch weighs the same however its portions are spread over tickets, and no step is lost', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 1, maxLength: 4 }), (portions) => {
+      const apart = score(DISH, { parts: portions.map((n) => ({ portions: n, modifiers: [] })) })
+      const together = score(DISH, { parts: [{ portions: portions.reduce((sum, n) => sum + n, 0), modifiers: [] }] })
+      expect(apart.kind).toBe(together.kind)
+      if (apart.kind !== 'score' || together.kind !== 'score') return
+      expect(apart.score.batchMassG).toBeCloseTo(together.score.batchMassG, 6)
+      expect(apart.score.totalS).toBeCloseTo(together.score.totalS, 6)
+      expect(apart.score.steps.map(({ id }) => id)).toEqual(together.score.steps.map(({ id }) => id))
+    }),
+    { numRuns: 60 },
+  )
+})

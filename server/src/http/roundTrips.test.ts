@@ -1,0 +1,96 @@
+import { DishDraft } from 'contract/dish'
+import { Ingredient } from 'contract/ingredient'
+import { RecipeDraft } from 'contract/recipe'
+import { dayAfter, localDay } from 'core/time/localTime'
+import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
+
+/** Whatever can be edited: what is read can be saved as it was read, and is then read the same. */
+let kitchen: TestKitchen
+beforeAll(async () => void (kitchen = await openTestKitchen()))
+afterAll(() => kitchen.close())
+
+type Versioned = Record<string, unknown> & { id: string; version: number }
+const read = async <T>(path: string): Promise<T> => {
+  const answer = await send(kitchen.app, 'GET', path)
+  expect(answer.status).toBe(200)
+  return answer.json
+}
+const put = async (path: string, body: unknown) => {
+  const { status, text } = await send(kitchen.app, 'PUT', path, body)
+  expect([path, status, status === 200 ? '' : text]).toEqual([path, 200, ''])
+}
+/** What may be edited of a thing: its draft, without what the server adds. */
+const draftOf = (shape: Record<string, unknown>, whole: Versioned) =>
+  Object.fromEntries(Object.entries(whole).filter(([key]) => key in shape))
+const withoutVersion = ({ version: _, ...rest }: Record<string, unknown>) => rest
+
+test.each([
+  { what: 'dishes', one: 'dish', path: '/dishes', shape: DishDraft.shape, every: 1 },
+  { what: 'recipes', one: 'recipe', path: '/recipes', shape: RecipeDraft.shape, every: 1 },
+  { what: 'ingredients', one: 'ingredient', path: '/ingredients', shape: Ingredient.shape, every: 25 },
+])('$what', async ({ what, one, path, shape, every }) => {
+  const all = async () => (await read<Record<string, Versioned[]>>(path))[what]!
+  const before = await all()
+  expect(before.length).toBeGreaterThan(5)
+  for (const thing of before.filter((_, i) => i % every === 0))
+    await put(`${path}/${thing.id}`, { version: thing.version, [one]: draftOf(shape, thing) })
+  const drafts = (list: readonly Versioned[]) => list.map((thing) => draftOf(shape, { ...thing, version: 0 }))
+  expect(drafts(await all())).toEqual(drafts(before))
+})
+
+const tomorrow = () => dayAfter(localDay(kitchen.clock.now(), 'Europe/London'))
+test.each([
+  { what: 'styles', path: () => '/styles', body: (now: Versioned) => now },
+  {
+    what: 'policy of the rice',
+    path: () => '/rice/house',
+    body: ({ version, policy }: Versioned) => ({ version, policy }),
+  },
+  {
+    what: 'policy of the mise',
+    path: () => '/mise/house',
+    body: ({ version, policy }: Versioned) => ({ version, policy }),
+  },
+  {
+    what: 'plan of a day',
+    path: () => `/rice/plan/${tomorrow()}`,
+    body: ({ version, edits }: Versioned) => ({ version, edits }),
+  },
+  { what: 'the whole book', path: () => '/book/kitchen.json', body: (now: Versioned) => now },
+  { what: 'feed', path: () => '/feed', body: (now: Versioned) => now },
+  { what: 'probe', path: () => '/probe', body: ({ lotId, fault }: Versioned) => ({ lotId, fault }) },
+])('$what', async ({ path, body }) => {
+  const before = await read<Versioned>(path())
+  await put(path(), body(before))
+  const after = await read<Versioned>(path())
+  expect(withoutVersion(after)).toEqual(withoutVersion(before))
+})
+
+test('rule set and readings', async () => {
+  const before = await read<Versioned>('/kitchen')
+  const { ruleSet, readsIn, isScottish } = before
+  await put('/kitchen/rule-set', { ruleSet })
+  await put('/kitchen/readings', { readsIn, isScottish })
+  expect(await read('/kitchen')).toEqual(before)
+})
+
+test('every address that takes a change in place is tried here', async () => {
+  const document = await read<{ paths: Record<string, Record<string, unknown>> }>('/openapi.json')
+  const editable = Object.entries(document.paths).flatMap(([path, methods]) => ('put' in methods ? [path] : []))
+  expect(editable.sort()).toEqual(
+    [
+      '/api/book/kitchen.json',
+      '/api/dishes/{id}',
+      '/api/feed',
+      '/api/ingredients/{id}',
+      '/api/kitchen/readings',
+      '/api/kitchen/rule-set',
+      '/api/mise/house',
+      '/api/probe',
+      '/api/recipes/{id}',
+      '/api/rice/house',
+      '/api/rice/plan/{day}',
+      '/api/styles',
+    ].sort(),
+  )
+})

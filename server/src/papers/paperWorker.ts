@@ -1,0 +1,2 @@
+/** What the threads of `paperThreads` run. */
+export { drawAsked as default } from './papers'
