@@ -1,4 +1,4 @@
-import { useVirtualizer } from '@tanstack/react-virtual'
+import { useVirtualizer, type VirtualizerOptions } from '@tanstack/react-virtual'
 import { useRef, type ReactNode, type Ref } from 'react'
 import { ScrollView, View } from 'react-native'
 
@@ -16,6 +16,16 @@ type VirtualListProps<Item> = {
 const HEADER = '__header'
 const FOOTER = '__footer'
 
+/**
+ * Moves the list to where the virtualizer wants it, when a row above turns out higher than was thought. The `scrollTo`
+ * of a ScrollView takes x and y, not the browser's left and top, and would move the list to its start.
+ */
+const scrollToFn: VirtualizerOptions<HTMLElement, Element>['scrollToFn'] = (
+  offsetPx,
+  { adjustments = 0, behavior },
+  { scrollElement },
+) => scrollElement?.scroll({ top: offsetPx + adjustments, behavior: behavior ?? 'auto' })
+
 /** A long list of which only what is seen is drawn; what stands before and after it scrolls with it. */
 export function VirtualList<Item>(props: VirtualListProps<Item>) {
   const { items, keyOf, estimatePx, render, header, footer, className = '' } = props
@@ -28,6 +38,7 @@ export function VirtualList<Item>(props: VirtualListProps<Item>) {
     getItemKey: (i) => (i === 0 ? HEADER : i === count - 1 ? FOOTER : keyOf(items[i - 1]!)),
     estimateSize: (i) => (i === 0 || i === count - 1 ? 120 : estimatePx(items[i - 1]!)),
     overscan: 4,
+    scrollToFn,
   })
   return (
     <ScrollView ref={scroll} tabIndex={0} className={`min-h-0 flex-1 ${className}`}>
