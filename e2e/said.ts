@@ -23,6 +23,8 @@ export const SCREENS = [
   '/book/ingredients/onion',
   '/record',
   '/setup',
+  '/setup/station/ring-b',
+  '/setup/station/ring-b/calibrate',
 ] as const
 
 /** Those that are another drawing on a wide screen. */

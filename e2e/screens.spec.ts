@@ -4,7 +4,17 @@ import { clipped, dataWords, ready, seriousFindings, settings, strangeWords } fr
 test.use({ evenings: 1 })
 
 const RICE_SCREENS = ['/rice', '/rice/tomorrow', '/rice/add', '/rice/past'] as const
-const SCREENS = ['/line', '/line/add', '/wok', '/record', '/setup', '/setup/parts', '/nowhere'] as const
+const SCREENS = [
+  '/line',
+  '/line/add',
+  '/wok',
+  '/record',
+  '/setup',
+  '/setup/station/ring-b',
+  '/setup/station/ring-b/calibrate',
+  '/setup/parts',
+  '/nowhere',
+] as const
 
 /** Pages of a lot in each of its forms: cooling, ready, frozen. */
 async function lotPaths(kitchen: Kitchen): Promise<string[]> {

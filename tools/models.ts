@@ -10,6 +10,7 @@ import { MISE_MODELS } from './miseModels'
 import { PREP_MODELS } from './prepModel'
 import { RICE_LOT_MODEL } from './riceLotModel'
 import { RICE_MODELS } from './riceModels'
+import { WOK_MODELS } from './wokModels'
 
 /** The models that the command line reaches, by name: the same functions and contracts as the app and the server. */
 export const MODELS: Readonly<Record<string, Model>> = {
@@ -19,6 +20,7 @@ export const MODELS: Readonly<Record<string, Model>> = {
   ...RICE_MODELS,
   ...RICE_LOT_MODEL,
   ...ALLERGEN_MODEL,
+  ...WOK_MODELS,
 }
 
 let table: ReturnType<typeof readIngredients> | null = null

@@ -20,6 +20,7 @@ async function takeAll(by: Browser): Promise<void> {
   await take(wide, '/line', 'line-wide')
   await take(phone, '/line', 'line-phone')
   await take(wide, '/record', 'record-wide')
+  await take(wide, '/setup/station/ring-b', 'station-wide')
   await phone
     .getByRole('button', { name: /^Fire / })
     .last()
@@ -52,7 +53,6 @@ async function takeAll(by: Browser): Promise<void> {
 
 /** The book, a dish at both sizes, its editor with a line in doubt. */
 async function book(phone: Page, paper: Page): Promise<void> {
-  await take(phone, '/book', 'book-phone')
   await take(phone, '/book/duck', 'dish-phone')
   await take(paper, '/book/duck', 'dish-wide')
   await phone.goto(`${url}/book/duck/edit`)

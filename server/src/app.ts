@@ -22,6 +22,7 @@ import { planRoutes } from './rice/plan/plan.route'
 import { printRoutes } from './rice/print/print.route'
 import { healthRoutes } from './setup/health.route'
 import { kitchenRoutes } from './setup/kitchen.route'
+import { plateRoutes } from './setup/station/plates.route'
 import { runRoutes } from './wok/runs.route'
 import { stationRoutes } from './wok/stations.route'
 import { isGone } from './db/pool'
@@ -98,6 +99,7 @@ export function createApp(
   app.route('/api', ticketRoutes)
   app.route('/api', runRoutes)
   app.route('/api', stationRoutes)
+  app.route('/api', plateRoutes)
   app.route('/api', recordRoutes)
   app.route('/api', feedRoutes)
   app.route('/api', liveRoutes(follower))

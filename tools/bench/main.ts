@@ -11,6 +11,7 @@ import { manyTickets } from './manyTickets'
 import { report, writeFigures } from './report'
 import { stageOpen } from './stageOpen'
 import { startBenchServer } from './server'
+import { heatModel } from './wok'
 
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
 const YEAR_OF_RUNS = 34_000
@@ -50,6 +51,7 @@ if (isWanted('mise')) {
   await countTaps(server.url)
   await server.stop()
 }
+if (isWanted('wok')) heatModel()
 if (isWanted('rice')) {
   coolingModel()
   const screen = await startBenchServer(1)

@@ -149,13 +149,18 @@ function FeedSection() {
 
 function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
   const t = useWords('setup')
+  const router = useRouter()
   return (
     <Section title={kitchen.name}>
       <Text tone="ash">{t('stations')}</Text>
       {kitchen.stations.map((station) => (
-        <Text
+        <Button
           key={station.id}
-        >{`${station.name}, ${t(`kinds.${station.kind}`)}, ${t('stationCap', { count: station.capPortions })}`}</Text>
+          label={station.name}
+          detail={`${t(`kinds.${station.kind}`)}, ${t('stationCap', { count: station.capPortions })}`}
+          accessibleName={t('station.open', { name: station.name })}
+          onPress={() => router.push(`/setup/station/${station.id}`)}
+        />
       ))}
       <Text tone="ash" className="mt-2">
         {t('measures')}

@@ -95,6 +95,8 @@ test('no read of a screen walks through a table that grows', async () => {
     '/runs',
     `/runs/${runs[0]!.id}`,
     '/stations',
+    '/stations/ring-a/plate',
+    '/stations/ring-a/plate/versions',
     '/record/runs',
     `/record/runs?day=${today}`,
     '/record/runs?dish=duck',

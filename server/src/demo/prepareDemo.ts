@@ -21,6 +21,7 @@ import { findMiseHouse, saveMisePolicy } from '../mise/house.sql'
 import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
 import { prepDemoMise } from './mise'
 import { DEMO_MISE_POLICY } from './misePolicy'
+import { setOutPlates } from './plates'
 import { DEMO_PRICES } from './prices'
 import { DEMO_RECIPES } from './recipes'
 import { bringRiceUpToDate, cookPastRice, DEMO_POLICY, FIRST_DEMO_LOT, setOutRice } from './rice'
@@ -84,6 +85,7 @@ async function refresh(connection: PoolConnection, nowMs: number): Promise<void>
     await addTicketEvents(connection, DEMO_KITCHEN_ID, id, [event], nowMs)
   }
   if ((await listRecipes(connection, DEMO_KITCHEN_ID)).length === 0) await fillBook(connection, nowMs)
+  await setOutPlates(connection, DEMO_KITCHEN_ID, nowMs)
   const { kitchen, house } = await saved(connection)
   if (house.vessels.length === 0)
     await insertRiceHouse(connection, DEMO_KITCHEN_ID, null, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)

@@ -56,6 +56,11 @@ test.each([
     path: () => `/rice/plan/${tomorrow()}`,
     body: ({ version, edits }: Versioned) => ({ version, edits }),
   },
+  {
+    what: 'plate of a station',
+    path: () => '/stations/ring-a/plate',
+    body: ({ version, plate }: Versioned) => ({ version, plate, staffId: null }),
+  },
   { what: 'the whole book', path: () => '/book/kitchen.json', body: (now: Versioned) => now },
   { what: 'feed', path: () => '/feed', body: (now: Versioned) => now },
   { what: 'probe', path: () => '/probe', body: ({ lotId, fault }: Versioned) => ({ lotId, fault }) },
@@ -90,6 +95,7 @@ test('every address that takes a change in place is tried here', async () => {
       '/api/recipes/{id}',
       '/api/rice/house',
       '/api/rice/plan/{day}',
+      '/api/stations/{id}/plate',
       '/api/styles',
     ].sort(),
   )

@@ -1,0 +1,88 @@
+import type { StationPlate, StationPlateState } from 'contract/stationPlate'
+import { HEAT_SOURCES } from 'core/wok/heat/vessel'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Button } from '../../ui/Button'
+import { FormField } from '../../ui/form/FormField'
+import { useValidForm } from '../../ui/form/useValidForm'
+import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
+import { useProblemSentence } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+import { plateOf, plateSchema, typedPlate } from './plateForm'
+import { useSaveStation } from './useStationPlate'
+
+const ROUND = ['wok', 'pan', 'pot'] as const
+
+/** The plate of a station and a tape measure: what is saved is a new version. */
+export function PlateForm({ state }: { state: StationPlateState }) {
+  const t = useWords('setup')
+  const { plate: save } = useSaveStation(state.stationId)
+  const [kind, setKind] = useState<StationPlate['kind']>(state.plate.kind)
+  const [source, setSource] = useState<StationPlate['source']>(state.plate.source)
+  const form = useValidForm(
+    plateSchema(kind, (key) => t(`station.faults.${key}`)),
+    typedPlate(state.plate),
+  )
+  const isChanged = form.formState.isDirty || kind !== state.plate.kind || source !== state.plate.source
+  const problem = useProblemSentence(save.error)
+  const submit = form.handleSubmit((typed) =>
+    save.mutate({ version: state.version, plate: plateOf(typed, { kind, source }, state.plate) }),
+  )
+  const field = (name: keyof ReturnType<typeof typedPlate>) => (
+    <FormField
+      control={form.control}
+      name={name}
+      label={t(`station.fields.${name}`)}
+      inputMode="decimal"
+      className="min-w-0 flex-1"
+    />
+  )
+  return (
+    <View className="gap-2">
+      <Text role="heading" aria-level={2} weight="bold">
+        {t('station.plate')}
+      </Text>
+      {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
+      {kind !== 'griddle' && (
+        <OneOf
+          name={t('station.kind')}
+          of={ROUND}
+          chosen={kind}
+          words={(one) => t(`station.kinds.${one}`)}
+          onChoose={setKind}
+        />
+      )}
+      <View className="flex-row gap-2">
+        {kind === 'griddle' ? (
+          <>
+            {field('widthCm')}
+            {field('lengthCm')}
+          </>
+        ) : (
+          <>
+            {field('acrossCm')}
+            {field('depthCm')}
+          </>
+        )}
+      </View>
+      <View className="flex-row gap-2">
+        {field('massKg')}
+        {field('powerKw')}
+      </View>
+      <OneOf
+        name={t('station.source')}
+        of={HEAT_SOURCES}
+        chosen={source}
+        words={(one) => t(`station.sources.${one}`)}
+        onChoose={setSource}
+      />
+      <View className="flex-row gap-2">
+        {field('reachesPercent')}
+        {field('holdC')}
+      </View>
+      {isChanged && <Button label={t('station.save')} isBusy={save.isPending} onPress={() => void submit()} />}
+    </View>
+  )
+}
