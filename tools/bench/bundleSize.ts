@@ -51,10 +51,8 @@ function emptyAppKB(): number {
       `config.watchFolders = [${root}]\nmodule.exports`,
     ),
   )
-  const { main, dependencies } = JSON.parse(readFileSync('app/package.json', 'utf8')) as {
-    main: string
-    dependencies: object
-  }
+  const { dependencies } = JSON.parse(readFileSync('app/package.json', 'utf8')) as { dependencies: object }
+  const main = 'expo-router/entry'
   writeFileSync(
     join(EMPTY, 'package.json'),
     JSON.stringify({ name: 'empty-app', version: '0.0.0', private: true, main, dependencies }),
