@@ -53,6 +53,20 @@ test('law: a station that is not what its plate says is found again from its thr
   )
 })
 
+test('law: more of the flame always heats water sooner, up to a ring of 35 kW', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 5000, max: 35_000, noNaN: true }),
+      fc.double({ min: 0.15, max: 0.5, noNaN: true }),
+      (powerW, efficiency) => {
+        const seconds = (share: number) => waterS(aWok(powerW, { efficiency: share }), LITRE) ?? Infinity
+        expect(seconds(efficiency * 1.1)).toBeLessThan(seconds(efficiency) * 0.97)
+      },
+    ),
+    { numRuns: 40, endOnFailure: true },
+  )
+})
+
 test('the error falls from a third by the plate to a few percent by water and watch', () => {
   const none = { water: null, dry: null, load: null }
   expect(calibrate(HOB, none).result).toMatchObject({

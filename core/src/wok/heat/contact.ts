@@ -38,11 +38,9 @@ export function touch(
 }
 
 /** Heat transfer from metal to a component [W/m² K]: dry, with oil between, and where free water is, wet. */
-export function metalSideWPerM2K(fixed: Float64Array, wet: number, metalTempC: number): number {
+export function metalSideWPerM2K(fixed: Float64Array, wet: number, floats: number, metalTempC: number): number {
+  const wets = floats > 0 ? floatingShare(metalTempC) : 1
   return (
-    (CONTACT.dryWPerM2K +
-      CONTACT.oilWPerM2K * fixed[V_DRY_SIDE]! +
-      CONTACT.wetWPerM2K * wet * floatingShare(metalTempC)) *
-    fixed[V_PRESSED]!
+    (CONTACT.dryWPerM2K + CONTACT.oilWPerM2K * fixed[V_DRY_SIDE]! + CONTACT.wetWPerM2K * wet * wets) * fixed[V_PRESSED]!
   )
 }

@@ -9,6 +9,7 @@ import {
   P_BOUND_KG,
   P_DRY_J_PER_K,
   P_DRY_KG,
+  P_FLOATS,
   P_FOOD_SIDE,
   P_INNER,
   P_SUPPLY,
@@ -37,7 +38,7 @@ export function faceC(pan: Pan, index: number): number {
   const inner = boundKg > 0 ? (parts[part + P_INNER]! * Math.max(0, y[at + BOUND]!)) / boundKg : 0
   const outer = (parts[part + P_SUPPLY]! * Math.max(0, y[at + FREE]!)) / (parts[part + P_DRY_KG]! + water)
   const foodTempC = y[at + HEAT]! / (parts[part + P_DRY_J_PER_K]! + water * WATER_J_PER_KGK)
-  const metalSide = metalSideWPerM2K(fixed, wetShare(pan, index), metalTempC)
+  const metalSide = metalSideWPerM2K(fixed, wetShare(pan, index), parts[part + P_FLOATS]!, metalTempC)
   touch(metalTempC, foodTempC, metalSide, parts[part + P_FOOD_SIDE]!, outer + inner)
   return contact[2]!
 }

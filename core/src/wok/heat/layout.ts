@@ -36,7 +36,9 @@ export const P_DRY_ACTIVITY = 14
 export const P_ICE_TAPER = 15
 /** Of a liquid: water below which it covers less and less [kg]; 0 for what has dry matter. */
 export const P_AWAY_KG = 16
-export const PER_PART = 17
+/** 1 where drops of it float on metal that is too hot; 0 for a pool, which wets it. */
+export const P_FLOATS = 17
+export const PER_PART = 18
 
 /** What is fixed for the vessel between two changes. */
 export const V_LEVEL = 0

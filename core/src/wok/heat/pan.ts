@@ -21,6 +21,7 @@ import {
   P_DRY_ACTIVITY,
   P_DRY_J_PER_K,
   P_DRY_KG,
+  P_FLOATS,
   P_FOOD_SIDE,
   P_GIVES_UP_PER_S,
   P_ICE_TAPER,
@@ -181,6 +182,7 @@ function arrange(pan: Pan): void {
     parts[at + P_SHARE] = share
     const waterKg = one.freeKg + one.boundKg
     parts[at + P_AWAY_KG] = one.dryKg < LIQUID_DRY_SHARE * waterKg ? AWAY_SHARE * waterKg : 0
+    parts[at + P_FLOATS] = one.thermal.convectsWPerM2K === undefined ? 1 : 0
     parts[at + P_ICE_TAPER] = ICE_TAPER_SHARE * one.iceJ
     parts[at + P_DRY_ACTIVITY] = one.thermal.dryActivity
   })

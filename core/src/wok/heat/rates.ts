@@ -22,6 +22,7 @@ import {
   P_DRY_ACTIVITY,
   P_DRY_J_PER_K,
   P_DRY_KG,
+  P_FLOATS,
   P_FOOD_SIDE,
   P_GIVES_UP_PER_S,
   P_ICE_TAPER,
@@ -112,20 +113,21 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     const mass = parts[part + P_DRY_KG]! + free + bound
     const outer = (parts[part + P_SUPPLY]! * Math.max(0, free)) / mass
     const supply = outer + inner
+    const floats = parts[part + P_FLOATS]!
     const away = parts[part + P_AWAY_KG]!
     const left = away > 0 ? Math.max(0, free + bound) / (Math.max(0, free + bound) + away) : 1
     let heat = 0
     let steam = 0
     const areaA = left * parts[part + P_AREA_A]!
     if (areaA > 0) {
-      touch(aC, tempC, metalSideWPerM2K(fixed, wet, aC), foodSide, supply)
+      touch(aC, tempC, metalSideWPerM2K(fixed, wet, floats, aC), foodSide, supply)
       heat += areaA * contact[0]!
       steam += areaA * contact[1]!
       metalA -= areaA * contact[0]!
     }
     const areaB = left * parts[part + P_AREA_B]!
     if (areaB > 0) {
-      touch(bC, tempC, metalSideWPerM2K(fixed, wet, bC), foodSide, supply)
+      touch(bC, tempC, metalSideWPerM2K(fixed, wet, floats, bC), foodSide, supply)
       heat += areaB * contact[0]!
       steam += areaB * contact[1]!
       metalB -= areaB * contact[0]!
