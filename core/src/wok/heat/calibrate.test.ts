@@ -44,7 +44,7 @@ test('law: a station that is not what its plate says is found again from its thr
         const truth = aWok(6000, { efficiency, zoneShare, contact })
         const { result } = calibrate(aWok(6000), shown(truth))
         expect(result.implausible).toEqual([])
-        expect(result.efficiency / efficiency).toBeCloseTo(1, 3)
+        expect(result.efficiency / efficiency).toBeCloseTo(1, 2)
         expect((result.zoneShare ?? 0) / zoneShare).toBeCloseTo(1, 2)
         expect((result.contact ?? 0) / contact).toBeCloseTo(1, 2)
       },

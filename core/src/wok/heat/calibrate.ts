@@ -46,8 +46,10 @@ const CONTACT_FACTOR = { least: 0.4, most: 1.8 } as const
 const TAP_S = 1
 const READ_K = 1
 export const PLATE_ERROR = 0.35
-const PASSES = 30
-const ROUNDS = 6
+const PASSES = 24
+/** Three rounds, and what they tend to; twice, and once more. */
+const ROUNDS = 7
+const TO_THE_LIMIT = 3
 const STEP_S = 1
 const MOST_WATER_S = 1800
 const OIL_G_PER_KG = 25
@@ -102,6 +104,7 @@ export function calibrate(station: HeatStation, readings: Readings): { station: 
   let known = station
   const { water, dry, load } = readings
   // The zone that the flame heats has a small say in the water, and the flame all of it in the zone.
+  let zoneShares: number[] = []
   for (let round = 0; round < ROUNDS; round += 1) {
     implausible.length = 0
     if (water) {
@@ -111,8 +114,12 @@ export function calibrate(station: HeatStation, readings: Readings): { station: 
     }
     if (dry && station.kind === 'wok') {
       const found = zoneShareFor(known, dry)
-      if (found.kind === 'found') known = { ...known, zoneShare: found.value }
-      else implausible.push({ reading: 'dry', why: found.kind === 'above' ? 'tooSlow' : 'tooFast' })
+      if (found.kind === 'found') {
+        zoneShares.push(found.value)
+        const isLimit = zoneShares.length === TO_THE_LIMIT && round + 1 < ROUNDS
+        known = { ...known, zoneShare: isLimit ? limitOf(zoneShares) : found.value }
+        if (isLimit) zoneShares = []
+      } else implausible.push({ reading: 'dry', why: found.kind === 'above' ? 'tooSlow' : 'tooFast' })
     }
   }
   const efficiencyError =
@@ -147,6 +154,13 @@ export function calibrationHolds(before: HeatStation, after: HeatStation): boole
     (field) => before[field] === after[field],
   )
   return same && before.plateM?.width === after.plateM?.width && before.plateM?.length === after.plateM?.length
+}
+
+/** What three rounds tend to (Aitken); the last of them where they hardly move, or where that is no zone. */
+function limitOf([first = 0, second = 0, third = 0]: readonly number[]): number {
+  const bends = third - 2 * second + first
+  const limit = third - (third - second) ** 2 / bends
+  return limit > ZONE_SHARE.least && limit < ZONE_SHARE.most ? limit : third
 }
 
 function efficiencyFor(station: HeatStation, water: WaterReading): Solved {
