@@ -22,6 +22,23 @@ test('a plate: what it fries, a slip said beside its field, and a new version', 
   expect(await plateOf(kitchen, 'griddle')).toMatchObject({ version: 1, plate: { powerW: 4500, kind: 'griddle' } })
 })
 
+test('what is typed stays when somebody else saves meanwhile, and saving says so', async ({ kitchen, open }) => {
+  const page = await open('/setup/station/ring-a')
+  const weight = page.getByRole('textbox', { name: 'Weight, kg' })
+  await weight.fill('2.4')
+  const { version, plate } = await plateOf(kitchen, 'ring-a')
+  const body = JSON.stringify({ version, plate: { ...plate, holdC: 300 }, staffId: null })
+  const headers = { 'content-type': 'application/json' }
+  const other = await fetch(`${kitchen.url}/api/stations/ring-a/plate`, { method: 'PUT', body, headers })
+  expect(other.status).toBe(200)
+  await expect(page.getByText(/kW, by the plate|kW, measured/)).toHaveCount(3)
+  await expect(weight).toHaveValue('2.4')
+  await page.getByRole('button', { name: 'Save the plate' }).click()
+  await expect(page.getByText(/changed this meanwhile|changed it meanwhile|meanwhile/).first()).toBeVisible()
+  await expect(weight).toHaveValue('2.4')
+  expect(await plateOf(kitchen, 'ring-a')).toMatchObject({ version: version + 1, plate: { massKg: plate.massKg } })
+})
+
 test('calibrated by the watch: a double tap, a reload in the middle, then before and after', async ({
   kitchen,
   open,

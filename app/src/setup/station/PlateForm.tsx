@@ -1,6 +1,6 @@
 import type { StationPlate, StationPlateState } from 'contract/stationPlate'
 import { HEAT_SOURCES } from 'core/wok/heat/vessel'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
@@ -15,8 +15,14 @@ import { useSaveStation } from './useStationPlate'
 
 const ROUND = ['wok', 'pan', 'pot'] as const
 
+type PlateFormProps = {
+  state: StationPlateState
+  /** Something typed is not saved: the form keeps the version that it was typed over. */
+  onTyping: (over: StationPlateState | null) => void
+}
+
 /** The plate of a station and a tape measure: what is saved is a new version. */
-export function PlateForm({ state }: { state: StationPlateState }) {
+export function PlateForm({ state, onTyping }: PlateFormProps) {
   const t = useWords('setup')
   const { plate: save } = useSaveStation(state.stationId)
   const [kind, setKind] = useState<StationPlate['kind']>(state.plate.kind)
@@ -26,9 +32,13 @@ export function PlateForm({ state }: { state: StationPlateState }) {
     typedPlate(state.plate),
   )
   const isChanged = form.formState.isDirty || kind !== state.plate.kind || source !== state.plate.source
+  useEffect(() => onTyping(isChanged ? state : null), [isChanged, state, onTyping])
   const problem = useProblemSentence(save.error)
   const submit = form.handleSubmit((typed) =>
-    save.mutate({ version: state.version, plate: plateOf(typed, { kind, source }, state.plate) }),
+    save.mutate(
+      { version: state.version, plate: plateOf(typed, { kind, source }, state.plate) },
+      { onSuccess: () => onTyping(null) },
+    ),
   )
   const field = (name: keyof ReturnType<typeof typedPlate>) => (
     <FormField

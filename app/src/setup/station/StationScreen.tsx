@@ -2,6 +2,7 @@ import type { Station as KitchenStation } from 'contract/kitchen'
 import type { StationPlateState } from 'contract/stationPlate'
 import { usualHandling } from 'core/wok/heat/usualStations'
 import { useRouter } from 'expo-router'
+import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { valueOf } from '../../device/worked'
 import { Button } from '../../ui/Button'
@@ -60,6 +61,7 @@ function KnownStation({ state, station, timeZone }: StationProps) {
   const t = useWords('setup')
   const isWide = useIsWide()
   const readsIn = useReadsIn()
+  const [typedOver, setTypedOver] = useState<StationPlateState | null>(null)
   const { plate, efficiencyError, calibratedAtMs } = state
   const worked = useStationFigures(plate, efficiencyError)
   const figures = valueOf(worked)
@@ -82,7 +84,7 @@ function KnownStation({ state, station, timeZone }: StationProps) {
   ].join(' · ')
   const panel = (
     <View className="gap-3">
-      <PlateForm key={state.version} state={state} />
+      <PlateForm key={(typedOver ?? state).version} state={typedOver ?? state} onTyping={setTypedOver} />
       <PastVersions stationId={station.id} timeZone={timeZone} />
       {isWide && <CalibrateButton id={station.id} />}
     </View>

@@ -3,7 +3,7 @@ import { FOOD_THERMAL } from './foodTable'
 import type { FoodLoad } from './load'
 import { WATER_OUT } from './layout'
 import { emptyPan, heapC, heapMass, metalC, pourOnMetal, putIn, residuals, type Pan } from './pan'
-import type { Handling } from './parameters'
+import { HOT_C, type Handling } from './parameters'
 import { preheat } from './preheat'
 import { interfaceC } from './face'
 import { vesselOf, type HeatStation } from './vessel'
@@ -38,7 +38,6 @@ export type Fried = {
 
 /** The interface is above the boil by so much where food fries [°C]. */
 export const FRIES_ABOVE_C = 105
-export const HOT_C = 74
 const STEP_S = 0.5
 export const DONE = { fryingS: 30, freeFraction: 0.005 } as const
 

@@ -1,7 +1,7 @@
 import { advance, type Method } from './advance'
 import { emptyPan, heapC, metalC, putIn } from './pan'
 import { FOOD_THERMAL } from './foodTable'
-import type { Handling } from './parameters'
+import { HOT_C, type Handling } from './parameters'
 import { preheat } from './preheat'
 import { vesselOf, type HeatStation, type Vessel } from './vessel'
 
@@ -22,7 +22,6 @@ export const MOST_HEATING_S = 180
 /** Oil that goes in with the rice [g/kg]; the metal it goes on, if its ceiling allows [°C]. */
 export const OIL_G_PER_KG = 25
 export const START_C = 230
-const HOT_C = 74
 
 /** Smallest batch that is looked at [g], and how near the answer is to the limit [g]. */
 const LEAST_G = 20

@@ -79,3 +79,6 @@ export const MOVEMENT: Readonly<Record<Handling, Movement>> = {
   leave: { contactS: 30, contactShare: 0.95, pressed: 1, surface: 1, air: 1, caught: 0.7, spread: 0.7 },
   flip: { contactS: 12, contactShare: 0.85, pressed: 1, surface: 1.3, air: 1.1, caught: 0.7, spread: 0.7 },
 }
+
+/** Rice and food are hot from here on [°C]: the model's own mark for a batch, no limit of a rule set. Common practice. */
+export const HOT_C = 74
