@@ -47,6 +47,7 @@ export class Phone {
 
   /** Does whatever the screen asks for next, with both thumbs, and goes on to the other screen when nothing is left here. */
   async act(): Promise<void> {
+    await this.tapTwice(/^It was just now/)
     await (this.page.url().includes('/wok/') ? this.cook() : this.fire())
   }
 

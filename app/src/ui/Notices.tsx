@@ -26,9 +26,7 @@ export function Notices() {
       {parcels.some(isAside) && (
         <Strip title={t('aside', { n: parcels.filter(isAside).length })}>{t('asideDetail')}</Strip>
       )}
-      {refused.map((parcel) => (
-        <RefusedParcel key={parcel.id} parcel={parcel} />
-      ))}
+      <RefusedParcels parcels={refused} />
     </View>
   )
 }
@@ -57,18 +55,23 @@ function Strip({ title, children }: { title: string; children?: ReactNode }) {
   )
 }
 
-/** Something that the kitchen did not take: why, and what may be done with it. It is gone only when a person says so. */
-export function RefusedParcel({ parcel }: { parcel: Parcel }) {
+/**
+ * What the kitchen did not take, one by one, so that the screen below stays in reach however many there are: why, and what
+ * may be done with it. It is gone only when a person says so.
+ */
+export function RefusedParcels({ parcels }: { parcels: readonly Parcel[] }) {
   const t = useWords('ui')
   const refusal = useRefusal()
+  const [first] = parcels
+  if (!first?.refusal) return null
   return (
-    <Strip title={t('refusedTitle')}>
+    <Strip title={parcels.length > 1 ? t('refusedTitleOf', { n: parcels.length }) : t('refusedTitle')}>
       <Text tone="inverse" stretch="slim">
-        {parcel.refusal ? refusal(parcel.refusal) : ''}
+        {refusal(first.refusal)}
       </Text>
       <View className="flex-row justify-end gap-2">
-        {isAskedAbout(parcel) && <StripButton label={t('refusedNow')} onPress={() => sayNow(parcel.id)} />}
-        <StripButton label={t('refusedDrop')} onPress={() => dropParcel(parcel.id)} />
+        {isAskedAbout(first) && <StripButton label={t('refusedNow')} onPress={() => sayNow(first.id)} />}
+        <StripButton label={t('refusedDrop')} onPress={() => dropParcel(first.id)} />
       </View>
     </Strip>
   )

@@ -2,6 +2,7 @@ import type { ProblemDetails } from 'contract/problem'
 import { ALLERGENS } from 'core/book/ingredient'
 import { View } from 'react-native'
 import { NoAnswer, Refused } from '../device/http'
+import { formatSpan } from '../words/format'
 import { useWords } from '../words/i18n'
 import { Button } from './Button'
 import { CutThread, Diamond, EmptyBowl } from './icons'
@@ -16,8 +17,8 @@ const NO_VALUES = {
   station: '',
   cap: '',
   portions: '',
-  aheadS: '',
-  behindS: '',
+  ahead: '',
+  behind: '',
   columns: '',
   name: '',
   item: '',
@@ -88,9 +89,18 @@ export function useRefusal(): (refusal: ProblemDetails) => string {
       ...NO_VALUES,
       ...values,
       ...(allergen && { allergen: t(`allergens.${allergen}`) }),
+      ...spans(values),
     })
   }
 }
+
+/** How far a time was off, as people say it. */
+const spans = (values: ProblemDetails['values']) =>
+  Object.fromEntries(
+    (['ahead', 'behind'] as const)
+      .filter((name) => `${name}S` in values)
+      .map((name) => [name, formatSpan(Number(values[`${name}S`]))]),
+  )
 
 /** One sentence for any failure. */
 export function useProblemSentence(error: Error | null): string {

@@ -2,7 +2,7 @@ import { View } from 'react-native'
 import { useIsReachable } from '../device/network'
 import { useOutbox } from '../device/outbox'
 import { Notice } from '../ui/Notice'
-import { NotKept, RefusedParcel } from '../ui/Notices'
+import { NotKept, RefusedParcels } from '../ui/Notices'
 import { useWords } from '../words/i18n'
 
 /** What stands between this run and the kitchen: no network, a store that keeps nothing, an entry not taken. */
@@ -20,11 +20,7 @@ export function RunNotices({ runId }: { runId: string }) {
         </View>
       )}
       <NotKept />
-      {parcels
-        .filter((parcel) => parcel.refusal !== null && parcel.subjectId === runId)
-        .map((parcel) => (
-          <RefusedParcel key={parcel.id} parcel={parcel} />
-        ))}
+      <RefusedParcels parcels={parcels.filter((parcel) => parcel.refusal !== null && parcel.subjectId === runId)} />
     </View>
   )
 }

@@ -36,6 +36,14 @@ export function formatClock(seconds: number): string {
   return `${seconds <= -1 ? '+' : ''}${minutes}:${rest}`
 }
 
+/** A span as people say it, to its largest unit: 4 days, 10 min, 45 s. */
+export function formatSpan(seconds: number): string {
+  const hours = seconds / 3600
+  if (hours >= 47.5) return `${Math.round(hours / 24)} days`
+  if (hours >= 2) return `${Math.round(hours)} h`
+  return seconds >= 120 ? `${Math.round(seconds / 60)} min` : `${Math.round(seconds)} s`
+}
+
 /** Lateness with its sign: +8 s, −3 s, +1:10. */
 export function formatLate(seconds: number): string {
   const rounded = Math.round(seconds)
