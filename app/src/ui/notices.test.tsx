@@ -23,7 +23,7 @@ const refused = (n: number) => ({
 test('of many entries that were not taken one is shown, with how many there are; put away, the next follows', async () => {
   for (const n of [1, 2, 3]) localStorage.setItem(`okazu.outbox/0000000${n}`, JSON.stringify(refused(n)))
   global.fetch = jest.fn(() => Promise.reject(new TypeError('no network')))
-  await startWords()
+  startWords()
   const { Notices } = jest.requireActual<typeof NoticesModule>('./Notices')
   render(<Notices />)
   expect(screen.getByText('Not taken by the kitchen: 1 of 3')).toBeTruthy()

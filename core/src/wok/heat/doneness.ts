@@ -39,7 +39,7 @@ export const killPerS = (kill: Kill, tempC: number): number =>
 /** Follows doneness from step to step; rates between two steps are taken as their geometric mean. */
 export function startDoneness(pan: Pan) {
   const state: Doneness[] = []
-  const was: { soft: number; brown: number; kill: number }[] = []
+  const was: DonenessRates[] = []
   const now = (index: number) => ratesOf(pan, index, state[index]!.coreC)
   const added = () => {
     for (let index = state.length; index < pan.portions.length; index += 1) {
@@ -61,10 +61,22 @@ export function startDoneness(pan: Pan) {
       was[index] = after
     })
   }
-  return { added, look, state: state as readonly Doneness[] }
+  /** Takes a component's doneness out with it; what follows moves up by one. */
+  const lifted = (index: number): Doneness => {
+    was.splice(index, 1)
+    return state.splice(index, 1)[0]!
+  }
+  /** Of a component that came back into the vessel as its last. */
+  const returned = (doneness: Doneness) => {
+    state.push({ ...doneness })
+    was.push(now(state.length - 1))
+  }
+  return { added, look, lifted, returned, state: state as readonly Doneness[] }
 }
 
-function ratesOf(pan: Pan, index: number, coreC: number): { soft: number; brown: number; kill: number } {
+type DonenessRates = { soft: number; brown: number; kill: number }
+
+function ratesOf(pan: Pan, index: number, coreC: number): DonenessRates {
   const { thermal, pieceM } = pan.portions[index]!
   const meanC = Math.min(MOST_WET_C, foodC(pan, index))
   return {

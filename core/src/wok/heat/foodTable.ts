@@ -202,7 +202,7 @@ export const FOOD_THERMAL: Readonly<Record<HeatFood, FoodThermal>> = {
   poultry: { ...MEAT, composition: of(0.745, 0.228, 0.015, 0, 0, 0.012), pieceM: 0.01, kill: KILL.poultry },
   meat: { ...MEAT, composition: of(0.72, 0.21, 0.058, 0, 0, 0.012), pieceM: 0.005, kill: KILL.meat },
   mince: { ...MEAT, composition: of(0.67, 0.19, 0.13, 0, 0, 0.01), pieceM: 0.006, kill: KILL.meat },
-  cured: { ...MEAT, composition: of(0.5, 0.2, 0.26, 0.01, 0, 0.03), pieceM: 0.004, givesUpFraction: 0.08, kill: null },
+  cured: { ...MEAT, composition: of(0.5, 0.2, 0.26, 0.01, 0, 0.03), pieceM: 0.004, givesUpFraction: 0.08, kill: KILL.meat },
   tofu: {
     ...MEAT,
     composition: of(0.73, 0.15, 0.08, 0.02, 0.01, 0.01),

@@ -138,15 +138,22 @@ export function setWork(pan: Pan, work: { handling?: Handling; level?: number; h
 }
 
 /** Works out what is fixed until the next change: how the heap lies, and what each component touches. */
-function arrange(pan: Pan): void {
+export function arrange(pan: Pan): void {
   const { vessel, portions, fixed, parts } = pan
   const move = MOVEMENT[pan.handling]
-  const volumeM3 = portions.reduce((sum, one) => sum + one.volumeM3, 0)
-  const layerM2 = portions.reduce((sum, one) => sum + one.layerM2, 0)
+  let volumeM3 = 0
+  let layerM2 = 0
+  let patchesM2 = 0
+  for (const one of portions) {
+    patchesM2 += one.patchM2
+    if (one.patchM2 > 0) continue
+    volumeM3 += one.volumeM3
+    layerM2 += one.layerM2
+  }
   const heap = heapOf(vessel, volumeM3, layerM2, move.spread)
-  const coversAM2 = Math.min(heap.coversM2, vessel.areaAM2)
+  const coversAM2 = Math.min(heap.coversM2, vessel.areaAM2 - patchesM2)
   const coversBM2 = Math.min(heap.coversM2 - coversAM2, vessel.areaBM2)
-  fixed[V_BARE_A] = vessel.areaAM2 - coversAM2
+  fixed[V_BARE_A] = vessel.areaAM2 - coversAM2 - patchesM2
   fixed[V_BARE_B] = vessel.areaBM2 - coversBM2 + vessel.outsideBM2
   const oilFull = heap.coversM2 > 0 ? Math.min(1, pan.oilKg / (OIL_FULL_KG_PER_M2 * heap.coversM2)) : 0
   fixed[V_DRY_SIDE] = oilFull
@@ -158,13 +165,14 @@ function arrange(pan: Pan): void {
   const metalSide = (CONTACT.dryWPerM2K + CONTACT.oilWPerM2K * oilFull) * move.pressed
   portions.forEach((one, index) => {
     const at = index * PER_PART
-    const share = one.volumeM3 / volumeM3
+    const isApart = one.patchM2 > 0
+    const share = isApart ? 0 : one.volumeM3 / volumeM3
     const packet = Math.sqrt((one.bedWPerMK * one.bedKgPerM3 * one.bedJPerKgK) / (Math.PI * move.contactS))
     const piece = one.pieceM / 2 / ((one.thermal.shapeN / 2) * one.pieceWPerMK)
     const touches = one.thermal.hasGaps ? Math.min(1, vessel.contact * move.contactShare) : 1
-    parts[at + P_AREA_A] = coversAM2 * share * touches
+    parts[at + P_AREA_A] = isApart ? one.patchM2 : coversAM2 * share * touches
     parts[at + P_AREA_B] = coversBM2 * share * touches
-    parts[at + P_SURFACE] = heap.surfaceM2 * share * move.surface
+    parts[at + P_SURFACE] = isApart ? one.patchM2 : heap.surfaceM2 * share * move.surface
     parts[at + P_FOOD_SIDE] = one.thermal.convectsWPerM2K ?? 1 / (1 / (2 * packet) + piece)
     const foodSide = parts[at + P_FOOD_SIDE]!
     const touched = parts[at + P_AREA_A]! + parts[at + P_AREA_B]!
