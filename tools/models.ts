@@ -11,6 +11,7 @@ import { PREP_MODELS } from './prepModel'
 import { RICE_LOT_MODEL } from './riceLotModel'
 import { RICE_MODELS } from './riceModels'
 import { WOK_MODELS } from './wokModels'
+import { SEQUENCE_MODELS } from './wokSequence'
 
 /** The models that the command line reaches, by name: the same functions and contracts as the app and the server. */
 export const MODELS: Readonly<Record<string, Model>> = {
@@ -21,6 +22,7 @@ export const MODELS: Readonly<Record<string, Model>> = {
   ...RICE_LOT_MODEL,
   ...ALLERGEN_MODEL,
   ...WOK_MODELS,
+  ...SEQUENCE_MODELS,
 }
 
 let table: ReturnType<typeof readIngredients> | null = null

@@ -10,7 +10,8 @@ import { largestBatch, largestBatchFast } from 'core/wok/heat/largestBatch'
 import type { HeatStation as Station } from 'core/wok/heat/vessel'
 import type { Answer, Model } from './model'
 
-function stationOf({ widthM, lengthM, ...one }: HeatStation): Station {
+/** A station of the command line in core's terms. */
+export function stationOf({ widthM, lengthM, ...one }: HeatStation): Station {
   return {
     ...one,
     diameterM: one.diameterM ?? null,

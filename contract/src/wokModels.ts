@@ -6,39 +6,45 @@ import { z } from 'zod'
 /** Input and output of the models `wok.fry` and `wok.largestBatch`; docs/core.md has an example of each. */
 const measureM = (mostM: number) => z.number().positive().max(mostM)
 
-/** A station by its plate and a tape measure. */
-export const HeatStation = z
-  .strictObject({
-    kind: z.enum(['wok', 'pan', 'pot', 'griddle']),
-    diameterM: measureM(2).optional(),
-    widthM: measureM(5).optional(),
-    lengthM: measureM(5).optional(),
-    depthM: measureM(1).optional(),
-    massKg: z.number().min(0.1).max(500),
-    powerW: z.number().min(1, 'is no flame: give the power on its plate in watts, 3500 for a hob').max(200_000),
-    efficiency: z.number().min(0.01).max(1),
-    source: z.enum(HEAT_SOURCES),
-    holdC: z.number().min(60).max(600),
-  })
-  .superRefine((one, context) => {
-    const need = one.kind === 'griddle' ? (['widthM', 'lengthM'] as const) : (['diameterM'] as const)
-    for (const field of need)
-      if (one[field] === undefined)
-        context.addIssue({
-          code: 'custom',
-          path: [field],
-          message: `is missing: a ${one.kind} needs ${need.join(' and ')} in metres`,
-        })
-    if (one.kind === 'wok' && one.depthM !== undefined && one.diameterM !== undefined && one.depthM > one.diameterM / 2)
+const stationFields = {
+  kind: z.enum(['wok', 'pan', 'pot', 'griddle']),
+  diameterM: measureM(2).optional(),
+  widthM: measureM(5).optional(),
+  lengthM: measureM(5).optional(),
+  depthM: measureM(1).optional(),
+  massKg: z.number().min(0.1).max(500),
+  powerW: z.number().min(1, 'is no flame: give the power on its plate in watts, 3500 for a hob').max(200_000),
+  efficiency: z.number().min(0.01).max(1),
+  source: z.enum(HEAT_SOURCES),
+  holdC: z.number().min(60).max(600),
+}
+type StationMeasures = Pick<HeatStation, 'kind' | 'diameterM' | 'widthM' | 'lengthM' | 'depthM'>
+function checkMeasures(one: StationMeasures, context: z.RefinementCtx): void {
+  const need = one.kind === 'griddle' ? (['widthM', 'lengthM'] as const) : (['diameterM'] as const)
+  for (const field of need)
+    if (one[field] === undefined)
       context.addIssue({
         code: 'custom',
-        path: ['depthM'],
-        message: 'is more than half the diameter: a wok is a shallow cap',
+        path: [field],
+        message: `is missing: a ${one.kind} needs ${need.join(' and ')} in metres`,
       })
-  })
-export type HeatStation = z.infer<typeof HeatStation>
+  if (one.kind === 'wok' && one.depthM !== undefined && one.diameterM !== undefined && one.depthM > one.diameterM / 2)
+    context.addIssue({
+      code: 'custom',
+      path: ['depthM'],
+      message: 'is more than half the diameter: a wok is a shallow cap',
+    })
+}
 
-const Water = z.number().min(0).lt(1)
+/** A station by its plate and a tape measure. */
+export const HeatStation = z.strictObject(stationFields).superRefine(checkMeasures)
+export type HeatStation = z.infer<typeof HeatStation>
+/** A station with how food is moved on it; left out, it is what is usual there. */
+export const HandledStation = z
+  .strictObject({ ...stationFields, handling: z.enum(HANDLINGS).optional() })
+  .superRefine(checkMeasures)
+
+export const Water = z.number().min(0).lt(1)
 const FryComponent = z
   .strictObject({
     food: z.enum(HEAT_FOODS),

@@ -27,6 +27,15 @@ export const ACTIONS = [
   'takeOut',
   'finishOn',
   'pickUp',
+  'eggAside',
+  'baseOut',
+  'checkCore',
+  'turnRice',
+  'leaveCrust',
+  'butterIn',
+  'warmIn',
+  'lateIn',
+  'flameOff',
 ] as const
 export type Action = (typeof ACTIONS)[number]
 
@@ -53,6 +62,10 @@ export const CUES = [
   'tossedThrough',
   'setApart',
   'plated',
+  'golden',
+  'butterFoams',
+  'pressedFlat',
+  'flameIsOut',
 ] as const
 export type Cue = (typeof CUES)[number]
 
@@ -85,6 +98,22 @@ export const REASONS = [
   'onlyWhoWantsIt',
   'forgottenNeedsItsCheck',
   'handOver',
+  'eggGoesUnder',
+  'eggInPassing',
+  'eggAsideStaysWarm',
+  'rawInCompany',
+  'coreIsProven',
+  'baseOutForRoom',
+  'yolkCoatsGrains',
+  'halfTimeStaysMoist',
+  'pressedSoNoLumps',
+  'butterBrownsLate',
+  'lateSoItDoesNotBurn',
+  'softGoesLate',
+  'sauceTooCoolToBrown',
+  'sauceIntoRice',
+  'smellGoesLast',
+  'flameOffForFinish',
 ] as const
 export type Reason = (typeof REASONS)[number]
 

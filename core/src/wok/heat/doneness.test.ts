@@ -21,8 +21,8 @@ function when(
   putIn(pan, load)
   doneness.added()
   for (let atS = 0.25; atS <= 600; atS += 0.25) {
-    advance(pan, atS, 0.25, 'rk4', doneness.look)
-    if (isDone(doneness.state[0]!)) return atS
+    advance(pan, atS, 0.25, 'rk4', (_, stepS) => doneness.look(pan, stepS))
+    if (isDone(doneness.at(0))) return atS
   }
   return Infinity
 }

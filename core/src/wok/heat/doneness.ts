@@ -1,8 +1,8 @@
 import type { Kill, Rate } from './foods'
-import { BOUND, COMMON, FREE, PER_FOOD, PER_PART, P_AREA_A, P_AREA_B, P_SHARE } from './layout'
+import { BOUND, COMMON, FREE, MOST_FOODS, PER_FOOD, PER_PART, P_AREA_A, P_AREA_B, P_SHARE } from './layout'
 import { foodC, metalC, type Pan } from './pan'
 import { faceC } from './face'
-import { BOIL_C, MOVEMENT, PACKET } from './parameters'
+import { BOIL_C, MOVEMENT, PACKET, type Handling } from './parameters'
 
 /** How far a component has come. */
 export type Doneness = {
@@ -36,54 +36,107 @@ export function rateAt(rate: Rate, tempC: number): number {
 export const killPerS = (kill: Kill, tempC: number): number =>
   tempC < KILLS_FROM_C ? 0 : 10 ** ((tempC - kill.atC) / kill.zK) / kill.dS
 
-/** Follows doneness from step to step; rates between two steps are taken as their geometric mean. */
+/** Rates of one component now: softening, browning, kill [1/s]; scratch of `ratesOf`, so that nothing is allocated. */
+const now = new Float64Array(3)
+
+/**
+ * Follows doneness from step to step; rates between two steps are taken as their geometric mean. The arrays hold the
+ * components in the order of the pan.
+ */
 export function startDoneness(pan: Pan) {
-  const state: Doneness[] = []
-  const was: DonenessRates[] = []
-  const now = (index: number) => ratesOf(pan, index, state[index]!.coreC)
-  const added = () => {
-    for (let index = state.length; index < pan.portions.length; index += 1) {
-      state.push({ coreC: foodC(pan, index), softness: 0, browning: 0, logKill: 0 })
-      was.push(now(index))
-    }
+  const coreC = new Float64Array(MOST_FOODS)
+  const softness = new Float64Array(MOST_FOODS)
+  const browning = new Float64Array(MOST_FOODS)
+  const logKill = new Float64Array(MOST_FOODS)
+  const softPerS = new Float64Array(MOST_FOODS)
+  const brownPerS = new Float64Array(MOST_FOODS)
+  const killsPerS = new Float64Array(MOST_FOODS)
+  const faces = new Float64Array(MOST_FOODS)
+  const lagS = new Float64Array(MOST_FOODS)
+  const all = [coreC, softness, browning, logKill, softPerS, brownPerS, killsPerS, faces, lagS]
+  let count = 0
+
+  const take = (index: number) => {
+    ratesOf(pan, index, coreC[index]!, faces)
+    softPerS[index] = now[0]!
+    brownPerS[index] = now[1]!
+    killsPerS[index] = now[2]!
   }
-  const look = (_: Pan, stepS: number) => {
-    state.forEach((one, index) => {
-      const { thermal, pieceM, diffusivityM2PerS } = pan.portions[index]!
-      const lagS = (pieceM * pieceM) / 4 / (thermal.shapeN * diffusivityM2PerS)
-      const meanC = foodC(pan, index)
-      one.coreC = Math.min(MOST_WET_C, meanC - (meanC - one.coreC) * Math.exp(-stepS / lagS))
-      const before = was[index]!
-      const after = now(index)
-      one.softness += stepS * Math.sqrt(before.soft * after.soft)
-      one.browning += stepS * Math.sqrt(before.brown * after.brown)
-      one.logKill += stepS * Math.sqrt(before.kill * after.kill)
-      was[index] = after
-    })
+  const start = (index: number, one: Doneness) => {
+    const { thermal, pieceM, diffusivityM2PerS } = pan.portions[index]!
+    lagS[index] = (pieceM * pieceM) / 4 / (thermal.shapeN * diffusivityM2PerS)
+    coreC[index] = one.coreC
+    softness[index] = one.softness
+    browning[index] = one.browning
+    logKill[index] = one.logKill
+    take(index)
+    count = index + 1
   }
-  /** Takes a component's doneness out with it; what follows moves up by one. */
-  const lifted = (index: number): Doneness => {
-    was.splice(index, 1)
-    return state.splice(index, 1)[0]!
+  const at = (index: number): Doneness => ({
+    coreC: coreC[index]!,
+    softness: softness[index]!,
+    browning: browning[index]!,
+    logKill: logKill[index]!,
+  })
+  return {
+    coreC,
+    softness,
+    browning,
+    logKill,
+    /** Browning now [1/s]. */
+    brownPerS,
+    /** Temperature of the face on the metal [°C]. */
+    faces,
+    at,
+    added(): void {
+      for (let index = count; index < pan.portions.length; index += 1)
+        start(index, { coreC: foodC(pan, index), softness: 0, browning: 0, logKill: 0 })
+    },
+    look(_: Pan, stepS: number): void {
+      for (let index = 0; index < count; index += 1) {
+        const meanC = foodC(pan, index)
+        coreC[index] = Math.min(MOST_WET_C, meanC - (meanC - coreC[index]!) * Math.exp(-stepS / lagS[index]!))
+        const soft = softPerS[index]!
+        const brown = brownPerS[index]!
+        const kill = killsPerS[index]!
+        take(index)
+        softness[index]! += stepS * Math.sqrt(soft * softPerS[index]!)
+        browning[index]! += stepS * Math.sqrt(brown * brownPerS[index]!)
+        logKill[index]! += stepS * Math.sqrt(kill * killsPerS[index]!)
+      }
+    },
+    /** Takes a component's doneness out with it; what follows moves up by one. */
+    lifted(index: number): Doneness {
+      const one = at(index)
+      for (const some of all) some.copyWithin(index, index + 1, count)
+      count -= 1
+      return one
+    },
+    /** Of a component that came back into the vessel as its last. */
+    returned(one: Doneness): void {
+      start(pan.portions.length - 1, one)
+    },
   }
-  /** Of a component that came back into the vessel as its last. */
-  const returned = (doneness: Doneness) => {
-    state.push({ ...doneness })
-    was.push(now(state.length - 1))
-  }
-  return { added, look, lifted, returned, state: state as readonly Doneness[] }
 }
 
-type DonenessRates = { soft: number; brown: number; kill: number }
-
-function ratesOf(pan: Pan, index: number, coreC: number): DonenessRates {
+function ratesOf(pan: Pan, index: number, coreC: number, faces: Float64Array): void {
   const { thermal, pieceM } = pan.portions[index]!
   const meanC = Math.min(MOST_WET_C, foodC(pan, index))
-  return {
-    soft: thermal.softens ? rateAt(thermal.softens, pieceM >= THICK_M ? coreC : meanC) : 0,
-    brown: rateAt(thermal.browns, Math.min(MOST_DRY_C, filmC(pan, index))) * contactTimeShare(pan, index),
-    kill: thermal.kill ? killPerS(thermal.kill, coreC) : 0,
-  }
+  faces[index] = faceC(pan, index)
+  now[0] = thermal.softens ? rateAt(thermal.softens, pieceM >= THICK_M ? coreC : meanC) : 0
+  now[1] = Math.min(
+    mostBrownPerS(pan, index),
+    rateAt(thermal.browns, Math.min(MOST_DRY_C, filmC(pan, index, faces[index]))) * contactTimeShare(pan, index),
+  )
+  now[2] = thermal.kill ? killPerS(thermal.kill, coreC) : 0
+}
+
+/** Little of it among food that is left or flipped: most of it lies inside the heap, away from the metal [1/s]. [C] */
+const AMONG_STILL = { shareBelow: 0.3, mostPerS: 0.25 } as const
+const STILL: readonly Handling[] = ['leave', 'flip', 'press']
+function mostBrownPerS(pan: Pan, index: number): number {
+  const isAmong = pan.parts[index * PER_PART + P_SHARE]! < AMONG_STILL.shareBelow
+  return isAmong && STILL.includes(pan.handling) ? AMONG_STILL.mostPerS : Infinity
 }
 
 /** Share of the time that a piece lies on the metal: what the heap covers, one packet deep, against its volume. */
@@ -94,10 +147,9 @@ function contactTimeShare(pan: Pan, index: number): number {
 }
 
 /** Temperature of the face that browns [°C]: between the interface and the metal, the drier and the more alone the hotter. */
-function filmC(pan: Pan, index: number): number {
+function filmC(pan: Pan, index: number, interfaceC: number): number {
   const share = pan.parts[index * PER_PART + P_SHARE]!
   const { contactS } = MOVEMENT[pan.handling]
-  const interfaceC = faceC(pan, index)
   const towards = interfaceC + (0.1 + 0.4 * share) * Math.max(0, metalC(pan) - interfaceC)
   const reached = share + ((1 - share) * contactS) / (contactS + 1)
   if (towards <= BOIL_C) return towards
@@ -110,5 +162,6 @@ function driedShare(pan: Pan, index: number): number {
   const at = COMMON + index * PER_FOOD
   const hadKg = freeKg + boundKg
   const dried = hadKg > 0 ? 1 - (pan.y[at + FREE]! + pan.y[at + BOUND]!) / hadKg : 1
-  return Math.min(1, Math.max(0, dried)) ** 1.5
+  const share = Math.min(1, Math.max(0, dried))
+  return share * Math.sqrt(share)
 }

@@ -56,6 +56,99 @@ const AROMATIC: Omit<FoodThermal, 'composition'> = {
   softens: null,
   browns: rate(1 / 2.8, 140, 90_000),
 }
+const GRAIN: Omit<FoodThermal, 'composition' | 'bulkKgPerM3' | 'pieceM' | 'freeFraction' | 'takesUpPerS'> = {
+  shapeN: 8,
+  givesUpFraction: 0,
+  givesUpPerS: 0,
+  innerKgPerM2S: 0.0025,
+  dryActivity: 0.3,
+  hasGaps: true,
+  softens: null,
+  browns: rate(1 / 40, 140, 90_000),
+  kill: null,
+}
+const OIL: FoodThermal = {
+  ...MEAT,
+  composition: of(0, 0, 1, 0, 0, 0),
+  bulkKgPerM3: 900,
+  pieceM: 0.002,
+  freeFraction: 0,
+  givesUpFraction: 0,
+  innerKgPerM2S: 0,
+  kill: null,
+}
+
+/**
+ * What a food of this class is like where its row says nothing else: compositions are typical (USDA order, from memory),
+ * pieces the cut that the class usually has, rates those of sequence and heat papers of the project [C].
+ */
+export const FOOD_THERMAL: Readonly<Record<HeatFood, FoodThermal>> = {
+  rice: {
+    ...GRAIN,
+    composition: of(0.62, 0.032, 0.0035, 0.3365, 0.005, 0.003),
+    bulkKgPerM3: 600,
+    pieceM: 0.002,
+    freeFraction: 0.012,
+    takesUpPerS: 0.012,
+  },
+  noodle: {
+    ...GRAIN,
+    composition: of(0.7, 0.03, 0.01, 0.25, 0.006, 0.004),
+    bulkKgPerM3: 650,
+    pieceM: 0.003,
+    freeFraction: 0.05,
+    takesUpPerS: 0.01,
+  },
+  egg: { dS: 30, atC: 60, zK: 4.3 },
+} as const
+
+const PLANT: Omit<FoodThermal, 'composition' | 'softens' | 'pieceM'> = {
+  bulkKgPerM3: 550,
+  shapeN: 6,
+  freeFraction: 0.01,
+  givesUpFraction: 0.2,
+  givesUpPerS: 0.004,
+  takesUpPerS: 0,
+  innerKgPerM2S: 0.0025,
+  dryActivity: 0.9,
+  hasGaps: true,
+  browns: SLOW_BROWNING,
+  kill: null,
+}
+const MEAT: Omit<FoodThermal, 'composition' | 'kill' | 'pieceM'> = {
+  bulkKgPerM3: 750,
+  shapeN: 6,
+  freeFraction: 0.01,
+  givesUpFraction: 0.2,
+  givesUpPerS: 0.006,
+  takesUpPerS: 0,
+  innerKgPerM2S: 0.003,
+  dryActivity: 0.9,
+  hasGaps: true,
+  softens: null,
+  browns: SLOW_BROWNING,
+}
+
+const AROMATIC: Omit<FoodThermal, 'composition'> = {
+  ...PLANT,
+  pieceM: 0.002,
+  givesUpFraction: 0,
+  givesUpPerS: 0,
+  innerKgPerM2S: 0.011,
+  softens: null,
+  browns: rate(1 / 2.8, 140, 90_000),
+}
+const GRAIN: Omit<FoodThermal, 'composition' | 'bulkKgPerM3' | 'pieceM' | 'freeFraction' | 'takesUpPerS'> = {
+  shapeN: 8,
+  givesUpFraction: 0,
+  givesUpPerS: 0,
+  innerKgPerM2S: 0.0025,
+  dryActivity: 0.3,
+  hasGaps: true,
+  softens: null,
+  browns: rate(1 / 40, 140, 90_000),
+  kill: null,
+}
 const OIL: FoodThermal = {
   ...MEAT,
   composition: of(0, 0, 1, 0, 0, 0),
@@ -202,7 +295,13 @@ export const FOOD_THERMAL: Readonly<Record<HeatFood, FoodThermal>> = {
   poultry: { ...MEAT, composition: of(0.745, 0.228, 0.015, 0, 0, 0.012), pieceM: 0.01, kill: KILL.poultry },
   meat: { ...MEAT, composition: of(0.72, 0.21, 0.058, 0, 0, 0.012), pieceM: 0.005, kill: KILL.meat },
   mince: { ...MEAT, composition: of(0.67, 0.19, 0.13, 0, 0, 0.01), pieceM: 0.006, kill: KILL.meat },
-  cured: { ...MEAT, composition: of(0.5, 0.2, 0.26, 0.01, 0, 0.03), pieceM: 0.004, givesUpFraction: 0.08, kill: KILL.meat },
+  cured: {
+    ...MEAT,
+    composition: of(0.5, 0.2, 0.26, 0.01, 0, 0.03),
+    pieceM: 0.004,
+    givesUpFraction: 0.08,
+    kill: KILL.meat,
+  },
   tofu: {
     ...MEAT,
     composition: of(0.73, 0.15, 0.08, 0.02, 0.01, 0.01),

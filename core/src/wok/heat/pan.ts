@@ -144,9 +144,13 @@ export function arrange(pan: Pan): void {
   let volumeM3 = 0
   let layerM2 = 0
   let patchesM2 = 0
+  let apartM3 = 0
   for (const one of portions) {
     patchesM2 += one.patchM2
-    if (one.patchM2 > 0) continue
+    if (one.patchM2 > 0) {
+      apartM3 += one.volumeM3
+      continue
+    }
     volumeM3 += one.volumeM3
     layerM2 += one.layerM2
   }
@@ -166,7 +170,8 @@ export function arrange(pan: Pan): void {
   portions.forEach((one, index) => {
     const at = index * PER_PART
     const isApart = one.patchM2 > 0
-    const share = isApart ? 0 : one.volumeM3 / volumeM3
+    // Where nothing else is in, what lies apart is all that water and steam can go to.
+    const share = volumeM3 === 0 ? one.volumeM3 / apartM3 : isApart ? 0 : one.volumeM3 / volumeM3
     const packet = Math.sqrt((one.bedWPerMK * one.bedKgPerM3 * one.bedJPerKgK) / (Math.PI * move.contactS))
     const piece = one.pieceM / 2 / ((one.thermal.shapeN / 2) * one.pieceWPerMK)
     const touches = one.thermal.hasGaps ? Math.min(1, vessel.contact * move.contactShare) : 1

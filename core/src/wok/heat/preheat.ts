@@ -9,6 +9,17 @@ const MOST_S = 1800
 /** An empty vessel heated from the kitchen's air to a temperature: seconds, and what its rim has by then. */
 export type Preheated = { seconds: number | null; metalC: number; rimC: number }
 
+const heatedBefore = new WeakMap<Vessel, Map<number, Preheated>>()
+
+/** As `preheat`, remembered for as long as the vessel is. */
+export function preheatOf(vessel: Vessel, toC: number): Preheated {
+  const known = heatedBefore.get(vessel) ?? new Map<number, Preheated>()
+  heatedBefore.set(vessel, known)
+  const heated = known.get(toC) ?? preheat(vessel, toC)
+  known.set(toC, heated)
+  return heated
+}
+
 /**
  * How long an empty vessel takes from cold to `toC` [s], null if its flame never brings it there; the step in which it
  * arrives is divided in proportion.

@@ -25,6 +25,15 @@ const ACTION_WORDS: Readonly<Record<Action, string>> = {
   hotCheck: 'Hot through? Probe the thickest heap',
   finishOff: 'Flame off, toss it through',
   pickUp: 'Pick up',
+  eggAside: 'Pulled up the side, off the flame',
+  baseOut: 'Out, to a clean bowl',
+  checkCore: 'Cooked through? Cut or probe the thickest piece',
+  turnRice: 'Lift the rice from below and turn it',
+  leaveCrust: 'Press the rice flat and leave it alone',
+  butterIn: 'On the rice, fold through',
+  warmIn: 'On the hot rice, toss through',
+  lateIn: 'In, toss through',
+  flameOff: 'Flame off',
 }
 const OFF_HEAT_SAUCE = 'Flame off, sauce in, toss'
 const GRIDDLE_HEAT = 'Let the plate come up to heat'

@@ -1,0 +1,126 @@
+import type { WokComponent } from './component'
+import { forSeconds, type Move } from './moves'
+import { compareText, type Parts } from './parts'
+import type { BaseOrder, Choice } from './vocabulary'
+
+/** The base: groups that go in together, first to last. Needs of the components stand beside them [s]. */
+export type Base = readonly (readonly WokComponent[])[]
+
+/** Like neighbours go in together when their needs differ by no more than this. [C] */
+const LIKE = { seconds: 12, share: 0.25 } as const
+/** A group lets in the next when it has so little left that both end together. [C] */
+const OVERLAP = 0.8
+const QUICK_AT = 0.6
+const MOST_S = 240
+const ENTRY_S = 3
+
+type Rank = 'slow' | 'frozen' | 'quick' | 'paste' | 'raw' | 'crisp' | 'ready'
+const RANKS: Readonly<Record<Exclude<BaseOrder, 'need'>, readonly Rank[]>> = {
+  slowFirst: ['slow', 'frozen', 'quick', 'paste', 'raw', 'crisp', 'ready'],
+  roles: ['quick', 'paste', 'slow', 'raw', 'frozen', 'crisp', 'ready'],
+  proteinFirst: ['raw', 'slow', 'frozen', 'quick', 'paste', 'crisp', 'ready'],
+}
+
+/** What cooks before the rice and in what groups, by the choice; `together` is raw protein that has no stage of its own. */
+export function inBase(parts: Parts, choice: Choice, together: readonly WokComponent[]): WokComponent[][] {
+  const quick = choice.quick === 'inBase' ? parts.quick : []
+  const ready = choice.readyProtein === 'base' ? parts.ready : []
+  const readyVeg = choice.readyVeg === 'base' ? parts.readyVeg : []
+  const golden = ready.filter(({ target }) => target === 'golden')
+  const all = [
+    ...parts.slow,
+    ...quick,
+    ...parts.paste,
+    ...together,
+    ...parts.crisp,
+    ...ready.filter((one) => !golden.includes(one)),
+    ...readyVeg,
+  ]
+  const ordered = withPaste(sorted(all, parts, choice), parts.paste, choice)
+  return grouped([...golden, ...ordered], parts)
+}
+
+function sorted(all: readonly WokComponent[], parts: Parts, { order }: Choice): WokComponent[] {
+  const byNeed = (a: WokComponent, b: WokComponent) => parts.needS(b) - parts.needS(a) || compareText(a.id, b.id)
+  if (order === 'need') return [...all].sort(byNeed)
+  const place = (one: WokComponent) => RANKS[order].indexOf(rankOf(one))
+  return [...all].sort((a, b) => place(a) - place(b) || alliumFirst(a, b) || byNeed(a, b))
+}
+
+/** An onion that only has to smell goes in before garlic, which would burn beside it. */
+const alliumFirst = (a: WokComponent, b: WokComponent) =>
+  Number(b.food === 'allium' && b.place === 'quick') - Number(a.food === 'allium' && a.place === 'quick')
+
+function rankOf(one: WokComponent): Rank {
+  switch (one.place) {
+    case 'slow':
+    case 'quick':
+    case 'paste':
+    case 'raw':
+    case 'crisp':
+      return one.place
+    case 'readyVeg':
+      return one.isFrozen ? 'frozen' : 'ready'
+    default:
+      return 'ready'
+  }
+}
+
+/** The paste bloomed first of all, after the aromatics, or after the protein. */
+function withPaste(ordered: WokComponent[], paste: readonly WokComponent[], choice: Choice): WokComponent[] {
+  if (paste.length === 0) return ordered
+  const others = ordered.filter((one) => one.place !== 'paste')
+  const after = (places: readonly string[]) =>
+    Math.max(-1, ...others.map((one, index) => (places.includes(one.place) ? index : -1))) + 1
+  const at =
+    choice.paste === 'first' ? 0 : after(choice.paste === 'afterProtein' ? ['quick', 'raw', 'ready'] : ['quick'])
+  return [...others.slice(0, at), ...paste, ...others.slice(at)]
+}
+
+function grouped(ordered: readonly WokComponent[], parts: Parts): WokComponent[][] {
+  const groups: WokComponent[][] = []
+  for (const one of ordered) {
+    const last = groups.at(-1)
+    const need = parts.needS(one)
+    const isLike =
+      last?.every(
+        (other) =>
+          rankOf(other) === rankOf(one) &&
+          Math.abs(parts.needS(other) - need) <= Math.max(LIKE.seconds, LIKE.share * need),
+      ) ?? false
+    if (isLike && one.place !== 'raw') last!.push(one)
+    else groups.push([one])
+  }
+  return groups
+}
+
+/** Half of the garlic; the other half goes in raw at the end. */
+export const halfOf = (some: readonly WokComponent[]): Record<string, number> =>
+  Object.fromEntries(
+    some.filter(({ food, place }) => food === 'garlic' && place === 'quick').map(({ id }) => [id, 0.5]),
+  )
+
+/** How the groups follow each other: each waits until what it has left and what is still to come end together. */
+export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
+  const needOf = (group: readonly WokComponent[]) => Math.max(...group.map((one) => parts.needS(one)))
+  return base.map((group, index): Move => {
+    const ids = group.map(({ id }) => id)
+    const isLast = index === base.length - 1
+    const laterS = base.slice(index + 1).reduce((sum, one) => sum + needOf(one), 0)
+    const at = group.every(({ place }) => place === 'quick')
+      ? QUICK_AT
+      : Math.max(0, 1 - (OVERLAP * laterS) / needOf(group))
+    return {
+      kind: 'in',
+      slot: 'base',
+      ids,
+      segment: 'base',
+      until: isLast
+        ? { kind: 'baseEnd', ids: base.flat().map(({ id }) => id), mostS: MOST_S }
+        : at > 0
+          ? { kind: 'progress', ids, at, mostS: MOST_S }
+          : forSeconds(ENTRY_S),
+      ...(choice.garlic === 'halfAndHalf' && { shares: halfOf(group) }),
+    }
+  })
+}

@@ -1,0 +1,230 @@
+import type { CookRules } from '../../safety/limits'
+import type { Handling } from '../heat/parameters'
+import { vesselOf, type HeatStation } from '../heat/vessel'
+import { axesOf, majorChoices, minorChanges } from './choices'
+import { componentOf, type WokComponent } from './component'
+import { costOf } from './cost'
+import { estimate } from './estimate'
+import { movesOf } from './grammar'
+import { faultsOf, type Fault, type FaultCode } from './judge'
+import type { Move } from './moves'
+import { compareText, partsOf, type Parts } from './parts'
+import { keepsPin, withPin, type PinVerdict } from './pins'
+import { simulate, type Run, type Station } from './simulate'
+import type { Choice, DishInput, Pin } from './vocabulary'
+
+/** What a score is derived from. */
+export type SequenceInput = {
+  dish: DishInput
+  station: HeatStation
+  handling: Handling
+  /** Cooked rice [g]. */
+  batchMassG: number
+  riceTempC: number
+  riceWaterFraction?: number | undefined
+  rules: CookRules
+}
+
+/** A run that was simulated, with what it breaks and what it costs. */
+export type Candidate = { choice: Choice; moves: readonly Move[]; run: Run; faults: readonly Fault[]; cost: number }
+
+export type Rejected = { why: FaultCode | 'pin' | 'dearer'; count: number }
+
+/** The way a batch is cooked, the next best, and what was turned down; or the least bad way, which is not offered. */
+export type Derived = {
+  kind: 'derived' | 'infeasible'
+  parts: Parts
+  components: readonly WokComponent[]
+  station: Station
+  best: Candidate
+  runnerUp: Candidate | null
+  rejected: readonly Rejected[]
+  pins: readonly PinVerdict[]
+  simulated: number
+}
+/** Nothing to simulate: there is no rice. */
+export type Nothing = { kind: 'nothing'; because: 'noRice' }
+
+/** So many are looked at, and of them so many simulated before the minor schools are tried. */
+const MOST = { candidates: 300, simulated: 12, minor: 12 } as const
+/** Within so much of the best the fixed order of the candidates decides, so that nothing flickers. */
+const SAME_COST = 1.5
+/** Costs are compared to this many digits, so that no device's last digit decides. */
+const round = (cost: number) => Math.round(cost * 100) / 100
+
+/** A batch's components and its station in the engine's terms. */
+export function startDeriving(input: SequenceInput) {
+  const { dish, batchMassG, riceTempC, rules } = input
+  const vessel = vesselOf(input.station)
+  const components = dish.components
+    .map((one) =>
+      componentOf(
+        one.role === 'rice' && input.riceWaterFraction !== undefined
+          ? { waterFraction: input.riceWaterFraction, ...one }
+          : one,
+        batchMassG,
+        riceTempC,
+        rules,
+      ),
+    )
+    .filter(({ massG }) => massG > 0)
+    .sort((a, b) => compareText(a.id, b.id))
+  const garlic = dish.schools.garlic
+  const parts = partsOf(
+    components,
+    garlic === undefined || garlic === 'auto' ? 'early' : garlic,
+    dish.splitAllergens,
+    vessel,
+  )
+  const station: Station = { vessel, handling: input.handling, isGriddle: input.station.kind === 'griddle' }
+  return { dish, components, parts, station, vessel }
+}
+
+/** Derives how a batch is cooked: candidates by the grammar, screened, simulated, judged, and the cheapest kept. */
+export function derive(input: SequenceInput): Derived | Nothing {
+  const { dish, components, parts, station, vessel } = startDeriving(input)
+  if (parts.rice.length === 0) return { kind: 'nothing', because: 'noRice' }
+  const pins = dish.pins ?? []
+  const axes = axesOf(dish.schools, parts, station)
+  const seen = new Set<string>()
+  const rejected = new Map<Rejected['why'], number>()
+  const reject = (why: Rejected['why']) => rejected.set(why, (rejected.get(why) ?? 0) + 1)
+  const tried: Candidate[] = []
+
+  const listed = (choice: Choice): { choice: Choice; moves: Move[] } | null => {
+    const moves = movesOf(parts, choice)
+    const signature = `${choice.heat} ${moves.map(signatureOf).join(' ')}`
+    if (seen.has(signature) || seen.size >= MOST.candidates) return null
+    seen.add(signature)
+    return { choice, moves }
+  }
+  const cook = ({ choice, moves }: { choice: Choice; moves: readonly Move[] }): Candidate => {
+    const run = simulate(parts, choice, moves, station, 'ranking')
+    const faults = faultsOf(run, components, dish, vessel)
+    const candidate = { choice, moves, run, faults, cost: round(costOf(run, station)) }
+    tried.push(candidate)
+    faults.forEach(({ code }) => reject(code))
+    return candidate
+  }
+  const keepsAll = (one: { moves: readonly Move[] }) => pins.every((pin) => keepsPin(one.moves, pin))
+
+  const lists = majorChoices(axes).flatMap((choice) => listed(choice) ?? [])
+  const pinned = lists.filter(keepsAll)
+  for (let n = pinned.length; n < lists.length; n += 1) reject('pin')
+  const screened = screen(pinned.length > 0 ? pinned : lists, parts)
+  screened.forEach(cook)
+  for (const change of minorChanges(best(tried).choice, axes).slice(0, MOST.minor)) {
+    const list = listed(change)
+    if (list && (pinned.length === 0 || keepsAll(list))) cook(list)
+  }
+  const verdicts = pins.length > 0 ? pinVerdicts(pins, tried, cook) : []
+  const chosen = checked(
+    tried.filter((one) => verdicts.every(({ pin, isKept }) => !isKept || keepsPin(one.moves, pin))),
+    (one) => {
+      const run = simulate(parts, one.choice, one.moves, station, 'fine')
+      return { ...one, run, faults: faultsOf(run, components, dish, vessel), cost: round(costOf(run, station)) }
+    },
+  )
+  const others = tried.filter(({ faults }) => faults.length === 0).length
+  if (others > 1) rejected.set('dearer', others - 1)
+  return {
+    kind: chosen.faults.length === 0 ? 'derived' : 'infeasible',
+    parts,
+    components,
+    station,
+    best: chosen,
+    runnerUp: runnerUpOf(tried, chosen),
+    rejected: [...rejected].map(([why, count]) => ({ why, count })),
+    pins: verdicts,
+    simulated: tried.length,
+  }
+}
+
+const signatureOf = ({ kind, slot, ids, segment, handling }: Move) =>
+  `${kind}.${slot}.${segment}.${handling ?? ''}.${ids.join('+')}`
+
+/** The cheapest by the estimate, and the cheapest of each egg, heat and order, so that none is left unseen. */
+function screen<T extends { choice: Choice; moves: readonly Move[] }>(lists: readonly T[], parts: Parts): T[] {
+  const ranked = lists
+    .map((list, nth) => ({ list, nth, cost: estimate(list.moves, parts) }))
+    .sort((a, b) => a.cost - b.cost || a.nth - b.nth)
+  const kept = new Set(ranked.slice(0, MOST.simulated).map(({ list }) => list))
+  for (const name of ['egg', 'heat', 'rawProtein', 'order', 'quick'] as const)
+    for (const value of new Set(ranked.map(({ list }) => list.choice[name]))) {
+      const first = ranked.find(({ list }) => list.choice[name] === value)
+      if (first) kept.add(first.list)
+    }
+  return lists.filter((list) => kept.has(list))
+}
+
+/** The best of those that were simulated: without a fault, then cheapest; near the cheapest the first in order. */
+export function best(tried: readonly Candidate[]): Candidate {
+  const holds = tried.filter(({ faults }) => faults.length === 0)
+  const some = holds.length > 0 ? holds : [...tried].sort((a, b) => a.faults.length - b.faults.length).slice(0, 1)
+  const least = Math.min(...some.map(({ cost }) => cost))
+  return some.find(({ cost }) => cost <= least + SAME_COST)!
+}
+
+/** The best that still holds when it is simulated finely. */
+function checked(tried: readonly Candidate[], finely: (one: Candidate) => Candidate): Candidate {
+  let left = tried
+  let first: Candidate | null = null
+  for (let n = 0; n < 4 && left.length > 0; n += 1) {
+    const one = best(left)
+    const fine = finely(one)
+    first ??= fine
+    if (fine.faults.length === 0) return fine
+    left = left.filter((other) => other !== one)
+  }
+  return first!
+}
+
+/** The best that differs in its egg, its heat or the order in which things go in. */
+function runnerUpOf(tried: readonly Candidate[], chosen: Candidate): Candidate | null {
+  const entries = ({ moves }: Candidate) =>
+    moves
+      .filter(({ kind }) => kind === 'in')
+      .map(({ ids }) => ids.join('+'))
+      .join(' ')
+  const others = tried.filter(
+    (one) =>
+      one.faults.length === 0 &&
+      (one.choice.egg !== chosen.choice.egg ||
+        one.choice.heat !== chosen.choice.heat ||
+        entries(one) !== entries(chosen)),
+  )
+  return others.length > 0 ? best(others) : null
+}
+
+/** Pins filter; where none fits, the list is edited and judged: kept, or refused with what stands against it. */
+function pinVerdicts(
+  pins: readonly Pin[],
+  tried: readonly Candidate[],
+  cook: (list: { choice: Choice; moves: readonly Move[] }) => Candidate,
+): PinVerdict[] {
+  const holding = tried.filter((one) => one.faults.length === 0 && pins.every((pin) => keepsPin(one.moves, pin)))
+  if (holding.length > 0) return pins.map((pin) => ({ pin, isKept: true, because: [] }))
+  let base = best(tried)
+  const verdicts: PinVerdict[] = []
+  for (const pin of pins) {
+    if (keepsPin(base.moves, pin) && base.faults.length === 0) {
+      verdicts.push({ pin, isKept: true, because: [] })
+      continue
+    }
+    const moves = withPin(base.moves, pin)
+    if (!moves) {
+      verdicts.push({ pin, isKept: false, because: ['unknownComponent'] })
+      continue
+    }
+    const edited = cook({ choice: base.choice, moves })
+    const isKept = edited.faults.length === 0 && keepsPin(edited.moves, pin)
+    const breaks = verdicts.filter((one) => one.isKept && !keepsPin(edited.moves, one.pin)).length > 0
+    if (isKept && !breaks) base = edited
+    verdicts.push({
+      pin,
+      isKept: isKept && !breaks,
+      because: breaks ? ['contradicts'] : edited.faults.map(({ code }) => code),
+    })
+  }
+  return verdicts
+}

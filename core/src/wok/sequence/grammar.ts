@@ -1,0 +1,127 @@
+import type { WokComponent } from './component'
+import { baseMoves, inBase } from './base'
+import { endMoves } from './ending'
+import { backMoves, eggSet, ids, isOut, MOST_S, oilMove, outMove, SECONDS, still, wipeMove } from './makeMoves'
+import { forSeconds, type Move } from './moves'
+import { rawAlone, type Parts } from './parts'
+import { riceMoves } from './riceMoves'
+import type { Choice } from './vocabulary'
+
+/** Share of an egg that is set when it goes on, by school; the rest sets in company. */
+const SET_TO: Readonly<Partial<Record<Choice['egg'], number>>> = {
+  firstUnder: 0.6,
+  sheet: 0.95,
+  threads: 0.95,
+  onTop: 0.95,
+}
+
+/**
+ * The moves of one choice, in the order of the grammar: heat [egg out or aside] own* [egg out] base [out] [egg passing, in a
+ * well or under] [egg back] rice halfTime* [butter] [afterRice] [dry] [egg in a well] late* (returns, sauce, leaves)* [sheet
+ * back] volatile off [sauce] finish top.
+ */
+export function movesOf(parts: Parts, choice: Choice): Move[] {
+  const own = parts.raw.filter((one) => choice.rawProtein === 'ownOut' || rawAlone(one))
+  const together = parts.raw.filter((one) => !own.includes(one))
+  const base = inBase(parts, choice, together)
+  const isEmptied = base.length > 0 && leavesBase(choice, together)
+  const eggFirst = choice.ownStages === 'eggFirst'
+  const first = [
+    ...(eggFirst ? eggOut(parts, choice) : []),
+    ...own.flatMap((one) => ownMoves(one, choice)),
+    ...(eggFirst ? [] : eggOut(parts, choice)),
+  ]
+  const [early, late] = choice.egg === 'inPassing' && parts.egg.length > 0 ? aroundEgg(base) : [base, []]
+  const wipe = choice.wipe === 'betweenStages' && first.some(({ kind }) => kind === 'out')
+  return [
+    ...first,
+    ...(wipe ? [wipeMove()] : []),
+    ...(early.length > 0 ? [oilMove('base')] : []),
+    ...baseMoves(early, parts, choice),
+    ...together.map(({ id }): Move => ({ ...still('check', 'base', SECONDS.check), ids: [id] })),
+    ...(isEmptied ? [outMove(ids(base.flat()), 'base')] : []),
+    ...eggBeforeRice(parts, choice, early.length === 0),
+    ...baseMoves(late, parts, choice),
+    ...(choice.eggReturn === 'beforeRice' && isOut(choice) ? backMoves(ids(parts.egg), 'rice') : []),
+    ...riceMoves(parts, choice),
+    ...endMoves(parts, choice, ids([...own, ...(isEmptied ? base.flat() : [])])),
+  ]
+}
+
+/** What goes in before an egg in passing, and what follows it: aromatics and raw protein first, the rest over the egg. */
+function aroundEgg(base: readonly WokComponent[][]): [WokComponent[][], WokComponent[][]] {
+  const isEarly = (group: readonly WokComponent[]) =>
+    group.every(({ place, role }) => place === 'quick' || place === 'paste' || place === 'raw' || role === 'aromatic')
+  return [base.filter(isEarly), base.filter((group) => !isEarly(group))]
+}
+
+/** Whether the whole base is taken out before the rice. */
+export const leavesBase = (choice: Choice, together: readonly WokComponent[]): boolean =>
+  (choice.rawProtein === 'withBaseOut' && together.length > 0) ||
+  choice.egg === 'firstUnder' ||
+  choice.egg === 'coated' ||
+  choice.batches === 'tossedInBowl'
+
+/** Egg that is set in the empty vessel and leaves it, or is pulled up its side. */
+function eggOut(parts: Parts, choice: Choice): Move[] {
+  const isSheet = choice.egg === 'sheet'
+  if (parts.egg.length === 0 || !(isOut(choice) || isSheet)) return []
+  const out = outMove(ids(parts.egg), 'egg')
+  return [
+    oilMove('egg'),
+    {
+      kind: 'in',
+      slot: 'egg',
+      ids: ids(parts.egg),
+      segment: 'egg',
+      until: eggSet(parts.egg, SET_TO[choice.egg]),
+      handling: isSheet ? 'leave' : 'stir',
+    },
+    choice.egg === 'inPassingAside' ? { ...out, kind: 'aside', until: forSeconds(SECONDS.fold) } : out,
+  ]
+}
+
+function ownMoves(one: WokComponent, choice: Choice): Move[] {
+  return [
+    oilMove('own'),
+    {
+      kind: 'in',
+      slot: 'own',
+      ids: [one.id],
+      segment: 'own',
+      until: { kind: 'progress', ids: [one.id], at: 1, mostS: MOST_S.own },
+    },
+    outMove([one.id], 'own'),
+    ...(choice.wipe === 'betweenStages' && one.state === 'marinated' ? [wipeMove()] : []),
+  ]
+}
+
+/** Egg that meets the food before the rice does: in passing, in a well, or half set under the rice. */
+function eggBeforeRice({ egg }: Parts, choice: Choice, isEmpty: boolean): Move[] {
+  if (egg.length === 0) return []
+  if (choice.egg === 'inPassing' || choice.egg === 'wellBeforeRice')
+    return [
+      ...(isEmpty ? [oilMove('base')] : []),
+      {
+        kind: 'in',
+        slot: 'eggPassing',
+        ids: ids(egg),
+        segment: 'base',
+        until: { ...eggSet(egg), mostS: MOST_S.well } as Move['until'],
+        handling: 'stir',
+        isPatch: true,
+      },
+    ]
+  if (choice.egg !== 'firstUnder') return []
+  return [
+    oilMove('egg'),
+    {
+      kind: 'in',
+      slot: 'eggUnder',
+      ids: ids(egg),
+      segment: 'egg',
+      until: eggSet(egg, SET_TO.firstUnder),
+      handling: 'leave',
+    },
+  ]
+}

@@ -1,0 +1,62 @@
+import type { Handling } from '../heat/parameters'
+
+/** Parts of a run that have a heat of their own. */
+export const SEGMENTS = ['egg', 'own', 'base', 'rice', 'end'] as const
+export type Segment = (typeof SEGMENTS)[number]
+
+/** Where a move stands in the grammar; it decides the words of its step. */
+export type Slot =
+  | 'oil'
+  | 'egg'
+  | 'own'
+  | 'base'
+  | 'eggUnder'
+  | 'eggPassing'
+  | 'rice'
+  | 'turn'
+  | 'crust'
+  | 'halfTime'
+  | 'butter'
+  | 'afterRice'
+  | 'dry'
+  | 'eggWell'
+  | 'late'
+  | 'sauce'
+  | 'leaf'
+  | 'back'
+  | 'volatile'
+  | 'wipe'
+  | 'check'
+  | 'hotCheck'
+  | 'off'
+  | 'finish'
+  | 'top'
+
+/** What ends a move. `mostS` is the longest that anybody would wait. */
+export type Until =
+  | { kind: 'seconds'; seconds: number }
+  | { kind: 'progress'; ids: readonly string[]; at: number; leastS?: number; mostS: number }
+  /** All done, or one of them at 0.7 of its burn limit. */
+  | { kind: 'baseEnd'; ids: readonly string[]; mostS: number }
+  | { kind: 'riceHalf' }
+  | { kind: 'riceDone' }
+  | { kind: 'crust'; mostS: number }
+  | { kind: 'dry'; leastS: number; mostS: number }
+
+/** One thing that the cook does, before its seconds are known. */
+export type Move = {
+  kind: 'in' | 'out' | 'aside' | 'back' | 'oil' | 'wipe' | 'check' | 'off' | 'plate'
+  slot: Slot
+  ids: readonly string[]
+  segment: Segment
+  until: Until
+  /** Of what goes in more than once: the share of its mass that goes in here. */
+  shares?: Readonly<Record<string, number>>
+  handling?: Handling
+  /** It gets metal of its own among the food, and is folded in at the end. */
+  isPatch?: boolean
+  /** Poured on the bare metal. */
+  isOnWall?: boolean
+}
+
+export const forSeconds = (seconds: number): Until => ({ kind: 'seconds', seconds })

@@ -1,0 +1,108 @@
+import type { Move } from './moves'
+import type { Pin } from './vocabulary'
+
+/** What became of a pin: kept, or refused with what stands against it. */
+export type PinVerdict = { pin: Pin; isKept: boolean; because: readonly string[] }
+
+const entryOf = (moves: readonly Move[], id: string): number =>
+  moves.findIndex(({ kind, ids }) => (kind === 'in' || kind === 'plate') && ids.includes(id))
+const indexOfSlot = (moves: readonly Move[], test: (move: Move) => boolean): number => moves.findIndex(test)
+
+/** Whether a list of moves does what a pin says. */
+export function keepsPin(moves: readonly Move[], pin: Pin): boolean {
+  const at = entryOf(moves, pin.component)
+  if (at < 0) return false
+  if ('before' in pin) return at < entryOf(moves, pin.before)
+  if ('after' in pin) return at > entryOf(moves, pin.after)
+  if ('leaves' in pin) {
+    const leaves = moves.some(({ kind, ids }) => (kind === 'out' || kind === 'aside') && ids.includes(pin.component))
+    return leaves === pin.leaves
+  }
+  const rice = indexOfSlot(moves, ({ slot }) => slot === 'rice')
+  const off = indexOfSlot(moves, ({ kind }) => kind === 'off')
+  switch (pin.slot) {
+    case 'beforeRice':
+      return at < rice
+    case 'afterRice':
+      return at > rice && at < off
+    case 'afterOff':
+      return at > off
+  }
+}
+
+/** The list with one component moved to where its pin wants it; null where the pin names what is not there. */
+export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
+  const from = entryOf(moves, pin.component)
+  if (from < 0) return null
+  const move = moves[from]!
+  const own: Move = {
+    ...move,
+    ids: [pin.component],
+    until:
+      move.until.kind === 'progress' || move.until.kind === 'baseEnd'
+        ? { ...move.until, kind: 'progress', ids: [pin.component], at: 1 }
+        : move.until,
+  }
+  if ('leaves' in pin) return pin.leaves ? leaving(moves, own) : staying(moves, pin.component)
+  const rest = moves.flatMap((one, index) => (index === from ? without(one, pin.component) : [one]))
+  const at = targetIndex(rest, pin)
+  if (at === null) return null
+  const after = rest.slice(0, at).some(({ kind }) => kind === 'off')
+  const placed: Move = {
+    ...own,
+    segment: after ? 'end' : (rest[Math.min(at, rest.length - 1)]?.segment ?? own.segment),
+    slot: after ? 'finish' : own.slot === 'finish' ? 'afterRice' : own.slot,
+    until: after ? { kind: 'seconds', seconds: 10 } : own.until,
+  }
+  return [...rest.slice(0, at), placed, ...rest.slice(at)]
+}
+
+function targetIndex(moves: readonly Move[], pin: Exclude<Pin, { leaves: boolean }>): number | null {
+  if ('before' in pin || 'after' in pin) {
+    const at = entryOf(moves, 'before' in pin ? pin.before : pin.after)
+    return at < 0 ? null : 'before' in pin ? at : at + 1
+  }
+  const rice = indexOfSlot(moves, ({ slot }) => slot === 'rice')
+  const off = indexOfSlot(moves, ({ kind }) => kind === 'off')
+  return pin.slot === 'beforeRice' ? rice : pin.slot === 'afterRice' ? rice + 1 : off + 1
+}
+
+/** A move without one of its components; nothing where it had no other. */
+function without(move: Move, id: string): Move[] {
+  const ids = move.ids.filter((one) => one !== id)
+  if (ids.length === 0) return []
+  const until = 'ids' in move.until ? { ...move.until, ids: move.until.ids.filter((one) => one !== id) } : move.until
+  return [{ ...move, ids, until }]
+}
+
+function leaving(moves: readonly Move[], own: Move): Move[] {
+  const [id] = own.ids
+  const from = entryOf(moves, id!)
+  const out: Move = {
+    kind: 'out',
+    slot: 'own',
+    ids: own.ids,
+    segment: own.segment,
+    until: { kind: 'seconds', seconds: 5 },
+  }
+  const back: Move = {
+    ...out,
+    kind: 'back',
+    slot: 'back',
+    segment: 'end',
+    until: { kind: 'progress', ids: own.ids, at: 1, leastS: 3, mostS: 20 },
+  }
+  const off = moves.findIndex(({ slot }) => slot === 'hotCheck')
+  return [
+    ...moves.slice(0, from),
+    own,
+    out,
+    ...moves.slice(from).flatMap((one, index) => {
+      const kept = index === 0 ? without(one, id!) : [one]
+      return from + index === off ? [back, ...kept] : kept
+    }),
+  ]
+}
+
+const staying = (moves: readonly Move[], id: string): Move[] =>
+  moves.flatMap((one) => (one.kind === 'out' || one.kind === 'aside' || one.kind === 'back' ? without(one, id) : [one]))

@@ -1,0 +1,50 @@
+import { inBase } from './base'
+import type { WokComponent } from './component'
+import { forSeconds, type Move } from './moves'
+import { ids, inMove, isYolk, MOST_S, oilMove, SECONDS } from './makeMoves'
+import { rawAlone, type Parts } from './parts'
+import type { Choice } from './vocabulary'
+
+/** Rice, with what is half-time in it, then what the hot rice takes up. */
+export function riceMoves(parts: Parts, choice: Choice): Move[] {
+  const half = halfTime(parts, choice)
+  const coats = choice.egg === 'coated' ? parts.egg.filter(isYolk) : []
+  const into = coats.length > 0 || choice.egg !== 'coated' ? coats : parts.egg
+  const isPressed = choice.rice === 'pressLift'
+  const isTwofold = isPressed || half.length > 0
+  const quick = choice.quick === 'afterRice' ? parts.quick : []
+  return [
+    ...(choice.egg === 'coated' || isDryVessel(parts, choice) ? [oilMove('rice')] : []),
+    {
+      ...inMove('rice', [...parts.rice, ...into], 'rice', isTwofold ? { kind: 'riceHalf' } : { kind: 'riceDone' }),
+      ...(isPressed && { handling: 'press' as const }),
+    },
+    ...(isTwofold ? [inMove(half.length > 0 ? 'halfTime' : 'turn', half, 'rice', { kind: 'riceDone' })] : []),
+    ...(choice.rice === 'leaveCrust'
+      ? [{ ...inMove('crust', [], 'rice', { kind: 'crust', mostS: MOST_S.crust }), handling: 'leave' as const }]
+      : []),
+    ...(parts.butter.length > 0 ? [inMove('butter', parts.butter, 'rice', forSeconds(SECONDS.butter))] : []),
+    ...(quick.length > 0
+      ? [inMove('afterRice', quick, 'rice', { kind: 'progress', ids: ids(quick), at: 0.6, mostS: MOST_S.quickLate })]
+      : []),
+    ...(parts.soft.length > 0
+      ? [inMove('afterRice', parts.soft, 'rice', { kind: 'progress', ids: ids(parts.soft), at: 1, mostS: MOST_S.soft })]
+      : []),
+  ]
+}
+
+/** Whether nothing has oiled the vessel when the rice goes in. */
+const isDryVessel = (parts: Parts, choice: Choice): boolean =>
+  choice.egg !== 'firstUnder' &&
+  inBase(
+    parts,
+    choice,
+    parts.raw.filter((one) => !rawAlone(one)),
+  ).length === 0
+
+function halfTime(parts: Parts, choice: Choice): WokComponent[] {
+  return [
+    ...(choice.readyProtein === 'halfTime' ? parts.ready : []),
+    ...(choice.readyVeg === 'halfTime' ? parts.readyVeg : []),
+  ]
+}

@@ -1,0 +1,202 @@
+import { cookLimit, type CheckedFood, type CookLimit, type CookRules } from '../../safety/limits'
+import type { Action, Caution, Cue, HeatLevel, Reason } from '../score'
+import type { WokComponent } from './component'
+import { latestStartS } from './latest'
+import { heatOf } from './levels'
+import type { Move } from './moves'
+import type { Done, Run, Station } from './simulate'
+import { wordsOf, type Figures } from './why'
+
+/** What goes in, out, back, or on the plate in a step. */
+export type StepEntry = { componentId: string; massG: number; motion: 'in' | 'out' | 'back' | 'plate' }
+/** A step of a derived score: seconds from the first oil, so that heating up stands before 0. */
+export type DerivedStep = {
+  id: string
+  action: Action
+  startS: number
+  durationS: number
+  heat: HeatLevel
+  entries: readonly StepEntry[]
+  cue: Cue
+  reason: Reason
+  figures: Figures
+  cautions: readonly Caution[]
+  check: { food: CheckedFood; limit: CookLimit } | null
+  /** Seconds in which the cook cannot do anything else. */
+  handsOnS: number
+  /** Latest start at which everything still holds. */
+  latestS: number
+  /** Which surface: the station, or another beside it for an egg on top. */
+  surface: 'station' | 'beside'
+}
+
+/** A wok with so much in it is heavy [g]. */
+const HEAVY_G = 900
+const NEAR_SMOKE_C = 220
+
+/** The steps of a run. */
+export function stepsOf(
+  run: Run,
+  station: Station,
+  components: readonly WokComponent[],
+  rules: CookRules,
+): DerivedStep[] {
+  const byId = new Map(components.map((one) => [one.id, one]))
+  const inPan = components.reduce((sum, { massG }) => sum + massG, 0)
+  const steps: Omit<DerivedStep, 'id'>[] = [heating(run, station)]
+  run.moves.forEach((done, index) => {
+    const { move } = done
+    const some = move.ids.flatMap((id) => byId.get(id) ?? [])
+    const checked = checkOf(move, some)
+    const startS = Math.round(done.startS)
+    steps.push({
+      action: actionOf(move, some),
+      startS,
+      durationS: Math.round(done.endS) - startS,
+      heat: afterOff(run, index) ? 'off' : heatOf(run.choice.heat, move.segment, station.vessel.holdC).level,
+      entries: entriesOf(move, some, components, done),
+      ...wordsOf(done, some, run),
+      cautions: cautionsOf(done, some, station, inPan),
+      check: checked ? { food: checked, limit: cookLimit(rules, checked) } : null,
+      handsOnS:
+        move.handling === 'leave' ? Math.min(3, Math.round(done.endS) - startS) : Math.round(done.endS) - startS,
+      latestS: latestStartS(run, index),
+      surface: 'station',
+    })
+  })
+  return numbered(steps)
+}
+
+/** Steps with an id each: the action, and from the second on its number. */
+export function numbered(steps: readonly Omit<DerivedStep, 'id'>[]): DerivedStep[] {
+  const seen = new Map<string, number>()
+  return steps.map((step) => {
+    const nth = (seen.get(step.action) ?? 0) + 1
+    seen.set(step.action, nth)
+    return { ...step, id: nth === 1 ? step.action : `${step.action}-${nth}` }
+  })
+}
+
+function heating(run: Run, { vessel }: Station): Omit<DerivedStep, 'id'> {
+  const seconds = Math.round(run.preheatS ?? 0)
+  return {
+    action: 'heatVessel',
+    startS: -seconds,
+    durationS: seconds,
+    heat: heatOf(run.choice.heat, 'rice', vessel.holdC).level,
+    entries: [],
+    cue: 'firstSmoke',
+    reason: 'hotMetalDoesNotStick',
+    figures: { metalC: Math.round(run.preheatC) },
+    cautions: ['wokToSmoke'],
+    check: null,
+    handsOnS: 0,
+    latestS: -seconds,
+    surface: 'station',
+  }
+}
+
+const afterOff = (run: Run, index: number) => run.moves.slice(0, index + 1).some(({ move }) => move.kind === 'off')
+
+function entriesOf(move: Move, some: readonly WokComponent[], all: readonly WokComponent[], done: Done): StepEntry[] {
+  const grams = (massG: number) => Math.round(massG * 100) / 100
+  if (move.kind === 'oil') {
+    const fat = all.filter(({ place }) => place === 'fat')
+    const fatG = fat.reduce((sum, { massG }) => sum + massG, 0)
+    return fat.map(({ id, massG }) => ({ componentId: id, massG: grams((done.oilG * massG) / fatG), motion: 'in' }))
+  }
+  if (move.kind === 'check' || move.kind === 'off' || move.kind === 'wipe') return []
+  const motion = move.kind === 'aside' ? 'out' : move.kind
+  return some.map((one) => ({ componentId: one.id, massG: grams(one.massG * (move.shares?.[one.id] ?? 1)), motion }))
+}
+
+function actionOf(move: Move, some: readonly WokComponent[]): Action {
+  switch (move.kind) {
+    case 'oil':
+      return 'oilIn'
+    case 'out':
+      return move.slot === 'egg' ? 'eggOut' : move.slot === 'own' ? 'proteinOut' : 'baseOut'
+    case 'aside':
+      return 'eggAside'
+    case 'back':
+      return 'bringBack'
+    case 'wipe':
+      return 'wipe'
+    case 'check':
+      return move.slot === 'hotCheck' ? 'hotCheck' : 'checkCore'
+    case 'off':
+      return 'flameOff'
+    case 'plate':
+      return 'pickUp'
+    case 'in':
+      return entryAction(move, some)
+  }
+}
+
+function entryAction({ slot }: Move, some: readonly WokComponent[]): Action {
+  switch (slot) {
+    case 'egg':
+    case 'eggUnder':
+      return 'eggIn'
+    case 'eggPassing':
+    case 'eggWell':
+      return 'eggWell'
+    case 'own':
+      return 'proteinIn'
+    case 'base':
+      return some.every(({ place }) => place === 'raw') ? 'proteinIn' : 'baseIn'
+    case 'rice':
+      return 'riceIn'
+    case 'turn':
+      return 'turnRice'
+    case 'crust':
+      return 'leaveCrust'
+    case 'halfTime':
+    case 'late':
+      return 'warmIn'
+    case 'butter':
+      return 'butterIn'
+    case 'afterRice':
+      return 'lateIn'
+    case 'dry':
+    case 'volatile':
+      return 'dryIn'
+    case 'sauce':
+      return 'sauceIn'
+    case 'leaf':
+      return 'leavesIn'
+    default:
+      return 'finishOff'
+  }
+}
+
+/** The check that a step ends with: of raw protein when it leaves or before the rice hides it, of egg, of the whole heap. */
+function checkOf(move: Move, some: readonly WokComponent[]): CheckedFood | null {
+  if (move.slot === 'hotCheck') return 'rice'
+  if (move.kind === 'check' || (move.kind === 'out' && move.slot === 'own')) return strictest(some)
+  if (move.kind === 'out' && move.slot === 'egg') return 'egg'
+  return move.slot === 'eggWell' || move.slot === 'eggPassing' ? 'egg' : null
+}
+
+const STRICTEST: readonly CheckedFood[] = ['poultry', 'mince', 'meat', 'seafood', 'egg']
+const strictest = (some: readonly WokComponent[]): CheckedFood | null =>
+  STRICTEST.find((food) => some.some(({ checked }) => checked === food)) ?? null
+
+function cautionsOf(
+  { move, startC }: Done,
+  some: readonly WokComponent[],
+  station: Station,
+  inPanG: number,
+): Caution[] {
+  const cautions: Caution[] = []
+  const isIn = move.kind === 'in' || move.kind === 'back'
+  if (move.kind === 'oil' && startC >= NEAR_SMOKE_C) cautions.push('oilNearSmoke')
+  if (move.kind === 'wipe') cautions.push('steamWhenWiped')
+  if (move.slot === 'hotCheck') cautions.push('lotNotRescued')
+  if (some.some(({ place }) => place === 'raw') && move.kind !== 'back') cautions.push('rawTools')
+  if (isIn && some.some(({ place }) => WET.includes(place)) && move.slot !== 'rice') cautions.push('wetIntoOil')
+  if (isIn && some.some(({ place }) => place === 'paste')) cautions.push('chilliVapour')
+  if (move.slot === 'rice' && !station.isGriddle && inPanG >= HEAVY_G) cautions.push('heavyWok')
+  return cautions
+}
+const WET = ['egg', 'raw', 'slow', 'crisp', 'readyVeg', 'leaf', 'ready']

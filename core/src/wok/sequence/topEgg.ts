@@ -1,0 +1,29 @@
+import type { WokComponent } from './component'
+import { startCooking } from './cooking'
+import type { Station } from './simulate'
+
+/** An egg fried beside the rice wants gentle metal [°C], and this long at most [s]. [C] */
+const BESIDE_C = 175
+const MOST_S = 300
+/** Share that is set when it goes on the rice; a runny one is a guest's own wish. */
+const SET = -Math.log(1 - 0.95)
+
+/**
+ * Seconds in which the eggs that go on top are set and safe on a surface of the same kind beside this one; null where that
+ * takes longer than anybody waits.
+ */
+export function topEggS(eggs: readonly WokComponent[], { vessel }: Station): number | null {
+  const heated = Math.min(BESIDE_C, vessel.holdC)
+  const cooking = startCooking(vessel, heated, heated, 'ranking')
+  cooking.work({ ceilingC: heated, open: 1, level: 'low' }, 'leave')
+  for (const egg of eggs) cooking.add(egg, 1, {})
+  while (cooking.pan.atS < MOST_S) {
+    cooking.step()
+    const isReady = eggs.every((egg, index) => {
+      const at = cooking.doneness(index)
+      return at.softness >= SET && at.logKill >= (egg.logKill ?? 0)
+    })
+    if (isReady) return cooking.pan.atS
+  }
+  return null
+}

@@ -1,0 +1,108 @@
+import type { Role, State } from '../../book/dish'
+import type { HeatFood } from '../heat/foods'
+
+/** When a component is done. */
+export const TARGETS = [
+  'fragrant',
+  'golden',
+  'bloomed',
+  'softened',
+  'tenderCrisp',
+  'wilted',
+  'heatedThrough',
+  'set',
+  'cookedThrough',
+  'dryGrained',
+  'crusted',
+  'none',
+] as const
+export type TargetKind = (typeof TARGETS)[number]
+/** `value` is the share of an egg that is set; nothing else has one. */
+export type Target = { kind: TargetKind; value?: number | undefined }
+
+/** What matters of a component besides its food: yolk alone; pepper that goes last; a soft herb; thin, so late; ground. */
+export const TAGS = ['yolk', 'volatile', 'tender', 'sesame', 'quick', 'mince'] as const
+export type Tag = (typeof TAGS)[number]
+
+/** Every school with its values; `auto`, or nothing, leaves it to the engine. */
+export const SCHOOLS = {
+  egg: [
+    'firstOut',
+    'firstUnder',
+    'inPassing',
+    'inPassingAside',
+    'well',
+    'wellBeforeRice',
+    'sheet',
+    'threads',
+    'coated',
+    'onTop',
+  ],
+  eggReturn: ['beforeRice', 'late'],
+  leaf: ['beforeSauce', 'afterSauce'],
+  returns: ['beforeSauce', 'afterSauce'],
+  heat: ['full', 'high', 'medium', 'mediumThenHigh', 'lowRising', 'zones'],
+  sauce: ['wall', 'lastPour', 'partThenRest', 'offHeat'],
+  rice: ['toss', 'stir', 'pressLift', 'leaveCrust'],
+  rawProtein: ['inSequence', 'ownOut', 'withBaseOut'],
+  readyProtein: ['base', 'halfTime', 'late'],
+  readyVeg: ['base', 'halfTime', 'late'],
+  paste: ['afterAromatics', 'first', 'afterProtein'],
+  wipe: ['none', 'betweenStages'],
+  batches: ['whole', 'tossedInBowl'],
+  seasoningOrder: ['dryFirst', 'dryLast'],
+  ownStages: ['eggFirst', 'eggLast'],
+  garlic: ['early', 'atEnd', 'golden', 'halfAndHalf'],
+  oil: ['lean', 'usual', 'rich', 'pressedBack'],
+  eggBreak: ['curds', 'peaSize', 'crumbled'],
+  preheat: ['toSmoke', 'offWhileOiling', 'oilFromCold'],
+  lastToss: ['asBefore', 'lowered'],
+} as const
+export type SchoolName = keyof typeof SCHOOLS
+export type SchoolValue<Name extends SchoolName> = (typeof SCHOOLS)[Name][number]
+/** What a dish states; absent is `auto`. */
+export type StatedSchools = { [Name in SchoolName]?: SchoolValue<Name> | 'auto' | undefined }
+/** One way through all schools. */
+export type Choice = { [Name in SchoolName]: SchoolValue<Name> } & { order: BaseOrder; quick: 'inBase' | 'afterRice' }
+
+/** How the base is ordered: slow ones first; by role; proteins first; by need, longest first. */
+export const BASE_ORDERS = ['slowFirst', 'roles', 'proteinFirst', 'need'] as const
+export type BaseOrder = (typeof BASE_ORDERS)[number]
+
+/** What somebody holds in its place. */
+export type Pin =
+  | { component: string; before: string }
+  | { component: string; after: string }
+  | { component: string; slot: 'beforeRice' | 'afterRice' | 'afterOff' }
+  | { component: string; leaves: boolean }
+
+/** One component as the engine asks for it. What is left out is taken from its role and food. */
+export type ComponentInput = {
+  id: string
+  role: Role
+  state?: State | undefined
+  food?: HeatFood | undefined
+  cut?:
+    | { shape?: string | undefined; sizeMm?: number | null | undefined; afterCooking?: boolean | undefined }
+    | null
+    | undefined
+  /** Grams per 100 g of cooked rice. */
+  ratioG: number
+  tempC?: number | undefined
+  target?: Target | undefined
+  tags?: readonly Tag[] | undefined
+  allergens?: readonly string[] | undefined
+  /** Whether its row says that it may be eaten as it is; what nobody knows is raw. */
+  readyToEat?: boolean | undefined
+  waterFraction?: number | undefined
+}
+
+/** A dish as the engine asks for it. */
+export type DishInput = {
+  name: string
+  schools: StatedSchools
+  components: readonly ComponentInput[]
+  pins?: readonly Pin[] | undefined
+  /** Allergens that some portions of the batch must not have: they go in after the flame is off. */
+  splitAllergens?: readonly string[] | undefined
+}
