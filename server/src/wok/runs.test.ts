@@ -194,6 +194,23 @@ describe('events', () => {
     expect(again.events.map((event) => event.id)).toEqual([early.id, late.id])
   })
 
+  test('Done said again of a step by the same phone is kept aside; after an undo it counts', async () => {
+    const { run } = await fired()
+    kitchen.clock.moveToMs(run.firedAtMs + 30_000)
+    const first = run.score.steps[0]!
+    const done = (ms: number) => eventOf(run, run.firedAtMs + ms, { kind: 'done', stepId: first.id })
+    const [tapped, resent, afterUndo] = [done(9000), done(20_000), done(24_000)]
+    await say(run.id, tapped)
+    const again = await say(run.id, resent)
+    expect(again.status).toBe(200)
+    expect(Run.parse(again.json).events.map((event) => event.id)).toEqual([tapped.id])
+    const [rows] = await kitchen.pool.query<RowDataPacket[]>('SELECT id, reason FROM refused_event')
+    expect(rows.map((row) => [row['id'], row['reason']])).toEqual([[resent.id, 'said-before']])
+    const undone = eventOf(run, run.firedAtMs + 22_000, { kind: 'undone', eventId: tapped.id })
+    const counted = await say(run.id, undone, afterUndo)
+    expect(Run.parse(counted.json).events.map((event) => event.id)).toEqual([tapped.id, undone.id, afterUndo.id])
+  })
+
   test('a run ends when its last check is answered and the score has run out; its ticket leaves the line', async () => {
     const { ticket, run } = await fired()
     const upMs = await cookThrough(run)

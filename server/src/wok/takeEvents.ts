@@ -1,4 +1,6 @@
 import type { Run, RunEvent } from 'contract/run'
+import { inOrder } from 'core/event/eventOrder'
+import { standing } from 'core/event/struckOut'
 import { forgotStepId } from 'core/wok/forgot'
 import { runState } from 'core/wok/run'
 import type { PoolConnection } from 'mysql2/promise'
@@ -36,12 +38,30 @@ export async function takeEvents(
   const tooLate = fresh.filter(
     (event) => endedMs !== null && event.atMs > endedMs && !(isStationFree && takesBackStop(event, run)),
   )
-  const inTime = fresh.filter((event) => !tooLate.includes(event))
+  const again = fresh.filter((event, index) => isSaidBefore(event, [...run.events, ...fresh.slice(0, index)]))
+  const inTime = fresh.filter((event) => !tooLate.includes(event) && !again.includes(event))
+  for (const event of again) await keepRefused(connection, kitchenId, event, SAID_BEFORE, nowMs)
   for (const event of inTime) await insertEvent(connection, kitchenId, event, nowMs)
   const settled = await settleRun(connection, kitchenId, { ...run, events: [...run.events, ...inTime] }, nowMs)
   if (inTime.length > 0) await announce(connection, kitchenId, nowMs, changesOfRun(run))
   if (tooLate.length > 0) return refuse(connection, kitchenId, tooLate, runOver(settled), nowMs)
   return { kind: 'taken', run: settled }
+}
+
+/** Why an event was kept aside although nothing is wrong with it. */
+const SAID_BEFORE = 'said-before'
+
+/**
+ * A device that said once more what it had said of a step: its first word was refused for its time, the cook tapped again,
+ * and then sent the first as said now. It changes nothing and is kept aside, so that the record has each Done once.
+ */
+function isSaidBefore(event: RunEvent, events: readonly RunEvent[]): boolean {
+  return (
+    event.kind === 'done' &&
+    standing(inOrder(events)).some(
+      (one) => one.kind === 'done' && one.stepId === event.stepId && one.deviceId === event.deviceId,
+    )
+  )
 }
 
 function takesBackStop(event: RunEvent, run: Run): boolean {

@@ -44,7 +44,7 @@ export function axesOf(stated: StatedSchools, parts: Parts, station: Station): A
   ): SchoolValue<Name>[] => {
     const said = stated[name]
     if (said !== undefined && said !== 'auto') return [said as SchoolValue<Name>]
-    return matters ? [...auto] : [auto[0] ?? (USUAL[name])]
+    return matters ? [...auto] : [auto[0] ?? USUAL[name]]
   }
   const hasEgg = parts.egg.length > 0
   const free = parts.raw.filter((one) => !rawAlone(one)).length > 0

@@ -6,7 +6,7 @@ import { componentOf, type WokComponent } from './component'
 import { costOf } from './cost'
 import { estimate } from './estimate'
 import { movesOf } from './grammar'
-import { faultsOf, type Fault, type FaultCode } from './judge'
+import { faultsBefore, faultsOf, type Fault, type FaultCode } from './judge'
 import type { Move } from './moves'
 import { compareText, partsOf, type Parts } from './parts'
 import { keepsPin, withPin, type PinVerdict } from './pins'
@@ -30,9 +30,9 @@ export type Candidate = { choice: Choice; moves: readonly Move[]; run: Run; faul
 
 export type Rejected = { why: FaultCode | 'pin' | 'dearer'; count: number }
 
-/** The way a batch is cooked, the next best, and what was turned down; or the least bad way, which is not offered. */
+/** The way a batch is cooked, the next best, and what was turned down. */
 export type Derived = {
-  kind: 'derived' | 'infeasible'
+  kind: 'derived'
   parts: Parts
   components: readonly WokComponent[]
   station: Station
@@ -42,11 +42,18 @@ export type Derived = {
   pins: readonly PinVerdict[]
   simulated: number
 }
+/** No way holds: what stands against the least bad one, which is not offered. */
+export type Infeasible = {
+  kind: 'infeasible'
+  faults: readonly Fault[]
+  rejected: readonly Rejected[]
+  pins: readonly PinVerdict[]
+}
 /** Nothing to simulate: there is no rice. */
 export type Nothing = { kind: 'nothing'; because: 'noRice' }
 
 /** So many are looked at, and of them so many simulated before the minor schools are tried. */
-const MOST = { candidates: 300, simulated: 12, minor: 12 } as const
+const MOST = { candidates: 300, simulated: 12, minor: 12, quick: 3 } as const
 /** Within so much of the best the fixed order of the candidates decides, so that nothing flickers. */
 const SAME_COST = 1.5
 /** Costs are compared to this many digits, so that no device's last digit decides. */
@@ -80,10 +87,15 @@ export function startDeriving(input: SequenceInput) {
   return { dish, components, parts, station, vessel }
 }
 
-/** Derives how a batch is cooked: candidates by the grammar, screened, simulated, judged, and the cheapest kept. */
-export function derive(input: SequenceInput): Derived | Nothing {
+/**
+ * Derives how a batch is cooked: candidates by the grammar, screened, simulated, judged, and the cheapest kept. With
+ * `quick` only a few are simulated: enough to know whether any holds.
+ */
+export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'): Derived | Infeasible | Nothing {
   const { dish, components, parts, station, vessel } = startDeriving(input)
   if (parts.rice.length === 0) return { kind: 'nothing', because: 'noRice' }
+  const before = faultsBefore(components, dish, vessel)
+  if (before.length > 0) return { kind: 'infeasible', faults: before, rejected: [], pins: [] }
   const pins = dish.pins ?? []
   const axes = axesOf(dish.schools, parts, station)
   const seen = new Set<string>()
@@ -100,7 +112,7 @@ export function derive(input: SequenceInput): Derived | Nothing {
   }
   const cook = ({ choice, moves }: { choice: Choice; moves: readonly Move[] }): Candidate => {
     const run = simulate(parts, choice, moves, station, 'ranking')
-    const faults = faultsOf(run, components, dish, vessel)
+    const faults = faultsOf(run, components, dish)
     const candidate = { choice, moves, run, faults, cost: round(costOf(run, station)) }
     tried.push(candidate)
     faults.forEach(({ code }) => reject(code))
@@ -111,30 +123,34 @@ export function derive(input: SequenceInput): Derived | Nothing {
   const lists = majorChoices(axes).flatMap((choice) => listed(choice) ?? [])
   const pinned = lists.filter(keepsAll)
   for (let n = pinned.length; n < lists.length; n += 1) reject('pin')
-  const screened = screen(pinned.length > 0 ? pinned : lists, parts)
+  const screened = screen(pinned.length > 0 ? pinned : lists, parts, effort)
   screened.forEach(cook)
-  for (const change of minorChanges(best(tried).choice, axes).slice(0, MOST.minor)) {
-    const list = listed(change)
-    if (list && (pinned.length === 0 || keepsAll(list))) cook(list)
-  }
+  if (effort === 'full')
+    for (const change of minorChanges(best(tried).choice, axes).slice(0, MOST.minor)) {
+      const list = listed(change)
+      if (list && (pinned.length === 0 || keepsAll(list))) cook(list)
+    }
   const verdicts = pins.length > 0 ? pinVerdicts(pins, tried, cook) : []
   const chosen = checked(
     tried.filter((one) => verdicts.every(({ pin, isKept }) => !isKept || keepsPin(one.moves, pin))),
     (one) => {
       const run = simulate(parts, one.choice, one.moves, station, 'fine')
-      return { ...one, run, faults: faultsOf(run, components, dish, vessel), cost: round(costOf(run, station)) }
+      return { ...one, run, faults: faultsOf(run, components, dish), cost: round(costOf(run, station)) }
     },
   )
   const others = tried.filter(({ faults }) => faults.length === 0).length
   if (others > 1) rejected.set('dearer', others - 1)
+  const turnedDown = [...rejected].map(([why, count]) => ({ why, count }))
+  if (chosen.faults.length > 0)
+    return { kind: 'infeasible', faults: chosen.faults, rejected: turnedDown, pins: verdicts }
   return {
-    kind: chosen.faults.length === 0 ? 'derived' : 'infeasible',
+    kind: 'derived',
     parts,
     components,
     station,
     best: chosen,
     runnerUp: runnerUpOf(tried, chosen),
-    rejected: [...rejected].map(([why, count]) => ({ why, count })),
+    rejected: turnedDown,
     pins: verdicts,
     simulated: tried.length,
   }
@@ -144,12 +160,16 @@ const signatureOf = ({ kind, slot, ids, segment, handling }: Move) =>
   `${kind}.${slot}.${segment}.${handling ?? ''}.${ids.join('+')}`
 
 /** The cheapest by the estimate, and the cheapest of each egg, heat and order, so that none is left unseen. */
-function screen<T extends { choice: Choice; moves: readonly Move[] }>(lists: readonly T[], parts: Parts): T[] {
+function screen<T extends { choice: Choice; moves: readonly Move[] }>(
+  lists: readonly T[],
+  parts: Parts,
+  effort: 'full' | 'quick',
+): T[] {
   const ranked = lists
     .map((list, nth) => ({ list, nth, cost: estimate(list.moves, parts) }))
     .sort((a, b) => a.cost - b.cost || a.nth - b.nth)
-  const kept = new Set(ranked.slice(0, MOST.simulated).map(({ list }) => list))
-  for (const name of ['egg', 'heat', 'rawProtein', 'order', 'quick'] as const)
+  const kept = new Set(ranked.slice(0, effort === 'quick' ? MOST.quick : MOST.simulated).map(({ list }) => list))
+  for (const name of effort === 'quick' ? ([] as const) : (['egg', 'heat', 'rawProtein', 'order', 'quick'] as const))
     for (const value of new Set(ranked.map(({ list }) => list.choice[name]))) {
       const first = ranked.find(({ list }) => list.choice[name] === value)
       if (first) kept.add(first.list)

@@ -2,6 +2,7 @@ import { portionOf } from '../heat/load'
 import type { Vessel } from '../heat/vessel'
 import { loadOf, READY_C, type WokComponent } from './component'
 import type { Run } from './simulate'
+import { MUST_FRY } from './parts'
 import type { DishInput } from './vocabulary'
 
 /** What a run must not be. Nothing that fails one is ever offered. */
@@ -27,42 +28,64 @@ const COATED_MOST_FREE = 0.012
 /** A core within this of its limit has reached it [K]: the simulation moves by whole steps. */
 const CORE_TOLERANCE_K = 0.05
 
-/** Everything that a run breaks, each with its components. */
-export function faultsOf(run: Run, components: readonly WokComponent[], dish: DishInput, vessel: Vessel): Fault[] {
+/** What no run at this station can mend: too much for the vessel, or an allergen that would have to be fried with the rest. */
+export function faultsBefore(components: readonly WokComponent[], dish: DishInput, vessel: Vessel): Fault[] {
+  const split = new Set(dish.splitAllergens ?? [])
+  const fried = components.filter(
+    ({ place, allergens }) => MUST_FRY.includes(place) && allergens.some((one) => split.has(one)),
+  )
+  const rice = components.filter(({ place }) => place === 'rice')
+  return [
+    ...(fillM3(components) > vessel.workableM3 ? [faultOf('tooFull', rice)] : []),
+    ...(fried.length > 0 ? [faultOf('splitAllergen', fried)] : []),
+  ]
+}
+
+const faultOf = (code: FaultCode, some: readonly WokComponent[]): Fault => ({
+  code,
+  componentIds: some.map(({ id }) => id),
+})
+
+/** Everything that a run breaks, each with its components. What never was on the flame is as raw and as cold as it was. */
+export function faultsOf(run: Run, components: readonly WokComponent[], dish: DishInput): Fault[] {
   const faults: Fault[] = []
   const fault = (code: FaultCode, some: readonly WokComponent[]) => {
-    if (some.length > 0) faults.push({ code, componentIds: some.map(({ id }) => id) })
+    if (some.length > 0) faults.push(faultOf(code, some))
   }
-  const ended = run.ended
-  const of = (test: (end: Run['ended'][number]) => boolean) => ended.filter(test).map(({ one }) => one)
+  const ended = new Map(run.ended.map((end) => [end.one.id, end]))
+  const reaches = ({ id }: WokComponent, coreC: number | null, logKill: number | null): boolean => {
+    const end = ended.get(id)
+    return end !== undefined && end.peakC >= (coreC ?? 0) - CORE_TOLERANCE_K && end.logKill >= (logKill ?? 0)
+  }
+  const cold = (place: WokComponent['place'], coreC: (one: WokComponent) => number | null) =>
+    components.filter((one) => one.place === place && !reaches(one, coreC(one), one.logKill))
   if (run.preheatS === null) faults.push({ code: 'neverHot', componentIds: [] })
   fault(
     'rawCold',
-    of(
-      ({ one, peakC, logKill }) =>
-        one.place === 'raw' && (peakC < one.coreC! - CORE_TOLERANCE_K || logKill < (one.logKill ?? 0)),
-    ),
+    cold('raw', ({ coreC }) => coreC),
   )
-  const isOnTop = run.choice.egg === 'onTop'
-  fault('eggRaw', isOnTop ? [] : of(({ one, logKill }) => one.place === 'egg' && logKill < (one.logKill ?? 0)))
+  if (run.choice.egg !== 'onTop')
+    fault(
+      'eggRaw',
+      cold('egg', () => null),
+    )
   fault(
     'riceCold',
-    of(({ one, peakC }) => one.place === 'rice' && peakC < (one.coreC ?? 0) - CORE_TOLERANCE_K),
+    cold('rice', ({ coreC }) => coreC),
   )
+  const offAt = run.moves.findIndex(({ move }) => move.kind === 'off')
+  const beforeOff = new Set(run.moves.slice(0, offAt).flatMap(({ move }) => (move.kind === 'in' ? move.ids : [])))
   fault(
     'readyCold',
-    of(({ one, peakC }) => one.place === 'ready' && peakC < READY_C.checked - CORE_TOLERANCE_K),
+    cold('ready', () => READY_C.checked).filter(({ id }) => beforeOff.has(id)),
   )
   fault(
     'burnt',
-    of(({ burn }) => burn >= 1),
+    run.ended.filter(({ burn }) => burn >= 1).map(({ one }) => one),
   )
   const rice = components.filter(({ place }) => place === 'rice')
   if (run.choice.egg === 'coated' && run.rice.freeFraction > COATED_MOST_FREE) fault('coatedWet', rice)
   if (run.rice.doneS === null) fault('steams', rice)
-  if (fillM3(components) > vessel.workableM3) fault('tooFull', rice)
-  const offAt = run.moves.findIndex(({ move }) => move.kind === 'off')
-  const beforeOff = new Set(run.moves.slice(0, offAt).flatMap(({ move }) => (move.kind === 'in' ? move.ids : [])))
   const split = new Set(dish.splitAllergens ?? [])
   fault(
     'splitAllergen',

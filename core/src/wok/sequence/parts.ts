@@ -81,7 +81,7 @@ export function partsOf(
 }
 
 /** What only some guests may have goes in once their portions are out; what has to be fried cannot. */
-const MUST_FRY = ['rice', 'egg', 'raw', 'fat']
+export const MUST_FRY: readonly WokComponent['place'][] = ['rice', 'egg', 'raw', 'fat']
 const waitsForSplit = ({ allergens, place }: WokComponent, split: readonly string[] = []): boolean =>
   !MUST_FRY.includes(place) && allergens.some((one) => split.includes(one))
 

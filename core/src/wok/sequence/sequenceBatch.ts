@@ -52,7 +52,7 @@ export function sequenceBatch(input: SequenceInput): Sequenced {
       steps: [],
       totalS: null,
       runnerUp: null,
-      finding: { bad: derived.best.faults, change: repairOf(input, derived.best.faults) },
+      finding: { bad: derived.faults, change: repairOf(input, derived.faults) },
     }
   const { best, runnerUp } = derived
   return {

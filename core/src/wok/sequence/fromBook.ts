@@ -1,0 +1,57 @@
+import type { Component, Schools } from '../../book/dish'
+import { componentMassG } from '../../book/scale'
+import type { HeatFood } from '../heat/foods'
+import type { ComponentInput, DishInput, StatedSchools, Tag } from './vocabulary'
+
+/** What the book has of a dish, as the engine asks for it. Amounts follow the batch: a film of oil is no fixed share of the rice. */
+export function dishFromBook(
+  dish: { name: string; schools: Schools; portionRiceG: number },
+  components: readonly Component[],
+  riceMassG: number,
+): DishInput {
+  return {
+    name: dish.name,
+    schools: schoolsFromBook(dish.schools),
+    components: components.map((one) => componentFromBook(one, riceMassG, dish.portionRiceG)),
+  }
+}
+
+function componentFromBook(one: Component, riceMassG: number, portionRiceG: number): ComponentInput {
+  const tags = tagsOf(one)
+  return {
+    id: one.id,
+    role: one.role,
+    state: one.state,
+    food: heatFoodOf(one),
+    ...(one.cut && { cut: { shape: one.cut.shape, sizeMm: one.cut.sizeMm } }),
+    ratioG: (100 * componentMassG(one, riceMassG, portionRiceG)) / riceMassG,
+    ...(tags.length > 0 && { tags }),
+    allergens: one.allergens,
+    ...(one.isRaw === false && { readyToEat: true }),
+  }
+}
+
+/** Cured meat heats as such; everything else is the class that the book has. */
+const heatFoodOf = ({ food, state }: Component): HeatFood =>
+  state === 'cured' && (food === 'meat' || food === 'mince') ? 'cured' : food
+
+/** A yolk is known by its row; sesame oil by its class. */
+function tagsOf({ food, ingredientId = '' }: Component): Tag[] {
+  const tags: Tag[] = []
+  if (food === 'sesameOil') tags.push('sesame')
+  if (ingredientId === 'egg-yolk') tags.push('yolk')
+  return tags
+}
+
+/** The book's schools in the engine's words; what the book leaves open stays open. */
+export function schoolsFromBook({ egg, heat, oil, rice, sauce, garlic, wipe }: Schools): StatedSchools {
+  return {
+    ...(egg !== 'none' && { egg }),
+    heat,
+    ...(oil && { oil }),
+    ...(rice === 'crust' && { rice: 'leaveCrust' }),
+    ...(sauce && { sauce: sauce === 'onMetal' ? 'wall' : 'offHeat' }),
+    ...(garlic && { garlic }),
+    ...(wipe && { wipe: wipe === 'afterOut' ? 'betweenStages' : 'none' }),
+  }
+}

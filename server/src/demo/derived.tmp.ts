@@ -1,0 +1,5 @@
+import { demoDishes } from './demoDishes'
+import { dishFromBook } from 'core/wok/sequence/fromBook'
+import { sequenceBatch } from 'core/wok/sequence/sequenceBatch'
+import { usualStation, usualHandling } from 'core/wok/heat/usualStations'
+import { readFileSync } from 'node:fs'
