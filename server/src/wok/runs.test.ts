@@ -205,7 +205,7 @@ describe('events', () => {
     expect(again.status).toBe(200)
     expect(Run.parse(again.json).events.map((event) => event.id)).toEqual([tapped.id])
     const [rows] = await kitchen.pool.query<RowDataPacket[]>('SELECT id, reason FROM refused_event')
-    expect(rows.map((row) => [row['id'], row['reason']])).toEqual([[resent.id, 'said-before']])
+    expect(rows.map((row) => [String(row['id']), String(row['reason'])])).toEqual([[resent.id, 'said-before']])
     const undone = eventOf(run, run.firedAtMs + 22_000, { kind: 'undone', eventId: tapped.id })
     const counted = await say(run.id, undone, afterUndo)
     expect(Run.parse(counted.json).events.map((event) => event.id)).toEqual([tapped.id, undone.id, afterUndo.id])
