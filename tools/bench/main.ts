@@ -11,6 +11,7 @@ import { manyTickets } from './manyTickets'
 import { report, writeFigures } from './report'
 import { stageOpen } from './stageOpen'
 import { startBenchServer } from './server'
+import { sequenceEngine } from './sequence'
 import { heatModel } from './wok'
 
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
@@ -51,7 +52,10 @@ if (isWanted('mise')) {
   await countTaps(server.url)
   await server.stop()
 }
-if (isWanted('wok')) heatModel()
+if (isWanted('wok')) {
+  heatModel()
+  sequenceEngine()
+}
 if (isWanted('rice')) {
   coolingModel()
   const screen = await startBenchServer(1)

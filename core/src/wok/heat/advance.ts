@@ -1,5 +1,5 @@
 import { COMMON, MOST_FOODS, PER_FOOD, V_FASTEST_PER_S } from './layout'
-import { type Pan } from './pan'
+import type { Pan } from './layout'
 import { rates } from './rates'
 
 const SIZE = COMMON + MOST_FOODS * PER_FOOD

@@ -1,6 +1,6 @@
 import { HOB, RING } from '../../test/stations'
 import { advance } from './advance'
-import { killPerS, rateAt, startDoneness, type Doneness } from './doneness'
+import { donenessAt, followAdded, followStep, killPerS, rateAt, startFollowing, type Doneness } from './doneness'
 import { FOOD_THERMAL } from './foodTable'
 import type { FoodLoad } from './load'
 import { emptyPan, putIn } from './pan'
@@ -17,12 +17,12 @@ function when(
 ): number {
   const vessel = vesselOf(station)
   const pan = emptyPan(vessel, 230, preheat(vessel, 230).rimC, 12, handling)
-  const doneness = startDoneness(pan)
+  const following = startFollowing()
   putIn(pan, load)
-  doneness.added()
+  followAdded(pan, following)
   for (let atS = 0.25; atS <= 600; atS += 0.25) {
-    advance(pan, atS, 0.25, 'rk4', (_, stepS) => doneness.look(pan, stepS))
-    if (isDone(doneness.at(0))) return atS
+    advance(pan, atS, 0.25, 'rk4', (_, stepS) => followStep(pan, following, stepS))
+    if (isDone(donenessAt(following, 0))) return atS
   }
   return Infinity
 }

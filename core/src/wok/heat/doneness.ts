@@ -1,8 +1,23 @@
 import type { Kill, Rate } from './foods'
-import { BOUND, COMMON, FREE, MOST_FOODS, PER_FOOD, PER_PART, P_AREA_A, P_AREA_B, P_SHARE } from './layout'
-import { foodC, metalC, type Pan } from './pan'
+import {
+  BOUND,
+  COMMON,
+  FREE,
+  HEAT,
+  METAL_A,
+  MOST_FOODS,
+  PER_FOOD,
+  PER_PART,
+  P_DRY_J_PER_K,
+  P_MOST_BROWN,
+  P_REACHED,
+  P_TIME_SHARE,
+  P_TOWARDS,
+} from './layout'
+import { foodC } from './pan'
+import type { Pan } from './layout'
 import { faceC } from './face'
-import { BOIL_C, MOVEMENT, PACKET, type Handling } from './parameters'
+import { BOIL_C, WATER_J_PER_KGK } from './parameters'
 
 /** How far a component has come. */
 export type Doneness = {
@@ -36,132 +51,140 @@ export function rateAt(rate: Rate, tempC: number): number {
 export const killPerS = (kill: Kill, tempC: number): number =>
   tempC < KILLS_FROM_C ? 0 : 10 ** ((tempC - kill.atC) / kill.zK) / kill.dS
 
-/** Rates of one component now: softening, browning, kill [1/s]; scratch of `ratesOf`, so that nothing is allocated. */
-const now = new Float64Array(3)
+/** Columns of what is followed for each component, in the order of the pan. */
+const CORE = 0
+const SOFT = 1
+const BROWN = 2
+const KILL = 3
+const SOFT_PER_S = 4
+const BROWN_PER_S = 5
+const KILL_PER_S = 6
+const LAG_S = 7
+/** Arrhenius and death as exp(a - b / K) and exp(a + b °C): minus infinity where there is none. */
+const SOFT_A = 8
+const SOFT_B = 9
+const BROWN_A = 10
+const BROWN_B = 11
+const KILL_A = 12
+const KILL_B = 13
+/** 1 where a piece is soft when its middle is. */
+const BY_CORE = 14
+const HAD_KG = 15
+const COLUMNS = 16
 
-/**
- * Follows doneness from step to step; rates between two steps are taken as their geometric mean. The arrays hold the
- * components in the order of the pan.
- */
-export function startDoneness(pan: Pan) {
-  const coreC = new Float64Array(MOST_FOODS)
-  const softness = new Float64Array(MOST_FOODS)
-  const browning = new Float64Array(MOST_FOODS)
-  const logKill = new Float64Array(MOST_FOODS)
-  const softPerS = new Float64Array(MOST_FOODS)
-  const brownPerS = new Float64Array(MOST_FOODS)
-  const killsPerS = new Float64Array(MOST_FOODS)
-  const faces = new Float64Array(MOST_FOODS)
-  const lagS = new Float64Array(MOST_FOODS)
-  const all = [coreC, softness, browning, logKill, softPerS, brownPerS, killsPerS, faces, lagS]
-  let count = 0
+/** Doneness of everything in a vessel, in flat arrays, so that following it allocates nothing. */
+export type Following = { readonly columns: readonly Float64Array[]; count: number }
 
-  const take = (index: number) => {
-    ratesOf(pan, index, coreC[index]!, faces)
-    softPerS[index] = now[0]!
-    brownPerS[index] = now[1]!
-    killsPerS[index] = now[2]!
+export const startFollowing = (): Following => ({
+  columns: Array.from({ length: COLUMNS }, () => new Float64Array(MOST_FOODS)),
+  count: 0,
+})
+export const copyFollowing = ({ columns, count }: Following): Following => ({
+  columns: columns.map((one) => one.slice()),
+  count,
+})
+
+/** Follows what was put in since. */
+export function followAdded(pan: Pan, following: Following): void {
+  for (let index = following.count; index < pan.portions.length; index += 1)
+    follow(pan, following, index, { coreC: foodC(pan, index), softness: 0, browning: 0, logKill: 0 })
+}
+
+/** Follows a component that came back into the vessel as its last. */
+export const followReturned = (pan: Pan, following: Following, one: Doneness): void =>
+  follow(pan, following, pan.portions.length - 1, one)
+
+function follow(pan: Pan, following: Following, index: number, one: Doneness): void {
+  const { thermal, pieceM, diffusivityM2PerS, freeKg, boundKg } = pan.portions[index]!
+  const { columns } = following
+  const put = (column: number, value: number) => (columns[column]![index] = value)
+  put(LAG_S, (pieceM * pieceM) / 4 / (thermal.shapeN * diffusivityM2PerS))
+  put(CORE, one.coreC)
+  put(SOFT, one.softness)
+  put(BROWN, one.browning)
+  put(KILL, one.logKill)
+  put(SOFT_A, thermal.softens ? arrheniusA(thermal.softens) : -Infinity)
+  put(SOFT_B, thermal.softens ? arrheniusB(thermal.softens) : 0)
+  put(BROWN_A, arrheniusA(thermal.browns))
+  put(BROWN_B, arrheniusB(thermal.browns))
+  put(KILL_A, thermal.kill ? -(Math.LN10 * thermal.kill.atC) / thermal.kill.zK - Math.log(thermal.kill.dS) : -Infinity)
+  put(KILL_B, thermal.kill ? Math.LN10 / thermal.kill.zK : 0)
+  put(BY_CORE, pieceM >= THICK_M ? 1 : 0)
+  put(HAD_KG, freeKg + boundKg)
+  pan.faces[index] = faceC(pan, index)
+  ratesOf(pan, columns, index)
+  following.count = index + 1
+}
+const arrheniusB = ({ activationJPerMol }: Rate) => activationJPerMol / GAS_J_PER_MOL_K
+const arrheniusA = (rate: Rate) => Math.log(rate.perS) + arrheniusB(rate) / (rate.atC + ZERO_K)
+
+/** Takes a component's doneness out with it; what follows it moves up by one. */
+export function followLifted(following: Following, index: number): Doneness {
+  const one = donenessAt(following, index)
+  for (const column of following.columns) column.copyWithin(index, index + 1, following.count)
+  following.count -= 1
+  return one
+}
+
+export const donenessAt = ({ columns }: Following, index: number): Doneness => ({
+  coreC: columns[CORE]![index]!,
+  softness: columns[SOFT]![index]!,
+  browning: columns[BROWN]![index]!,
+  logKill: columns[KILL]![index]!,
+})
+export const coreCAt = ({ columns }: Following, index: number): number => columns[CORE]![index]!
+export const softnessAt = ({ columns }: Following, index: number): number => columns[SOFT]![index]!
+export const browningAt = ({ columns }: Following, index: number): number => columns[BROWN]![index]!
+export const logKillAt = ({ columns }: Following, index: number): number => columns[KILL]![index]!
+/** How fast it browns now [1/s]. */
+export const browningPerSAt = ({ columns }: Following, index: number): number => columns[BROWN_PER_S]![index]!
+
+/** After a step of the pan: rates between two steps are taken as their geometric mean. */
+export function followStep(pan: Pan, { columns, count }: Following, stepS: number): void {
+  const core = columns[CORE]!
+  const soft = columns[SOFT]!
+  const brown = columns[BROWN]!
+  const kill = columns[KILL]!
+  const softPerS = columns[SOFT_PER_S]!
+  const brownPerS = columns[BROWN_PER_S]!
+  const killsPerS = columns[KILL_PER_S]!
+  const lagS = columns[LAG_S]!
+  for (let index = 0; index < count; index += 1) {
+    const meanC = foodC(pan, index)
+    core[index] = Math.min(MOST_WET_C, meanC - (meanC - core[index]!) * Math.exp(-stepS / lagS[index]!))
+    const softBefore = softPerS[index]!
+    const brownBefore = brownPerS[index]!
+    const killBefore = killsPerS[index]!
+    ratesOf(pan, columns, index)
+    soft[index]! += stepS * Math.sqrt(softBefore * softPerS[index]!)
+    brown[index]! += stepS * Math.sqrt(brownBefore * brownPerS[index]!)
+    kill[index]! += stepS * Math.sqrt(killBefore * killsPerS[index]!)
   }
-  const start = (index: number, one: Doneness) => {
-    const { thermal, pieceM, diffusivityM2PerS } = pan.portions[index]!
-    lagS[index] = (pieceM * pieceM) / 4 / (thermal.shapeN * diffusivityM2PerS)
-    coreC[index] = one.coreC
-    softness[index] = one.softness
-    browning[index] = one.browning
-    logKill[index] = one.logKill
-    take(index)
-    count = index + 1
-  }
-  const at = (index: number): Doneness => ({
-    coreC: coreC[index]!,
-    softness: softness[index]!,
-    browning: browning[index]!,
-    logKill: logKill[index]!,
-  })
-  return {
-    coreC,
-    softness,
-    browning,
-    logKill,
-    /** Browning now [1/s]. */
-    brownPerS,
-    /** Temperature of the face on the metal [°C]. */
-    faces,
-    at,
-    added(): void {
-      for (let index = count; index < pan.portions.length; index += 1)
-        start(index, { coreC: foodC(pan, index), softness: 0, browning: 0, logKill: 0 })
-    },
-    look(_: Pan, stepS: number): void {
-      for (let index = 0; index < count; index += 1) {
-        const meanC = foodC(pan, index)
-        coreC[index] = Math.min(MOST_WET_C, meanC - (meanC - coreC[index]!) * Math.exp(-stepS / lagS[index]!))
-        const soft = softPerS[index]!
-        const brown = brownPerS[index]!
-        const kill = killsPerS[index]!
-        take(index)
-        softness[index]! += stepS * Math.sqrt(soft * softPerS[index]!)
-        browning[index]! += stepS * Math.sqrt(brown * brownPerS[index]!)
-        logKill[index]! += stepS * Math.sqrt(kill * killsPerS[index]!)
-      }
-    },
-    /** Takes a component's doneness out with it; what follows moves up by one. */
-    lifted(index: number): Doneness {
-      const one = at(index)
-      for (const some of all) some.copyWithin(index, index + 1, count)
-      count -= 1
-      return one
-    },
-    /** Of a component that came back into the vessel as its last. */
-    returned(one: Doneness): void {
-      start(pan.portions.length - 1, one)
-    },
-  }
 }
 
-function ratesOf(pan: Pan, index: number, coreC: number, faces: Float64Array): void {
-  const { thermal, pieceM } = pan.portions[index]!
-  const meanC = Math.min(MOST_WET_C, foodC(pan, index))
-  faces[index] = faceC(pan, index)
-  now[0] = thermal.softens ? rateAt(thermal.softens, pieceM >= THICK_M ? coreC : meanC) : 0
-  now[1] = Math.min(
-    mostBrownPerS(pan, index),
-    rateAt(thermal.browns, Math.min(MOST_DRY_C, filmC(pan, index, faces[index]))) * contactTimeShare(pan, index),
-  )
-  now[2] = thermal.kill ? killPerS(thermal.kill, coreC) : 0
-}
-
-/** Little of it among food that is left or flipped: most of it lies inside the heap, away from the metal [1/s]. [C] */
-const AMONG_STILL = { shareBelow: 0.3, mostPerS: 0.25 } as const
-const STILL: readonly Handling[] = ['leave', 'flip', 'press']
-function mostBrownPerS(pan: Pan, index: number): number {
-  const isAmong = pan.parts[index * PER_PART + P_SHARE]! < AMONG_STILL.shareBelow
-  return isAmong && STILL.includes(pan.handling) ? AMONG_STILL.mostPerS : Infinity
-}
-
-/** Share of the time that a piece lies on the metal: what the heap covers, one packet deep, against its volume. */
-function contactTimeShare(pan: Pan, index: number): number {
-  const part = index * PER_PART
-  const covers = (pan.parts[part + P_AREA_A]! + pan.parts[part + P_AREA_B]!) / MOVEMENT[pan.handling].contactShare
-  return Math.min(1, (covers * PACKET.depthM) / pan.portions[index]!.volumeM3)
-}
-
-/** Temperature of the face that browns [°C]: between the interface and the metal, the drier and the more alone the hotter. */
-function filmC(pan: Pan, index: number, interfaceC: number): number {
-  const share = pan.parts[index * PER_PART + P_SHARE]!
-  const { contactS } = MOVEMENT[pan.handling]
-  const towards = interfaceC + (0.1 + 0.4 * share) * Math.max(0, metalC(pan) - interfaceC)
-  const reached = share + ((1 - share) * contactS) / (contactS + 1)
-  if (towards <= BOIL_C) return towards
-  return BOIL_C + reached * (towards - BOIL_C) * driedShare(pan, index)
-}
-
-/** Share of its own water that a component has lost: a face browns as it dries. */
-function driedShare(pan: Pan, index: number): number {
-  const { freeKg, boundKg } = pan.portions[index]!
+function ratesOf(pan: Pan, columns: readonly Float64Array[], index: number): void {
+  const { y, parts, faces } = pan
   const at = COMMON + index * PER_FOOD
-  const hadKg = freeKg + boundKg
-  const dried = hadKg > 0 ? 1 - (pan.y[at + FREE]! + pan.y[at + BOUND]!) / hadKg : 1
-  const share = Math.min(1, Math.max(0, dried))
-  return share * Math.sqrt(share)
+  const part = index * PER_PART
+  const coreC = columns[CORE]![index]!
+  const waterKg = y[at + FREE]! + y[at + BOUND]!
+  const meanC = Math.min(MOST_WET_C, y[at + HEAT]! / (parts[part + P_DRY_J_PER_K]! + waterKg * WATER_J_PER_KGK))
+  const softC = columns[BY_CORE]![index]! > 0 ? coreC : meanC
+  columns[SOFT_PER_S]![index] = Math.exp(columns[SOFT_A]![index]! - columns[SOFT_B]![index]! / (softC + ZERO_K))
+  columns[KILL_PER_S]![index] =
+    coreC < KILLS_FROM_C ? 0 : Math.exp(columns[KILL_A]![index]! + columns[KILL_B]![index]! * coreC)
+  // The face that browns stands between the interface and the metal: the drier, and the more alone, the hotter.
+  const face = faces[index]!
+  const metalTempC = y[METAL_A]! / pan.vessel.capacityAJPerK
+  const towards = face + parts[part + P_TOWARDS]! * Math.max(0, metalTempC - face)
+  let filmC = towards
+  if (towards > BOIL_C) {
+    const hadKg = columns[HAD_KG]![index]!
+    const dried = hadKg > 0 ? Math.min(1, Math.max(0, 1 - waterKg / hadKg)) : 1
+    filmC = BOIL_C + parts[part + P_REACHED]! * (towards - BOIL_C) * dried * Math.sqrt(dried)
+  }
+  const browns = Math.exp(
+    columns[BROWN_A]![index]! - columns[BROWN_B]![index]! / (Math.min(MOST_DRY_C, filmC) + ZERO_K),
+  )
+  columns[BROWN_PER_S]![index] = Math.min(parts[part + P_MOST_BROWN]!, browns * parts[part + P_TIME_SHARE]!)
 }

@@ -16,7 +16,7 @@ import {
   PER_FOOD,
   PER_PART,
 } from './layout'
-import type { Pan } from './pan'
+import type { Pan } from './layout'
 import { HALF_WET_FRACTION, WATER_J_PER_KGK } from './parameters'
 
 /** Share of a component's face that is wet, by its free water. */

@@ -1,3 +1,7 @@
+import type { Portion } from './load'
+import type { Handling } from './parameters'
+import type { Vessel } from './vessel'
+
 /** Where each number stands in the flat arrays of a vessel. */
 
 /** What is integrated: of the metal [J] and the sauce on it [kg], then sums of heat [J] and water [kg]. */
@@ -38,7 +42,12 @@ export const P_ICE_TAPER = 15
 export const P_AWAY_KG = 16
 /** 1 where drops of it float on metal that is too hot; 0 for a pool, which wets it. */
 export const P_FLOATS = 17
-export const PER_PART = 18
+/** Browning: share of the time on the metal; how far the film is towards it, and how much of that is reached; most [1/s]. */
+export const P_TIME_SHARE = 18
+export const P_TOWARDS = 19
+export const P_REACHED = 20
+export const P_MOST_BROWN = 21
+export const PER_PART = 22
 
 /** What is fixed for the vessel between two changes. */
 export const V_LEVEL = 0
@@ -56,3 +65,19 @@ export const PER_VESSEL = 10
 
 /** Most components in one vessel. */
 export const MOST_FOODS = 40
+
+/** A vessel with food in it, in flat arrays: the derivative allocates nothing. */
+export type Pan = {
+  readonly vessel: Vessel
+  readonly portions: Portion[]
+  readonly y: Float64Array
+  readonly fixed: Float64Array
+  readonly parts: Float64Array
+  /** Metal, food and water that were put in: heat [J] and water [kg], for the balance. */
+  readonly put: Float64Array
+  /** Temperature of each component's face on the metal, as the last step had it [°C]. */
+  readonly faces: Float64Array
+  handling: Handling
+  oilKg: number
+  atS: number
+}

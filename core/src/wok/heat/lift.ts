@@ -1,6 +1,8 @@
 import { BOUND, COMMON, FREE, HEAT, ICE, PER_FOOD } from './layout'
 import type { Portion } from './load'
-import { arrange, capacityJPerK, foodC, type Pan } from './pan'
+import { arrange } from './arrange'
+import { capacityJPerK, foodC } from './pan'
+import type { Pan } from './layout'
 import { AIR_C, WATER_J_PER_KGK } from './parameters'
 
 /** A component that was taken out of the vessel, as it is. */
@@ -31,6 +33,7 @@ export function lift(pan: Pan, index: number): Lifted {
   put[0]! -= y[at + HEAT]! - y[at + ICE]!
   put[1]! -= y[at + FREE]! + y[at + BOUND]!
   y.copyWithin(at, at + PER_FOOD, COMMON + pan.portions.length * PER_FOOD)
+  pan.faces.copyWithin(index, index + 1, pan.portions.length)
   pan.portions.splice(index, 1)
   arrange(pan)
   return lifted

@@ -70,14 +70,34 @@ export type Movement = {
   caught: number
   /** Share of a griddle zone over which the food is spread. */
   spread: number
+  /** It lies still most of the time. */
+  isStill: boolean
 }
 /** [C] throughout: common practice is that a tossed pan fries drier than a stirred one. */
 export const MOVEMENT: Readonly<Record<Handling, Movement>> = {
-  toss: { contactS: 0.5, contactShare: 0.55, pressed: 1, surface: 3, air: 2, caught: 0.4, spread: 0.6 },
-  stir: { contactS: 1.5, contactShare: 0.7, pressed: 1, surface: 1.6, air: 1.2, caught: 0.7, spread: 0.7 },
-  press: { contactS: 20, contactShare: 1, pressed: 1.6, surface: 1, air: 1, caught: 0.7, spread: 0.7 },
-  leave: { contactS: 30, contactShare: 0.95, pressed: 1, surface: 1, air: 1, caught: 0.7, spread: 0.7 },
-  flip: { contactS: 12, contactShare: 0.85, pressed: 1, surface: 1.3, air: 1.1, caught: 0.7, spread: 0.7 },
+  toss: { contactS: 0.5, contactShare: 0.55, pressed: 1, surface: 3, air: 2, caught: 0.4, spread: 0.6, isStill: false },
+  stir: {
+    contactS: 1.5,
+    contactShare: 0.7,
+    pressed: 1,
+    surface: 1.6,
+    air: 1.2,
+    caught: 0.7,
+    spread: 0.7,
+    isStill: false,
+  },
+  press: { contactS: 20, contactShare: 1, pressed: 1.6, surface: 1, air: 1, caught: 0.7, spread: 0.7, isStill: true },
+  leave: { contactS: 30, contactShare: 0.95, pressed: 1, surface: 1, air: 1, caught: 0.7, spread: 0.7, isStill: true },
+  flip: {
+    contactS: 12,
+    contactShare: 0.85,
+    pressed: 1,
+    surface: 1.3,
+    air: 1.1,
+    caught: 0.7,
+    spread: 0.7,
+    isStill: true,
+  },
 }
 
 /** Rice and food are hot from here on [°C]: the model's own mark for a batch, no limit of a rule set. Common practice. */

@@ -41,7 +41,8 @@ import {
   V_LEVEL,
   WATER_OUT,
 } from './layout'
-import { catchShare, type Pan } from './pan'
+import { catchShare } from './pan'
+import type { Pan } from './layout'
 import {
   AIR_C,
   BOIL_C,
@@ -71,7 +72,7 @@ const wetOf = new Float64Array(MOST_FOODS)
 
 /** Writes into `dy` how fast everything in the vessel changes when it stands as in `y`. Allocates nothing. */
 export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
-  const { vessel, fixed, parts } = pan
+  const { vessel, fixed, parts, faces } = pan
   const count = pan.portions.length
   const aC = y[METAL_A]! / vessel.capacityAJPerK
   const bC = y[METAL_B]! / vessel.capacityBJPerK
@@ -124,6 +125,7 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
       heat += areaA * contact[0]!
       steam += areaA * contact[1]!
       metalA -= areaA * contact[0]!
+      faces[i] = contact[2]!
     }
     const areaB = left * parts[part + P_AREA_B]!
     if (areaB > 0) {

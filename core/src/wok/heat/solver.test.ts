@@ -1,7 +1,8 @@
 import { HOB, RING } from '../../test/stations'
 import { advance, type Method } from './advance'
 import { COMMON, PER_FOOD } from './layout'
-import { emptyPan, foodC, metalC, putIn, type Pan } from './pan'
+import { emptyPan, foodC, metalC, putIn } from './pan'
+import type { Pan } from './layout'
 import { rates } from './rates'
 import { vesselOf, type Vessel } from './vessel'
 

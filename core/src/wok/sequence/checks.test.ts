@@ -1,5 +1,5 @@
 import { aGriddle, aWok, HOB, RING } from '../../test/stations'
-import { aBatch, CARROT, CHICKEN, DUCK, GREENS, ONION, PASTE, PLAIN, SHRIMP } from '../../test/wokDishes'
+import { aBatch, CARROT, CHICKEN, DUCK, ONION, PASTE, PLAIN, SHRIMP } from '../../test/wokDishes'
 import { derive, type SequenceInput } from './derive'
 import { faultsOf, type FaultCode } from './judge'
 import { keepsPin } from './pins'
@@ -7,6 +7,7 @@ import { sequenceBatch } from './sequenceBatch'
 import type { ComponentInput, Pin, StatedSchools } from './vocabulary'
 
 const RING_AT = { station: RING, handling: 'toss' as const, batchMassG: 500 }
+const GRIDDLE_AT = { station: aGriddle(), handling: 'flip' as const, batchMassG: 800 }
 const codes = (input: SequenceInput): string[] => sequenceBatch(input).finding?.bad.map(({ code }) => code) ?? []
 
 /** A dish for each hard check that it breaks. */
@@ -25,7 +26,7 @@ test.each<[FaultCode, SequenceInput]>([
     'readyCold',
     aBatch([{ ...DUCK, tempC: -18, state: 'cooked', ratioG: 90, cut: { sizeMm: 40 } }], { readyProtein: 'late' }),
   ],
-  ['burnt', aBatch([CHICKEN, PASTE, GREENS], { heat: 'full' }, RING_AT)],
+  ['burnt', aBatch([PASTE], { rice: 'leaveCrust', paste: 'first' }, GRIDDLE_AT)],
 ])('%s is found, and nothing is offered', (code, input) => {
   const one = sequenceBatch(input)
   expect(codes(input)).toContain(code)

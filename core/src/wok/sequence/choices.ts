@@ -1,6 +1,6 @@
 import type { Parts } from './parts'
 import { rawAlone } from './parts'
-import type { Station } from './simulate'
+import type { Station } from './run'
 import { SCHOOLS, BASE_ORDERS, type Choice, type SchoolName, type SchoolValue, type StatedSchools } from './vocabulary'
 
 /** What an unstated school may be, where it matters to this dish at this station; the first is preferred. */

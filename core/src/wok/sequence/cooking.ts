@@ -1,9 +1,25 @@
 import { advance } from '../heat/advance'
-import { startDoneness, type Doneness } from '../heat/doneness'
+import {
+  browningAt,
+  browningPerSAt,
+  copyFollowing,
+  coreCAt,
+  donenessAt,
+  followAdded,
+  followLifted,
+  followReturned,
+  followStep,
+  logKillAt,
+  softnessAt,
+  startFollowing,
+  type Doneness,
+  type Following,
+} from '../heat/doneness'
 import { addLoad, FRIES_ABOVE_C } from '../heat/fry'
 import { FILM, P_AREA_A, PER_PART } from '../heat/layout'
 import { inBowl, lift, putBack, setPatch, type Lifted } from '../heat/lift'
-import { emptyPan, heapMass, metalC, putIn, setWork, type Pan } from '../heat/pan'
+import { copyPan, emptyPan, heapMass, metalC, putIn, setWork } from '../heat/pan'
+import type { Pan } from '../heat/layout'
 import type { Handling } from '../heat/parameters'
 import type { Vessel } from '../heat/vessel'
 import { loadOf, type WokComponent } from './component'
@@ -20,14 +36,12 @@ export type Inside = {
 }
 type InBowl = Inside & { lifted: Lifted; doneness: Doneness; sinceS: number; outC: number }
 
-/** Steps of the simulation: coarse where runs are ranked, fine for the one that is kept. */
+/** Steps of the simulation [s]: coarse where runs are ranked, fine for the one that is kept; finer while an egg sets. */
 export const PRECISION = {
-  ranking: { stepS: 1, method: 'heun' },
-  fine: { stepS: 0.5, method: 'rk4' },
+  ranking: { stepS: 1, eggStepS: 0.5, method: 'heun' },
+  fine: { stepS: 0.5, eggStepS: 0.25, method: 'rk4' },
 } as const
 export type Precision = keyof typeof PRECISION
-/** An egg by itself on hot metal is stiff: it takes this step [s]. */
-const EGG_STEP_S = 0.25
 const OVER_FROM_C = 72
 /** Sauce that has not boiled away counts as none below this [kg]. */
 const FILM_GONE_KG = 0.0005
@@ -35,6 +49,9 @@ const FILM_GONE_KG = 0.0005
 const CARAMEL = { perS: 0.3, atC: 173, activationJPerMol: 120_000, towardsMetal: 0.35 } as const
 /** An egg among food spreads so thin, and takes at most so much of the metal. [C] */
 const PATCH = { depthM: 0.004, mostShare: 0.3 } as const
+
+/** What is worse for being done too long. */
+const BEARS_LITTLE: readonly WokComponent['place'][] = ['raw', 'ready', 'egg']
 
 /** What a run is judged by, besides its components. */
 export type Seen = {
@@ -49,20 +66,32 @@ export type Seen = {
 /** A vessel being cooked in: the pan of the heat model with what is in it by name, and what lies in bowls. */
 export function startCooking(vessel: Vessel, metalAC: number, metalBC: number, precision: Precision) {
   const pan = emptyPan(vessel, metalAC, metalBC, 0, 'stir')
-  const done = startDoneness(pan)
-  const inside: Inside[] = []
-  const bowls = new Map<string, InBowl>()
   const seen: Seen = { lowestC: Infinity, fryingS: 0, caramel: 0, butterC: 0 }
-  let riceIn = false
+  return cookingOf({ pan, following: startFollowing(), inside: [], bowls: new Map(), seen, riceIn: false }, precision)
+}
+
+type State = {
+  pan: Pan
+  following: Following
+  inside: Inside[]
+  bowls: Map<string, InBowl>
+  seen: Seen
+  riceIn: boolean
+}
+
+function cookingOf({ pan, following, inside, bowls, seen, ...state }: State, precision: Precision) {
+  let { riceIn } = state
 
   const look = (_: Pan, stepS: number) => {
-    done.look(pan, stepS)
-    inside.forEach((it, index) => {
-      const coreC = done.coreC[index]!
+    followStep(pan, following, stepS)
+    for (let index = 0; index < inside.length; index += 1) {
+      const it = inside[index]!
+      const coreC = coreCAt(following, index)
       if (coreC > it.peakC) it.peakC = coreC
-      if (coreC > OVER_FROM_C && progressAt(index) >= 1) it.overS += stepS
-      if (it.one.place === 'butter') seen.butterC = Math.max(seen.butterC, metalC(pan))
-    })
+      const { place } = it.one
+      if (coreC > OVER_FROM_C && BEARS_LITTLE.includes(place) && progressAt(index) >= 1) it.overS += stepS
+      if (place === 'butter') seen.butterC = Math.max(seen.butterC, metalC(pan))
+    }
     if (pan.y[FILM]! > FILM_GONE_KG) seen.caramel += stepS * caramelPerS(metalC(pan))
     if (!riceIn) return
     seen.lowestC = Math.min(seen.lowestC, metalC(pan))
@@ -71,10 +100,10 @@ export function startCooking(vessel: Vessel, metalAC: number, metalBC: number, p
   const progressAt = (index: number): number =>
     progressBy(
       inside[index]!.one,
-      done.coreC[index]!,
-      done.softness[index]!,
-      done.browning[index]!,
-      done.logKill[index]!,
+      coreCAt(following, index),
+      softnessAt(following, index),
+      browningAt(following, index),
+      logKillAt(following, index),
     )
   /** Mean of the faces that lie on the metal under the flame [°C]. */
   const meanFaceC = (): number => {
@@ -83,24 +112,38 @@ export function startCooking(vessel: Vessel, metalAC: number, metalBC: number, p
     for (let index = 0; index < inside.length; index += 1) {
       const own = pan.parts[index * PER_PART + P_AREA_A]!
       area += own
-      sum += own * done.faces[index]!
+      sum += own * pan.faces[index]!
     }
     return area > 0 ? sum / area : 0
   }
   const isEggAlone = () => !riceIn && inside.some(({ one }) => one.place === 'egg')
 
   return {
+    /** The same as it is now, to go on from in another way. */
+    copy() {
+      const other = copyPan(pan)
+      return cookingOf(
+        {
+          pan: other,
+          following: copyFollowing(following),
+          inside: inside.map((it) => ({ ...it })),
+          bowls: new Map(bowls),
+          seen: { ...seen },
+          riceIn,
+        },
+        precision,
+      )
+    },
     pan,
     seen,
     inside: inside as readonly Inside[],
     bowls: bowls as ReadonlyMap<string, InBowl>,
-    doneness: (index: number): Doneness => done.at(index),
-    coreC: (index: number): number => done.coreC[index]!,
+    doneness: (index: number): Doneness => donenessAt(following, index),
+    coreC: (index: number): number => coreCAt(following, index),
     /** Goes on for one step of the precision. */
     step(seconds: number = PRECISION[precision].stepS): void {
-      const { stepS, method } = PRECISION[precision]
-      if (isEggAlone()) advance(pan, pan.atS + seconds, EGG_STEP_S, 'rk4', look)
-      else advance(pan, pan.atS + seconds, Math.min(stepS, seconds), method, look)
+      const { stepS, eggStepS, method } = PRECISION[precision]
+      advance(pan, pan.atS + seconds, Math.min(isEggAlone() ? eggStepS : stepS, seconds), method, look)
     },
     work(heat: Heat, handling: Handling): void {
       setWork(pan, { handling, level: heat.open, holdC: heat.ceilingC })
@@ -117,7 +160,7 @@ export function startCooking(vessel: Vessel, metalAC: number, metalBC: number, p
       pour(pan, one, share, how.isOnWall ?? false)
       if (pan.portions.length === before) return
       inside.push({ one, overS: 0, peakC: one.tempC })
-      done.added()
+      followAdded(pan, following)
       if (one.place === 'rice') {
         riceIn = true
         seen.lowestC = Math.min(seen.lowestC, metalC(pan))
@@ -136,7 +179,13 @@ export function startCooking(vessel: Vessel, metalAC: number, metalBC: number, p
         const it = inside[index]!
         if (!ids.includes(it.one.id)) continue
         const lifted = lift(pan, index)
-        bowls.set(it.one.id, { ...it, lifted, doneness: done.lifted(index), sinceS: pan.atS, outC: lifted.tempC })
+        bowls.set(it.one.id, {
+          ...it,
+          lifted,
+          doneness: followLifted(following, index),
+          sinceS: pan.atS,
+          outC: lifted.tempC,
+        })
         inside.splice(index, 1)
       }
     },
@@ -148,23 +197,26 @@ export function startCooking(vessel: Vessel, metalAC: number, metalBC: number, p
       const cooled = inBowl(bowl.lifted, pan.atS - bowl.sinceS)
       putBack(pan, cooled)
       inside.push({ one: bowl.one, overS: bowl.overS, peakC: bowl.peakC })
-      done.returned({ ...bowl.doneness, coreC: Math.min(bowl.doneness.coreC, cooled.tempC) })
+      followReturned(pan, following, { ...bowl.doneness, coreC: Math.min(bowl.doneness.coreC, cooled.tempC) })
       return bowl.outC - cooled.tempC
     },
-    /** Least progress of components that are in the vessel; without end where none of them is. */
-    progress(ids: readonly string[]): number {
+    /** Numbers of components in the vessel, which stay until something goes in or out. */
+    indexesOf: (ids: readonly string[]): number[] =>
+      inside.flatMap(({ one }, index) => (ids.includes(one.id) ? [index] : [])),
+    /** Least progress of these; without end where there are none. */
+    progress(indexes: readonly number[]): number {
       let least = Infinity
-      for (let index = 0; index < inside.length; index += 1)
-        if (ids.includes(inside[index]!.one.id)) least = Math.min(least, progressAt(index))
+      for (const index of indexes) least = Math.min(least, progressAt(index))
       return least
     },
+    isFine: precision === 'fine',
     /** How fast a component browns now [1/s]. */
-    browningPerS: (index: number): number => done.brownPerS[index]!,
+    browningPerS: (index: number): number => browningPerSAt(following, index),
     /** Worst burn of what is in the vessel. */
     burn(): number {
       let worst = 0
       for (let index = 0; index < inside.length; index += 1)
-        worst = Math.max(worst, done.browning[index]! / inside[index]!.one.burnAt)
+        worst = Math.max(worst, browningAt(following, index) / inside[index]!.one.burnAt)
       return worst
     },
     freeFraction: (): number => {
@@ -173,7 +225,7 @@ export function startCooking(vessel: Vessel, metalAC: number, metalBC: number, p
     },
   }
 }
-export type Cooking = ReturnType<typeof startCooking>
+export type Cooking = ReturnType<typeof cookingOf>
 
 /** A liquid that is poured on the food brings all its water as free water; on the bare wall it boils there first. */
 function pour(pan: Pan, one: WokComponent, share: number, isOnWall: boolean): void {

@@ -1,5 +1,5 @@
 import type { WokComponent } from './component'
-import type { Run, Station } from './simulate'
+import type { Run, Station } from './run'
 
 /** Weights of what a cook would rather not have; lower wins. [C] */
 const COST = {

@@ -10,7 +10,8 @@ import { faultsBefore, faultsOf, type Fault, type FaultCode } from './judge'
 import type { Move } from './moves'
 import { compareText, partsOf, type Parts } from './parts'
 import { keepsPin, withPin, type PinVerdict } from './pins'
-import { simulate, type Run, type Station } from './simulate'
+import type { Run, Station } from './run'
+import { beginTogether, simulate, type Begun } from './simulate'
 import type { Choice, DishInput, Pin } from './vocabulary'
 
 /** What a score is derived from. */
@@ -102,6 +103,7 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
   const rejected = new Map<Rejected['why'], number>()
   const reject = (why: Rejected['why']) => rejected.set(why, (rejected.get(why) ?? 0) + 1)
   const tried: Candidate[] = []
+  let begun: Begun | undefined
 
   const listed = (choice: Choice): { choice: Choice; moves: Move[] } | null => {
     const moves = movesOf(parts, choice)
@@ -111,7 +113,7 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
     return { choice, moves }
   }
   const cook = ({ choice, moves }: { choice: Choice; moves: readonly Move[] }): Candidate => {
-    const run = simulate(parts, choice, moves, station, 'ranking')
+    const run = simulate(parts, choice, moves, station, 'ranking', begun)
     const faults = faultsOf(run, components, dish)
     const candidate = { choice, moves, run, faults, cost: round(costOf(run, station)) }
     tried.push(candidate)
@@ -124,12 +126,17 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
   const pinned = lists.filter(keepsAll)
   for (let n = pinned.length; n < lists.length; n += 1) reject('pin')
   const screened = screen(pinned.length > 0 ? pinned : lists, parts, effort)
+  begun = beginTogether(screened, parts)
   screened.forEach(cook)
-  if (effort === 'full')
-    for (const change of minorChanges(best(tried).choice, axes).slice(0, MOST.minor)) {
-      const list = listed(change)
-      if (list && (pinned.length === 0 || keepsAll(list))) cook(list)
-    }
+  if (effort === 'full') {
+    const changes = minorChanges(best(tried).choice, axes)
+      .slice(0, MOST.minor)
+      .flatMap((change) => listed(change) ?? [])
+      .filter((list) => pinned.length === 0 || keepsAll(list))
+    begun = beginTogether(changes, parts)
+    changes.forEach(cook)
+  }
+  begun = undefined
   const verdicts = pins.length > 0 ? pinVerdicts(pins, tried, cook) : []
   const chosen = checked(
     tried.filter((one) => verdicts.every(({ pin, isKept }) => !isKept || keepsPin(one.moves, pin))),

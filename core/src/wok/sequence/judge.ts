@@ -1,7 +1,7 @@
 import { portionOf } from '../heat/load'
 import type { Vessel } from '../heat/vessel'
 import { loadOf, READY_C, type WokComponent } from './component'
-import type { Run } from './simulate'
+import type { Run } from './run'
 import { MUST_FRY } from './parts'
 import type { DishInput } from './vocabulary'
 

@@ -1,4 +1,4 @@
-import type { Run } from './simulate'
+import type { Run } from './run'
 
 /** Nearer than this to its burn limit nothing may come. */
 const BURN_AT_MOST = 0.9

@@ -4,7 +4,7 @@ import type { WokComponent } from './component'
 import { latestStartS } from './latest'
 import { heatOf } from './levels'
 import type { Move } from './moves'
-import type { Done, Run, Station } from './simulate'
+import type { Done, Run, Station } from './run'
 import { wordsOf, type Figures } from './why'
 
 /** What goes in, out, back, or on the plate in a step. */

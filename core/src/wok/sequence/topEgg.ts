@@ -1,6 +1,6 @@
 import type { WokComponent } from './component'
 import { startCooking } from './cooking'
-import type { Station } from './simulate'
+import type { Station } from './run'
 
 /** An egg fried beside the rice wants gentle metal [°C], and this long at most [s]. [C] */
 const BESIDE_C = 175

@@ -1,6 +1,6 @@
 import type { Cue, Reason } from '../score'
 import type { WokComponent } from './component'
-import type { Done, Run } from './simulate'
+import type { Done, Run } from './run'
 
 /** Figures of the model behind a reason; only those that the reason speaks of. */
 export type Figures = Partial<
