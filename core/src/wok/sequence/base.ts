@@ -13,6 +13,11 @@ const OVERLAP = 0.8
 const QUICK_AT = 0.6
 const MOST_S = 240
 const ENTRY_S = 3
+/** Aromatics among other food are waited for so much longer than alone. [C] */
+const AROMATIC_NEEDS = 1.5
+
+const isAromatic = ({ place }: WokComponent) => place === 'quick' || place === 'paste'
+const idsOf = (some: readonly WokComponent[]) => some.map(({ id }) => id)
 
 type Rank = 'slow' | 'frozen' | 'quick' | 'paste' | 'raw' | 'crisp' | 'ready'
 const RANKS: Readonly<Record<Exclude<BaseOrder, 'need'>, readonly Rank[]>> = {
@@ -116,7 +121,13 @@ export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
       ids,
       segment: 'base',
       until: isLast
-        ? { kind: 'baseEnd', ids: base.flat().map(({ id }) => id), mostS: MOST_S }
+        ? {
+            kind: 'baseEnd',
+            ids: idsOf(base.flat().filter((one) => !isAromatic(one))),
+            aromatics: idsOf(group.filter(isAromatic)),
+            aromaticS: AROMATIC_NEEDS * needOf(group),
+            mostS: MOST_S,
+          }
         : at > 0
           ? { kind: 'progress', ids, at, mostS: MOST_S }
           : forSeconds(ENTRY_S),

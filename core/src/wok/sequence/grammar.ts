@@ -32,7 +32,7 @@ export function movesOf(parts: Parts, choice: Choice): Move[] {
     ...(eggFirst ? [] : eggOut(parts, choice)),
   ]
   const [early, late] = choice.egg === 'inPassing' && parts.egg.length > 0 ? aroundEgg(base) : [base, []]
-  const wipe = choice.wipe === 'betweenStages' && first.some(({ kind }) => kind === 'out')
+  const wipe = choice.wipe === 'betweenStages' && first.at(-1)?.kind === 'out'
   return [
     ...first,
     ...(wipe ? [wipeMove()] : []),

@@ -36,8 +36,11 @@ export type Slot =
 export type Until =
   | { kind: 'seconds'; seconds: number }
   | { kind: 'progress'; ids: readonly string[]; at: number; leastS?: number; mostS: number }
-  /** All done, or one of them at 0.7 of its burn limit. */
-  | { kind: 'baseEnd'; ids: readonly string[]; mostS: number }
+  /**
+   * All done, or one of them at 0.7 of its burn limit. Aromatics are waited for no longer than so: among other food they
+   * brown slowly, and have given their smell long before.
+   */
+  | { kind: 'baseEnd'; ids: readonly string[]; aromatics: readonly string[]; aromaticS: number; mostS: number }
   | { kind: 'riceHalf' }
   | { kind: 'riceDone' }
   | { kind: 'crust'; mostS: number }

@@ -40,7 +40,7 @@ export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
     ids: [pin.component],
     until:
       move.until.kind === 'progress' || move.until.kind === 'baseEnd'
-        ? { ...move.until, kind: 'progress', ids: [pin.component], at: 1 }
+        ? { kind: 'progress', ids: [pin.component], at: 1, mostS: move.until.mostS }
         : move.until,
   }
   if ('leaves' in pin) return pin.leaves ? leaving(moves, own) : staying(moves, pin.component)

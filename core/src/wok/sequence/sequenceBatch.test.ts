@@ -203,7 +203,7 @@ test('whatever is asked: every raw protein has its check after it went in, and e
       for (const { id } of input.dish.components) expect(stepOf(one, id) ?? stepOf(one, id, 'plate')).toBeDefined()
       return true
     }),
-    { numRuns: 25, endOnFailure: true },
+    { numRuns: 12, endOnFailure: true },
   )
 })
 
@@ -214,7 +214,7 @@ test('the order of the list changes nothing, and the same input gives the same s
       const other = { ...input, dish: { ...input.dish, components: shuffled } }
       expect(sequenceBatch(other)).toEqual(sequenceBatch(input))
     }),
-    { numRuns: 10, endOnFailure: true },
+    { numRuns: 5, endOnFailure: true },
   )
 })
 

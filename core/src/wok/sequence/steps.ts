@@ -43,7 +43,7 @@ export function stepsOf(
 ): DerivedStep[] {
   const byId = new Map(components.map((one) => [one.id, one]))
   const inPan = components.reduce((sum, { massG }) => sum + massG, 0)
-  const steps: Omit<DerivedStep, 'id'>[] = [heating(run, station)]
+  const steps: Omit<DerivedStep, 'id'>[] = station.isGriddle ? [] : [heating(run, station)]
   run.moves.forEach((done, index) => {
     const { move } = done
     const some = move.ids.flatMap((id) => byId.get(id) ?? [])

@@ -33,7 +33,12 @@ function isOver(
     case 'progress':
       return spentS >= end.mostS || (spentS >= (end.leastS ?? 0) && cooking.progress(waitsFor) >= end.at)
     case 'baseEnd':
-      return spentS >= end.mostS || cooking.progress(waitsFor) >= 1 || cooking.burn() >= BURN_STOPS
+      return (
+        spentS >= end.mostS ||
+        cooking.burn() >= BURN_STOPS ||
+        (cooking.progress(waitsFor) >= 1 &&
+          (spentS >= end.aromaticS || cooking.progress(cooking.indexesOf(end.aromatics)) >= 1))
+      )
     case 'riceHalf':
       return spentS >= RICE.mostS / 2 || riceCoreC(cooking) >= halfC(cooking)
     case 'riceDone':

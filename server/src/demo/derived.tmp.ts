@@ -1,5 +1,0 @@
-import { demoDishes } from './demoDishes'
-import { dishFromBook } from 'core/wok/sequence/fromBook'
-import { sequenceBatch } from 'core/wok/sequence/sequenceBatch'
-import { usualStation, usualHandling } from 'core/wok/heat/usualStations'
-import { readFileSync } from 'node:fs'
