@@ -3,6 +3,8 @@ import type { CoolStage } from './coolingPlace'
 import type { Curve } from './judgeCurve'
 import { trayStages } from './predictCooling'
 
+const { exp, log, max, min, sqrt } = Math
+
 /** A core temperature, in seconds from the beginning of cooling. */
 export type Reading = { timeS: number; tempC: number }
 /** How fast a tray cools against the model, and how sure that is. */
@@ -18,7 +20,7 @@ const MAX_FACTOR = 5
 /** What is known of a place before any reading: ± 35 %; and how well a hand-held probe finds the warmest point. */
 const PRIOR_LOG_SPREAD = 0.35
 const READING_SPREAD_K = 1.5
-const GOLDEN = (Math.sqrt(5) - 1) / 2
+const GOLDEN = (sqrt(5) - 1) / 2
 const LOG_TOLERANCE = 0.01
 const SLOPE_STEP = 0.05
 
@@ -28,10 +30,10 @@ const SLOPE_STEP = 0.05
  */
 export function fitCooling(tray: Tray, stages: readonly CoolStage[], readings: readonly Reading[]): CoolingFit {
   if (readings.length === 0) return { surfaceFactor: 1, logSpread: PRIOR_LOG_SPREAD }
-  const lastS = Math.max(...readings.map((reading) => reading.timeS))
+  const lastS = max(...readings.map((reading) => reading.timeS))
   const until = cutAt(stages, lastS)
   const predicted = (logFactor: number) => {
-    const curve = coolTray(tray, trayStages(until, Math.exp(logFactor)))
+    const curve = coolTray(tray, trayStages(until, exp(logFactor)))
     return readings.map((reading) => tempAtC(curve, reading.timeS))
   }
   const misfit = (logFactor: number) =>
@@ -39,21 +41,21 @@ export function fitCooling(tray: Tray, stages: readonly CoolStage[], readings: r
       (sum, tempC, i) => sum + ((tempC - readings[i]!.tempC) / READING_SPREAD_K) ** 2,
       (logFactor / PRIOR_LOG_SPREAD) ** 2,
     )
-  const best = minimum(misfit, Math.log(MIN_FACTOR), Math.log(MAX_FACTOR))
+  const best = minimum(misfit, log(MIN_FACTOR), log(MAX_FACTOR))
   const above = predicted(best + SLOPE_STEP)
   const below = predicted(best - SLOPE_STEP)
   const information = above.reduce(
     (sum, tempC, i) => sum + ((tempC - below[i]!) / (2 * SLOPE_STEP * READING_SPREAD_K)) ** 2,
     1 / PRIOR_LOG_SPREAD ** 2,
   )
-  return { surfaceFactor: Math.exp(best), logSpread: 1 / Math.sqrt(information) }
+  return { surfaceFactor: exp(best), logSpread: 1 / sqrt(information) }
 }
 
 function cutAt(stages: readonly CoolStage[], endS: number): CoolStage[] {
   const cut: CoolStage[] = []
   let leftS = endS
   for (const [index, stage] of stages.entries()) {
-    const durationS = index === stages.length - 1 ? leftS : Math.min(stage.durationS, leftS)
+    const durationS = index === stages.length - 1 ? leftS : min(stage.durationS, leftS)
     if (durationS > 0) cut.push({ ...stage, durationS })
     leftS -= durationS
   }

@@ -1,5 +1,7 @@
 import { tableOf } from './byTemperature'
 
+const { exp, log } = Math
+
 /**
  * Baranyi and Roberts over what a place in the tray went through, rate by Ratkowsky's square root. Parameters from memory: an order of magnitude,
  * the lag weakest of all. Information only: it never excuses a broken limit.
@@ -21,7 +23,7 @@ const MAX_LOG10 = 8
 export function growthRatePerH(name: OrganismName, tempC: number): number {
   const { b, leastC, c, mostC } = ORGANISMS[name]
   if (tempC <= leastC || tempC >= mostC) return 0
-  const root = b * (tempC - leastC) * (1 - Math.exp(c * (tempC - mostC)))
+  const root = b * (tempC - leastC) * (1 - exp(c * (tempC - mostC)))
   return root * root
 }
 
@@ -31,8 +33,8 @@ export const growthRates = (name: OrganismName): Float64Array => tableOf((tempC)
 /** Growth [log10] from the integral of the rate over time, from 2 log10 per gram towards 8. */
 export function growthLog10(name: OrganismName, rateIntegral: number): number {
   const { lag } = ORGANISMS[name]
-  const adjusted = rateIntegral + Math.log(Math.exp(-rateIntegral) + Math.exp(-lag) - Math.exp(-rateIntegral - lag))
+  const adjusted = rateIntegral + log(exp(-rateIntegral) + exp(-lag) - exp(-rateIntegral - lag))
   const span = (MAX_LOG10 - START_LOG10) * Math.LN10
-  const grown = adjusted - Math.log1p(Math.expm1(adjusted) / Math.exp(span))
+  const grown = adjusted - Math.log1p(Math.expm1(adjusted) / exp(span))
   return grown / Math.LN10
 }

@@ -3,6 +3,8 @@ import { coolTray, MIN_DEPTH_M, MAX_DEPTH_M, type Tray, type TrayCooling, type T
 import { surroundingsOf, type CoolStage } from './coolingPlace'
 import { judgeCurve, type CurveJudgement } from './judgeCurve'
 
+const { floor, max, min, round } = Math
+
 /** Time over which the last place is followed past its planned end, so that a rule can be decided [s]. */
 const DECIDED_WITHIN_S = 10 * 3600
 
@@ -25,7 +27,7 @@ export function untilDecided<T extends { durationS: number }>(stages: readonly T
   const last = stages.at(-1)
   if (!last) return []
   const beforeS = stages.slice(0, -1).reduce((sum, stage) => sum + stage.durationS, 0)
-  return [...stages.slice(0, -1), { ...last, durationS: Math.max(last.durationS, DECIDED_WITHIN_S - beforeS) }]
+  return [...stages.slice(0, -1), { ...last, durationS: max(last.durationS, DECIDED_WITHIN_S - beforeS) }]
 }
 
 /** The curve of a tray to the point where the rule is decided, and the verdict. */
@@ -46,12 +48,12 @@ export function largestPassingDepthM(
   limit: CoolingLimit,
 ): number {
   const passes = (millimetres: number) => predictCooling({ ...tray, depthM: millimetres / 1000 }, stages, limit).passes
-  let low = Math.round(MIN_DEPTH_M * 1000)
-  let high = Math.round(MAX_DEPTH_M * 1000)
+  let low = round(MIN_DEPTH_M * 1000)
+  let high = round(MAX_DEPTH_M * 1000)
   if (!passes(low)) return 0
   if (passes(high)) return MAX_DEPTH_M
   while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2)
+    const middle = floor((low + high) / 2)
     if (passes(middle)) low = middle
     else high = middle
   }
@@ -69,5 +71,5 @@ export function mostDepthM(
 ): { passingM: number; advisedM: number } {
   const passingM = largestPassingDepthM(tray, trayStages(stages), limit)
   const isFridge = stages.some((stage) => stage.place === 'fridge')
-  return { passingM, advisedM: isFridge ? Math.min(passingM, MAX_FRIDGE_DEPTH_M) : passingM }
+  return { passingM, advisedM: isFridge ? min(passingM, MAX_FRIDGE_DEPTH_M) : passingM }
 }

@@ -2,6 +2,8 @@ import { COMMON, MOST_FOODS, PER_FOOD, V_FASTEST_PER_S } from './layout'
 import type { Pan } from './layout'
 import { rates } from './rates'
 
+const { ceil, max, min } = Math
+
 const SIZE = COMMON + MOST_FOODS * PER_FOOD
 const k1 = new Float64Array(SIZE)
 const k2 = new Float64Array(SIZE)
@@ -26,8 +28,8 @@ export function advance(
 ): void {
   const spanS = toS - pan.atS
   if (!(spanS > 0)) return
-  const bearsS = Math.max(SHORTEST_S, STABLE / pan.fixed[V_FASTEST_PER_S]!)
-  const steps = Math.ceil(spanS / Math.min(stepS, bearsS) - 1e-9)
+  const bearsS = max(SHORTEST_S, STABLE / pan.fixed[V_FASTEST_PER_S]!)
+  const steps = ceil(spanS / min(stepS, bearsS) - 1e-9)
   const fromS = pan.atS
   const hS = spanS / steps
   for (let n = 1; n <= steps; n += 1) {

@@ -7,6 +7,8 @@ import {
 } from '../../physics/water'
 import { AIR_C, AIR_VAPOUR_PA, LEWIS_J_PER_M3K } from './parameters'
 
+const { log, max, min } = Math
+
 /** Saturation pressure [Pa] every quarter kelvin from -40 °C, and the gas constant in it; between, a straight line. */
 const TABLE_FROM_C = -40
 const TABLE_TO_C = 130
@@ -16,7 +18,7 @@ const PRESSURE = Float64Array.from({ length: (TABLE_TO_C - TABLE_FROM_C) * PER_K
 )
 
 function pressurePa(tempC: number): number {
-  const place = (Math.min(Math.max(tempC, TABLE_FROM_C), TABLE_TO_C) - TABLE_FROM_C) * PER_K
+  const place = (min(max(tempC, TABLE_FROM_C), TABLE_TO_C) - TABLE_FROM_C) * PER_K
   const index = place | 0
   const below = PRESSURE[index]!
   return below + (PRESSURE[index + 1]! - below) * (place - index)
@@ -31,14 +33,14 @@ export const surface = new Float64Array(1)
  */
 export function airLoss(tempC: number, activity: number, foodSide: number, airWPerM2K: number): number {
   const saturated = pressurePa(tempC)
-  const vapourPa = Math.min(activity * saturated, 0.97 * ATMOSPHERE_PA)
+  const vapourPa = min(activity * saturated, 0.97 * ATMOSPHERE_PA)
   const kelvin = tempC + ZERO_C_K
   const latent = latentHeatJPerKg(tempC)
   const massM2 = ((airWPerM2K / LEWIS_J_PER_M3K) * ATMOSPHERE_PA) / (VAPOUR_GAS_J_PER_KG_K * kelvin)
-  const vapour = Math.max(0, massM2 * Math.log((ATMOSPHERE_PA - AIR_VAPOUR_PA) / (ATMOSPHERE_PA - vapourPa)))
+  const vapour = max(0, massM2 * log((ATMOSPHERE_PA - AIR_VAPOUR_PA) / (ATMOSPHERE_PA - vapourPa)))
   const slope = (massM2 * vapourPa * latent) / (VAPOUR_GAS_J_PER_KG_K * kelvin * kelvin) / (ATMOSPHERE_PA - vapourPa)
   const falls = (vapour * latent + airWPerM2K * (tempC - AIR_C)) / (foodSide + airWPerM2K + latent * slope)
-  const surfaceC = Math.max(tempC - falls, Math.min(tempC, AIR_C))
+  const surfaceC = max(tempC - falls, min(tempC, AIR_C))
   surface[0] = surfaceC
-  return Math.max(0, vapour - slope * (tempC - surfaceC))
+  return max(0, vapour - slope * (tempC - surfaceC))
 }

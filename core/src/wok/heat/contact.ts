@@ -1,10 +1,12 @@
 import { V_DRY_SIDE, V_PRESSED } from './layout'
 import { BOIL_C, BOIL_J_PER_KG, CONTACT, FLOATING, WATER_J_PER_KGK } from './parameters'
 
+const { max, min } = Math
+
 /** What is left of the contact of wet food on metal so hot that drops float on their steam. */
 export function floatingShare(metalTempC: number): number {
   const over = (metalTempC - FLOATING.fromC) / (FLOATING.fullC - FLOATING.fromC)
-  return 1 - (1 - FLOATING.leaves) * Math.min(1, Math.max(0, over))
+  return 1 - (1 - FLOATING.leaves) * min(1, max(0, over))
 }
 
 /** Of one contact: heat from the metal [W/m²], steam [kg/m² s], temperature of the interface [°C]. */
@@ -30,7 +32,7 @@ export function touch(
   }
   const steamJPerKg = BOIL_J_PER_KG + WATER_J_PER_KGK * (BOIL_C - foodTempC)
   const demand = (metalSide * (metalTempC - BOIL_C) - foodSide * (BOIL_C - foodTempC)) / steamJPerKg
-  const steam = Math.min(demand, supply)
+  const steam = min(demand, supply)
   const faceC = (metalSide * metalTempC + foodSide * foodTempC - steam * steamJPerKg) / (metalSide + foodSide)
   contact[0] = metalSide * (metalTempC - faceC)
   contact[1] = steam

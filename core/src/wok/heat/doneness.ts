@@ -19,6 +19,8 @@ import type { Pan } from './layout'
 import { faceC } from './face'
 import { BOIL_C, WATER_J_PER_KGK } from './parameters'
 
+const { exp, log, max, min, sqrt } = Math
+
 /** How far a component has come. */
 export type Doneness = {
   /** Middle of a piece [°C]. */
@@ -44,7 +46,7 @@ const KILLS_FROM_C = 50
 /** Arrhenius: how fast at a temperature [1/s]. */
 export function rateAt(rate: Rate, tempC: number): number {
   const inverse = 1 / (rate.atC + ZERO_K) - 1 / (tempC + ZERO_K)
-  return rate.perS * Math.exp((rate.activationJPerMol / GAS_J_PER_MOL_K) * inverse)
+  return rate.perS * exp((rate.activationJPerMol / GAS_J_PER_MOL_K) * inverse)
 }
 
 /** Powers of ten that die a second at a temperature. */
@@ -107,7 +109,7 @@ function follow(pan: Pan, following: Following, index: number, one: Doneness): v
   put(SOFT_B, thermal.softens ? arrheniusB(thermal.softens) : 0)
   put(BROWN_A, arrheniusA(thermal.browns))
   put(BROWN_B, arrheniusB(thermal.browns))
-  put(KILL_A, thermal.kill ? -(Math.LN10 * thermal.kill.atC) / thermal.kill.zK - Math.log(thermal.kill.dS) : -Infinity)
+  put(KILL_A, thermal.kill ? -(Math.LN10 * thermal.kill.atC) / thermal.kill.zK - log(thermal.kill.dS) : -Infinity)
   put(KILL_B, thermal.kill ? Math.LN10 / thermal.kill.zK : 0)
   put(BY_CORE, pieceM >= THICK_M ? 1 : 0)
   put(HAD_KG, freeKg + boundKg)
@@ -116,7 +118,7 @@ function follow(pan: Pan, following: Following, index: number, one: Doneness): v
   following.count = index + 1
 }
 const arrheniusB = ({ activationJPerMol }: Rate) => activationJPerMol / GAS_J_PER_MOL_K
-const arrheniusA = (rate: Rate) => Math.log(rate.perS) + arrheniusB(rate) / (rate.atC + ZERO_K)
+const arrheniusA = (rate: Rate) => log(rate.perS) + arrheniusB(rate) / (rate.atC + ZERO_K)
 
 /** Takes a component's doneness out with it; what follows it moves up by one. */
 export function followLifted(following: Following, index: number): Doneness {
@@ -151,14 +153,14 @@ export function followStep(pan: Pan, { columns, count }: Following, stepS: numbe
   const lagS = columns[LAG_S]!
   for (let index = 0; index < count; index += 1) {
     const meanC = foodC(pan, index)
-    core[index] = Math.min(MOST_WET_C, meanC - (meanC - core[index]!) * Math.exp(-stepS / lagS[index]!))
+    core[index] = min(MOST_WET_C, meanC - (meanC - core[index]!) * exp(-stepS / lagS[index]!))
     const softBefore = softPerS[index]!
     const brownBefore = brownPerS[index]!
     const killBefore = killsPerS[index]!
     ratesOf(pan, columns, index)
-    soft[index]! += stepS * Math.sqrt(softBefore * softPerS[index]!)
-    brown[index]! += stepS * Math.sqrt(brownBefore * brownPerS[index]!)
-    kill[index]! += stepS * Math.sqrt(killBefore * killsPerS[index]!)
+    soft[index]! += stepS * sqrt(softBefore * softPerS[index]!)
+    brown[index]! += stepS * sqrt(brownBefore * brownPerS[index]!)
+    kill[index]! += stepS * sqrt(killBefore * killsPerS[index]!)
   }
 }
 
@@ -168,23 +170,21 @@ function ratesOf(pan: Pan, columns: readonly Float64Array[], index: number): voi
   const part = index * PER_PART
   const coreC = columns[CORE]![index]!
   const waterKg = y[at + FREE]! + y[at + BOUND]!
-  const meanC = Math.min(MOST_WET_C, y[at + HEAT]! / (parts[part + P_DRY_J_PER_K]! + waterKg * WATER_J_PER_KGK))
+  const meanC = min(MOST_WET_C, y[at + HEAT]! / (parts[part + P_DRY_J_PER_K]! + waterKg * WATER_J_PER_KGK))
   const softC = columns[BY_CORE]![index]! > 0 ? coreC : meanC
-  columns[SOFT_PER_S]![index] = Math.exp(columns[SOFT_A]![index]! - columns[SOFT_B]![index]! / (softC + ZERO_K))
+  columns[SOFT_PER_S]![index] = exp(columns[SOFT_A]![index]! - columns[SOFT_B]![index]! / (softC + ZERO_K))
   columns[KILL_PER_S]![index] =
-    coreC < KILLS_FROM_C ? 0 : Math.exp(columns[KILL_A]![index]! + columns[KILL_B]![index]! * coreC)
+    coreC < KILLS_FROM_C ? 0 : exp(columns[KILL_A]![index]! + columns[KILL_B]![index]! * coreC)
   // The face that browns stands between the interface and the metal: the drier, and the more alone, the hotter.
   const face = faces[index]!
   const metalTempC = y[METAL_A]! / pan.vessel.capacityAJPerK
-  const towards = face + parts[part + P_TOWARDS]! * Math.max(0, metalTempC - face)
+  const towards = face + parts[part + P_TOWARDS]! * max(0, metalTempC - face)
   let filmC = towards
   if (towards > BOIL_C) {
     const hadKg = columns[HAD_KG]![index]!
-    const dried = hadKg > 0 ? Math.min(1, Math.max(0, 1 - waterKg / hadKg)) : 1
-    filmC = BOIL_C + parts[part + P_REACHED]! * (towards - BOIL_C) * dried * Math.sqrt(dried)
+    const dried = hadKg > 0 ? min(1, max(0, 1 - waterKg / hadKg)) : 1
+    filmC = BOIL_C + parts[part + P_REACHED]! * (towards - BOIL_C) * dried * sqrt(dried)
   }
-  const browns = Math.exp(
-    columns[BROWN_A]![index]! - columns[BROWN_B]![index]! / (Math.min(MOST_DRY_C, filmC) + ZERO_K),
-  )
-  columns[BROWN_PER_S]![index] = Math.min(parts[part + P_MOST_BROWN]!, browns * parts[part + P_TIME_SHARE]!)
+  const browns = exp(columns[BROWN_A]![index]! - columns[BROWN_B]![index]! / (min(MOST_DRY_C, filmC) + ZERO_K))
+  columns[BROWN_PER_S]![index] = min(parts[part + P_MOST_BROWN]!, browns * parts[part + P_TIME_SHARE]!)
 }

@@ -19,10 +19,12 @@ import {
 import type { Pan } from './layout'
 import { HALF_WET_FRACTION, WATER_J_PER_KGK } from './parameters'
 
+const { max } = Math
+
 /** Share of a component's face that is wet, by its free water. */
 export function wetShare(pan: Pan, index: number): number {
   const at = COMMON + index * PER_FOOD
-  const free = Math.max(0, pan.y[at + FREE]!)
+  const free = max(0, pan.y[at + FREE]!)
   const fraction = free / (pan.parts[index * PER_PART + P_DRY_KG]! + free + pan.y[at + BOUND]!)
   return fraction / (fraction + HALF_WET_FRACTION)
 }
@@ -35,8 +37,8 @@ export function faceC(pan: Pan, index: number): number {
   const metalTempC = y[METAL_A]! / pan.vessel.capacityAJPerK
   const water = y[at + FREE]! + y[at + BOUND]!
   const boundKg = parts[part + P_BOUND_KG]!
-  const inner = boundKg > 0 ? (parts[part + P_INNER]! * Math.max(0, y[at + BOUND]!)) / boundKg : 0
-  const outer = (parts[part + P_SUPPLY]! * Math.max(0, y[at + FREE]!)) / (parts[part + P_DRY_KG]! + water)
+  const inner = boundKg > 0 ? (parts[part + P_INNER]! * max(0, y[at + BOUND]!)) / boundKg : 0
+  const outer = (parts[part + P_SUPPLY]! * max(0, y[at + FREE]!)) / (parts[part + P_DRY_KG]! + water)
   const foodTempC = y[at + HEAT]! / (parts[part + P_DRY_J_PER_K]! + water * WATER_J_PER_KGK)
   const metalSide = metalSideWPerM2K(fixed, wetShare(pan, index), parts[part + P_FLOATS]!, metalTempC)
   touch(metalTempC, foodTempC, metalSide, parts[part + P_FOOD_SIDE]!, outer + inner)

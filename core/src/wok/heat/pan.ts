@@ -25,6 +25,8 @@ import { portionOf, type FoodLoad } from './load'
 import { BOIL_C, CATCH_BELOW_BOIL_K, WATER_J_PER_KGK, type Handling } from './parameters'
 import { type Vessel } from './vessel'
 
+const { abs, max, min } = Math
+
 /** An empty vessel whose two zones have these temperatures. */
 export function emptyPan(vessel: Vessel, metalAC: number, metalBC: number, oilG: number, handling: Handling): Pan {
   const pan: Pan = {
@@ -147,14 +149,14 @@ export function residuals(pan: Pan): { energy: number; water: number } {
     heat += y[at + HEAT]! - y[at + ICE]!
     water += y[at + FREE]! + y[at + BOUND]!
   }
-  const heatMoved = Math.abs(put[0]!) + y[HEAT_IN]! + Math.abs(y[HEAT_OUT]!)
+  const heatMoved = abs(put[0]!) + y[HEAT_IN]! + abs(y[HEAT_OUT]!)
   const waterMoved = put[1]! + y[WATER_OUT]!
   return {
-    energy: heatMoved > 0 ? Math.abs(heat - put[0]! - y[HEAT_IN]! + y[HEAT_OUT]!) / heatMoved : 0,
-    water: waterMoved > 0 ? Math.abs(water - put[1]! + y[WATER_OUT]!) / waterMoved : 0,
+    energy: heatMoved > 0 ? abs(heat - put[0]! - y[HEAT_IN]! + y[HEAT_OUT]!) / heatMoved : 0,
+    water: waterMoved > 0 ? abs(water - put[1]! + y[WATER_OUT]!) / waterMoved : 0,
   }
 }
 
 /** Share of the heat by which steam condenses below the boil. */
 export const catchShare = (parts: Float64Array, at: number, tempC: number): number =>
-  parts[at + P_CATCH]! * Math.min(CATCH_BELOW_BOIL_K, Math.max(0, BOIL_C - tempC))
+  parts[at + P_CATCH]! * min(CATCH_BELOW_BOIL_K, max(0, BOIL_C - tempC))

@@ -58,6 +58,8 @@ import {
 } from './parameters'
 import { bareMetalWPerM2 } from './vessel'
 
+const { max, min } = Math
+
 /** Food does take up water to so much against its dry matter [kg/kg]. [C] */
 const SWOLLEN = 2.5
 /** Vegetables and meat give up their water between these [°C]. [C] */
@@ -110,13 +112,13 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     const bound = y[at + BOUND]!
     const foodSide = parts[part + P_FOOD_SIDE]!
     const boundKg = parts[part + P_BOUND_KG]!
-    const inner = boundKg > 0 ? (parts[part + P_INNER]! * Math.max(0, bound)) / boundKg : 0
+    const inner = boundKg > 0 ? (parts[part + P_INNER]! * max(0, bound)) / boundKg : 0
     const mass = parts[part + P_DRY_KG]! + free + bound
-    const outer = (parts[part + P_SUPPLY]! * Math.max(0, free)) / mass
+    const outer = (parts[part + P_SUPPLY]! * max(0, free)) / mass
     const supply = outer + inner
     const floats = parts[part + P_FLOATS]!
     const away = parts[part + P_AWAY_KG]!
-    const left = away > 0 ? Math.max(0, free + bound) / (Math.max(0, free + bound) + away) : 1
+    const left = away > 0 ? max(0, free + bound) / (max(0, free + bound) + away) : 1
     let heat = 0
     let steam = 0
     const areaA = left * parts[part + P_AREA_A]!
@@ -147,7 +149,7 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
       const activity = parts[part + P_DRY_ACTIVITY]! + (1 - parts[part + P_DRY_ACTIVITY]!) * wet
       const air = airLoss(tempC, activity, foodSide, fixed[V_AIR]!)
       const surfaceC = surface[0]!
-      const boundShare = boundKg > 0 ? (1 - wet) * Math.min(1, Math.max(0, bound) / boundKg) : 0
+      const boundShare = boundKg > 0 ? (1 - wet) * min(1, max(0, bound) / boundKg) : 0
       const vapour = area * air * (wet + boundShare)
       const lost =
         area * fixed[V_AIR]! * (surfaceC - AIR_C) + vapour * (latentHeatJPerKg(surfaceC) + WATER_J_PER_KGK * tempC)
@@ -157,7 +159,7 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
       dFree -= area * air * wet
       dBound -= area * air * boundShare
     }
-    const water = Math.max(0, free) + Math.max(0, bound)
+    const water = max(0, free) + max(0, bound)
     if (tempC > BOIL_C && water > 0) {
       // Food above the boil gives its surplus off as steam; what is nearly dry has none left to give.
       const has = water / (water + DRY_TAPER_SHARE * boundKg)
@@ -166,18 +168,16 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
       heat -= carried
       out += carried
       waterOut += boils
-      dFree -= (boils * Math.max(0, free)) / water
-      dBound -= (boils * Math.max(0, bound)) / water
+      dFree -= (boils * max(0, free)) / water
+      dBound -= (boils * max(0, bound)) / water
     }
     const givesUp =
       parts[part + P_GIVES_UP_PER_S]! *
-      Math.min(1, Math.max(0, (tempC - GIVES_UP.fromC) / (GIVES_UP.fullC - GIVES_UP.fromC))) *
-      Math.max(0, bound - parts[part + P_KEEPS_KG]!)
+      min(1, max(0, (tempC - GIVES_UP.fromC) / (GIVES_UP.fullC - GIVES_UP.fromC))) *
+      max(0, bound - parts[part + P_KEEPS_KG]!)
     const takesUpPerS = parts[part + P_TAKES_UP_PER_S]!
     const takesUp =
-      takesUpPerS > 0
-        ? takesUpPerS * Math.max(0, free) * Math.min(1, Math.max(0, 1 - bound / (SWOLLEN * parts[part + P_DRY_KG]!)))
-        : 0
+      takesUpPerS > 0 ? takesUpPerS * max(0, free) * min(1, max(0, 1 - bound / (SWOLLEN * parts[part + P_DRY_KG]!))) : 0
     const spreads = freeKg > 0 ? SPREAD_PER_S : 0
     const arrives = spreads * parts[part + P_SHARE]! * freeKg
     const leaves = spreads * free
@@ -185,7 +185,7 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     dFree += givesUp - takesUp + arrives - leaves
     dBound += takesUp - givesUp
 
-    const ice = Math.max(0, y[at + ICE]!)
+    const ice = max(0, y[at + ICE]!)
     const melts = tempC > 0 && ice > 0 ? (MELT_PER_S * y[at + HEAT]! * ice) / (ice + parts[part + P_ICE_TAPER]!) : 0
     heat -= melts
     dy[at + HEAT] = heat
@@ -235,14 +235,14 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
 /** What the burner gives the metal [W]. */
 function burnerW({ vessel, fixed }: Pan, metalTempC: number): number {
   const flame = vessel.hasFlame ? (FLAME_C - metalTempC) / (FLAME_C - BOIL_C) : 1
-  const open = Math.min(1, Math.max(0, (fixed[V_HOLD_C]! - metalTempC) / CEILING_BAND_K))
-  return fixed[V_LEVEL]! * vessel.netW * Math.max(0, flame) * open
+  const open = min(1, max(0, (fixed[V_HOLD_C]! - metalTempC) / CEILING_BAND_K))
+  return fixed[V_LEVEL]! * vessel.netW * max(0, flame) * open
 }
 
 /** Steam of the sauce that lies on the metal [kg/s]. */
 function sauceSteamKgPerS({ fixed }: Pan, filmKg: number, metalTempC: number): number {
   if (metalTempC <= BOIL_C) return 0
-  const areaM2 = Math.min(fixed[V_FILM_MOST_M2]!, filmKg / SAUCE_FILM.kgPerM2)
+  const areaM2 = min(fixed[V_FILM_MOST_M2]!, filmKg / SAUCE_FILM.kgPerM2)
   const latent = BOIL_J_PER_KG + WATER_J_PER_KGK * (BOIL_C - fixed[V_FILM_C]!)
   return (SAUCE_FILM.wPerM2K * floatingShare(metalTempC) * (metalTempC - BOIL_C) * areaM2) / latent
 }

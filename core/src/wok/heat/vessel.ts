@@ -71,6 +71,15 @@ const ZONE = {
   induction: { metal: 0.35, heat: 1 },
 } as const
 
+const vesselsBefore = new WeakMap<HeatStation, Vessel>()
+
+/** The vessel of a station, the same one for the same station, so that what was worked out of it stays. */
+export function sameVesselOf(station: HeatStation): Vessel {
+  const vessel = vesselsBefore.get(station) ?? vesselOf(station)
+  vesselsBefore.set(station, vessel)
+  return vessel
+}
+
 /**
  * The vessel of a station.
  * @throws {RangeError} when a measure is missing, not finite or not above zero

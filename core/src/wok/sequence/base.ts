@@ -31,15 +31,19 @@ export function inBase(parts: Parts, choice: Choice, together: readonly WokCompo
   const quick = choice.quick === 'inBase' ? parts.quick : []
   const ready = choice.readyProtein === 'base' ? parts.ready : []
   const readyVeg = choice.readyVeg === 'base' ? parts.readyVeg : []
+  // An egg under the rice wants the vessel empty: what only has to stay crisp waits until after it.
+  const crisp = choice.egg === 'firstUnder' ? [] : parts.crisp
+  const soft = choice.egg === 'inPassing' ? parts.soft : []
   const golden = ready.filter(({ target }) => target === 'golden')
   const all = [
     ...parts.slow,
     ...quick,
     ...parts.paste,
     ...together,
-    ...parts.crisp,
+    ...crisp,
     ...ready.filter((one) => !golden.includes(one)),
     ...readyVeg,
+    ...soft,
   ]
   const ordered = withPaste(sorted(all, parts, choice), parts.paste, choice)
   return grouped([...golden, ...ordered], parts)

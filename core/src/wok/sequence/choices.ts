@@ -83,7 +83,7 @@ const bearsLateAromatics = ({ egg, rice }: StatedSchools, isGriddle: boolean): b
 
 /** Axes of which every combination is looked at; the others are tried one at a time on the best of them. */
 const MAJOR = ['egg', 'heat', 'rawProtein', 'order', 'quick'] as const
-export const MINOR = [
+const MINOR = [
   'readyProtein',
   'readyVeg',
   'sauce',
@@ -96,15 +96,26 @@ export const MINOR = [
 ] as const
 
 /** Every combination of the major schools with the usual rest, in a fixed order. */
-export function majorChoices(axes: Axes): Choice[] {
+export function majorChoices(axes: Axes, stated: StatedSchools): Choice[] {
   const usual = Object.fromEntries(Object.entries(axes).map(([name, values]) => [name, values[0]])) as Choice
+  const isOpen = (name: 'readyProtein' | 'readyVeg') => stated[name] === undefined || stated[name] === 'auto'
   const all = MAJOR.reduce<Choice[]>(
     (some, name) => some.flatMap((choice) => axes[name].map((value) => ({ ...choice, [name]: value }))),
     [usual],
-  )
+  ).map((choice) => underEgg(choice, isOpen))
   const fitting = all.filter((choice) => isFitting(choice, axes))
   return fitting.length > 0 ? fitting : all
 }
+
+/** What is ready does not stand in the way of an egg under the rice: it goes in at half time, unless it was said otherwise. */
+const underEgg = (choice: Choice, isOpen: (name: 'readyProtein' | 'readyVeg') => boolean): Choice =>
+  choice.egg !== 'firstUnder'
+    ? choice
+    : {
+        ...choice,
+        ...(isOpen('readyProtein') && { readyProtein: 'halfTime' }),
+        ...(isOpen('readyVeg') && { readyVeg: 'halfTime' }),
+      }
 
 /** With an egg in passing nothing leaves the vessel; where the base leaves anyway, raw protein goes with it. */
 function isFitting({ egg, rawProtein }: Choice, axes: Axes): boolean {

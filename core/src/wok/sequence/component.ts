@@ -124,7 +124,8 @@ export const loadOf = (one: WokComponent, share = 1): FoodLoad => ({
   ...(one.waterFraction !== undefined && { waterFraction: one.waterFraction }),
 })
 
-function foodOf({ food, role }: ComponentInput, tags: ReadonlySet<Tag>): HeatFood {
+function foodOf({ food, role, target }: ComponentInput, tags: ReadonlySet<Tag>): HeatFood {
+  if (role === 'drySeasoning' && target?.kind === 'bloomed') return 'paste'
   if (tags.has('mince') && (food === undefined || food === 'meat' || food === 'poultry')) return 'mince'
   if (food === undefined && role === 'fat' && tags.has('sesame')) return 'sesameOil'
   return food ?? FOOD_OF_ROLE[role]

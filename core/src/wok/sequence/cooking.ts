@@ -26,6 +26,8 @@ import { loadOf, type WokComponent } from './component'
 import type { Heat } from './levels'
 import { progressBy } from './progress'
 
+const { exp, max, min } = Math
+
 /** A component in the vessel, or in a bowl beside it. */
 export type Inside = {
   one: WokComponent
@@ -36,10 +38,14 @@ export type Inside = {
 }
 type InBowl = Inside & { lifted: Lifted; doneness: Doneness; sinceS: number; outC: number }
 
-/** Steps of the simulation [s]: coarse where runs are ranked, fine for the one that is kept; finer while an egg sets. */
+/**
+ * Steps of the simulation [s]: coarse where runs are ranked, fine for the one that is kept, long where only the
+ * whole time is asked for; finer while an egg sets.
+ */
 export const PRECISION = {
   ranking: { stepS: 1, eggStepS: 0.5, method: 'heun' },
   fine: { stepS: 0.5, eggStepS: 0.25, method: 'rk4' },
+  coarse: { stepS: 4, eggStepS: 1, method: 'heun' },
 } as const
 export type Precision = keyof typeof PRECISION
 const OVER_FROM_C = 72
@@ -90,11 +96,11 @@ function cookingOf({ pan, following, inside, bowls, seen, ...state }: State, pre
       if (coreC > it.peakC) it.peakC = coreC
       const { place } = it.one
       if (coreC > OVER_FROM_C && BEARS_LITTLE.includes(place) && progressAt(index) >= 1) it.overS += stepS
-      if (place === 'butter') seen.butterC = Math.max(seen.butterC, metalC(pan))
+      if (place === 'butter') seen.butterC = max(seen.butterC, metalC(pan))
     }
     if (pan.y[FILM]! > FILM_GONE_KG) seen.caramel += stepS * caramelPerS(metalC(pan))
     if (!riceIn) return
-    seen.lowestC = Math.min(seen.lowestC, metalC(pan))
+    seen.lowestC = min(seen.lowestC, metalC(pan))
     if (meanFaceC() > FRIES_ABOVE_C) seen.fryingS += stepS
   }
   const progressAt = (index: number): number =>
@@ -143,7 +149,7 @@ function cookingOf({ pan, following, inside, bowls, seen, ...state }: State, pre
     /** Goes on for one step of the precision. */
     step(seconds: number = PRECISION[precision].stepS): void {
       const { stepS, eggStepS, method } = PRECISION[precision]
-      advance(pan, pan.atS + seconds, Math.min(isEggAlone() ? eggStepS : stepS, seconds), method, look)
+      advance(pan, pan.atS + seconds, min(isEggAlone() ? eggStepS : stepS, seconds), method, look)
     },
     work(heat: Heat, handling: Handling): void {
       setWork(pan, { handling, level: heat.open, holdC: heat.ceilingC })
@@ -163,7 +169,7 @@ function cookingOf({ pan, following, inside, bowls, seen, ...state }: State, pre
       followAdded(pan, following)
       if (one.place === 'rice') {
         riceIn = true
-        seen.lowestC = Math.min(seen.lowestC, metalC(pan))
+        seen.lowestC = min(seen.lowestC, metalC(pan))
       }
       if (how.isPatch) setPatch(pan, before, patchM2(pan, before))
     },
@@ -197,7 +203,7 @@ function cookingOf({ pan, following, inside, bowls, seen, ...state }: State, pre
       const cooled = inBowl(bowl.lifted, pan.atS - bowl.sinceS)
       putBack(pan, cooled)
       inside.push({ one: bowl.one, overS: bowl.overS, peakC: bowl.peakC })
-      followReturned(pan, following, { ...bowl.doneness, coreC: Math.min(bowl.doneness.coreC, cooled.tempC) })
+      followReturned(pan, following, { ...bowl.doneness, coreC: min(bowl.doneness.coreC, cooled.tempC) })
       return bowl.outC - cooled.tempC
     },
     /** Numbers of components in the vessel, which stay until something goes in or out. */
@@ -206,22 +212,23 @@ function cookingOf({ pan, following, inside, bowls, seen, ...state }: State, pre
     /** Least progress of these; without end where there are none. */
     progress(indexes: readonly number[]): number {
       let least = Infinity
-      for (const index of indexes) least = Math.min(least, progressAt(index))
+      for (const index of indexes) least = min(least, progressAt(index))
       return least
     },
     isFine: precision === 'fine',
+    isCoarse: precision === 'coarse',
     /** How fast a component browns now [1/s]. */
     browningPerS: (index: number): number => browningPerSAt(following, index),
     /** Worst burn of what is in the vessel. */
     burn(): number {
       let worst = 0
       for (let index = 0; index < inside.length; index += 1)
-        worst = Math.max(worst, browningAt(following, index) / inside[index]!.one.burnAt)
+        worst = max(worst, browningAt(following, index) / inside[index]!.one.burnAt)
       return worst
     },
     freeFraction: (): number => {
       const { massKg, freeKg } = heapMass(pan)
-      return massKg > 0 ? (Math.max(0, freeKg) + pan.y[FILM]!) / massKg : 0
+      return massKg > 0 ? (max(0, freeKg) + pan.y[FILM]!) / massKg : 0
     },
   }
 }
@@ -237,11 +244,11 @@ function pour(pan: Pan, one: WokComponent, share: number, isOnWall: boolean): vo
 
 function patchM2(pan: Pan, index: number): number {
   const volumeM3 = pan.portions[index]!.volumeM3
-  return Math.min(PATCH.mostShare * pan.vessel.areaAM2, volumeM3 / PATCH.depthM)
+  return min(PATCH.mostShare * pan.vessel.areaAM2, volumeM3 / PATCH.depthM)
 }
 
 function caramelPerS(metalTempC: number): number {
-  const atC = 100 + CARAMEL.towardsMetal * Math.max(0, metalTempC - 100)
+  const atC = 100 + CARAMEL.towardsMetal * max(0, metalTempC - 100)
   const inverse = 1 / (CARAMEL.atC + 273.15) - 1 / (atC + 273.15)
-  return CARAMEL.perS * Math.exp((CARAMEL.activationJPerMol / 8.314462) * inverse)
+  return CARAMEL.perS * exp((CARAMEL.activationJPerMol / 8.314462) * inverse)
 }

@@ -1,6 +1,6 @@
 import type { CookRules } from '../../safety/limits'
 import type { Handling } from '../heat/parameters'
-import { vesselOf, type HeatStation } from '../heat/vessel'
+import { sameVesselOf, type HeatStation } from '../heat/vessel'
 import { axesOf, majorChoices, minorChanges } from './choices'
 import { componentOf, type WokComponent } from './component'
 import { costOf } from './cost'
@@ -63,7 +63,7 @@ const round = (cost: number) => Math.round(cost * 100) / 100
 /** A batch's components and its station in the engine's terms. */
 export function startDeriving(input: SequenceInput) {
   const { dish, batchMassG, riceTempC, rules } = input
-  const vessel = vesselOf(input.station)
+  const vessel = sameVesselOf(input.station)
   const components = dish.components
     .map((one) =>
       componentOf(
@@ -122,7 +122,7 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
   }
   const keepsAll = (one: { moves: readonly Move[] }) => pins.every((pin) => keepsPin(one.moves, pin))
 
-  const lists = majorChoices(axes).flatMap((choice) => listed(choice) ?? [])
+  const lists = majorChoices(axes, dish.schools).flatMap((choice) => listed(choice) ?? [])
   const pinned = lists.filter(keepsAll)
   for (let n = pinned.length; n < lists.length; n += 1) reject('pin')
   const screened = screen(pinned.length > 0 ? pinned : lists, parts, effort)

@@ -13,10 +13,11 @@ export function endMoves(parts: Parts, choice: Choice, returns: readonly string[
   const white = choice.egg === 'coated' && parts.egg.some(isYolk) ? parts.egg.filter((one) => !isYolk(one)) : []
   const well = choice.egg === 'well' ? parts.egg : white
   const late = [
+    ...(choice.egg === 'firstUnder' ? parts.crisp : []),
     ...(choice.readyProtein === 'late' ? parts.ready : []),
     ...(choice.readyVeg === 'late' ? parts.readyVeg : []),
   ]
-  const back = backMoves([...returns, ...(choice.eggReturn === 'late' && isOut(choice) ? ids(parts.egg) : [])], 'end')
+  const back = backMoves([...returns, ...(choice.eggReturn === 'late' && isOut(choice) ? ids(parts.egg) : [])], 'last')
   const leaves =
     parts.leaf.length > 0
       ? [inMove('leaf', parts.leaf, 'end', { kind: 'progress', ids: ids(parts.leaf), at: 1, mostS: MOST_S.leaf })]
@@ -44,9 +45,9 @@ export function endMoves(parts: Parts, choice: Choice, returns: readonly string[
     ...(choice.leaf === 'afterSauce' ? leaves : []),
     ...(choice.returns === 'afterSauce' ? back : []),
     ...(choice.seasoningOrder === 'dryLast' ? dry : []),
-    ...(choice.egg === 'sheet' && parts.egg.length > 0 ? backMoves(ids(parts.egg), 'end') : []),
-    ...(parts.volatile.length > 0 ? [inMove('volatile', parts.volatile, 'end', forSeconds(SECONDS.volatile))] : []),
-    still('hotCheck', 'end', SECONDS.check),
+    ...(choice.egg === 'sheet' && parts.egg.length > 0 ? backMoves(ids(parts.egg), 'last') : []),
+    ...(parts.volatile.length > 0 ? [inMove('volatile', parts.volatile, 'last', forSeconds(SECONDS.volatile))] : []),
+    still('hotCheck', 'last', SECONDS.check),
     { ...still('off', 'end', SECONDS.off), kind: 'off' },
     ...(choice.sauce === 'offHeat' ? sauce : []),
     ...(finish.length > 0

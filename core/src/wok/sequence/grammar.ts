@@ -7,12 +7,16 @@ import { rawAlone, type Parts } from './parts'
 import { riceMoves } from './riceMoves'
 import type { Choice } from './vocabulary'
 
-/** Share of an egg that is set when it goes on, by school; the rest sets in company. */
+/** Share of an egg that is set when it goes on, by school and by how it is broken up; the rest sets in company. */
 const SET_TO: Readonly<Partial<Record<Choice['egg'], number>>> = {
   firstUnder: 0.6,
   sheet: 0.95,
   threads: 0.95,
-  onTop: 0.95,
+}
+const BROKEN_TO: Readonly<Record<Choice['eggBreak'], number | undefined>> = {
+  curds: 0.7,
+  peaSize: undefined,
+  crumbled: 0.98,
 }
 
 /**
@@ -74,7 +78,7 @@ function eggOut(parts: Parts, choice: Choice): Move[] {
       slot: 'egg',
       ids: ids(parts.egg),
       segment: 'egg',
-      until: eggSet(parts.egg, SET_TO[choice.egg]),
+      until: eggSet(parts.egg, SET_TO[choice.egg] ?? BROKEN_TO[choice.eggBreak]),
       handling: isSheet ? 'leave' : 'stir',
     },
     choice.egg === 'inPassingAside' ? { ...out, kind: 'aside', until: forSeconds(SECONDS.fold) } : out,

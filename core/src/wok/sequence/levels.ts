@@ -1,6 +1,6 @@
 import type { HeatLevel } from '../score'
 import type { Segment } from './moves'
-import type { SchoolValue } from './vocabulary'
+import type { Choice, SchoolValue } from './vocabulary'
 
 /** A heat as the vessel has it: ceiling of the metal [°C] and how far the valve is open; as the cook says it: a level. */
 export type Heat = { ceilingC: number; open: number; level: HeatLevel }
@@ -22,10 +22,27 @@ const EGG_ZONE_C = 175
 /** A flame this far below what it could do is kept apart from a coated pan's limit. */
 const MEDIUM = { belowK: 85, leastC: 195, mostC: 230, open: 0.8 } as const
 
-export const preheatToC = (school: School, holdC: number): number => Math.min(PREHEAT_C[school], holdC - 8)
+/** Oil that goes into cold metal is hot when it shimmers; it is not taken to smoke [°C]. Common practice. */
+const SHIMMERS_C = 190
+
+/** To this the empty vessel is heated at a station whose metal may reach `holdC` [°C]. */
+export const preheatToC = ({ heat, preheat }: Pick<Choice, 'heat' | 'preheat'>, holdC: number): number =>
+  Math.min(PREHEAT_C[heat], holdC - 8, preheat === 'oilFromCold' ? SHIMMERS_C : Infinity)
+
+/** The heat of a part of the run; the flame may be lowered for the last toss. */
+export const heatFor = (
+  { heat, lastToss }: Pick<Choice, 'heat' | 'lastToss'>,
+  segment: Segment,
+  holdC: number,
+): Heat =>
+  segment !== 'last'
+    ? heatOf(heat, segment, holdC)
+    : lastToss === 'lowered'
+      ? heatOf('medium', 'base', holdC)
+      : heatOf(heat, 'end', holdC)
 
 /** The heat of a part of the run, by school, at a station whose metal may reach `holdC`. [C] */
-export function heatOf(school: School, segment: Segment, holdC: number): Heat {
+function heatOf(school: School, segment: Exclude<Segment, 'last'>, holdC: number): Heat {
   const full: Heat = { ceilingC: holdC, open: 1, level: 'full' }
   const mediumC = Math.min(MEDIUM.mostC, Math.max(MEDIUM.leastC, holdC - MEDIUM.belowK))
   const at = (ceilingC: number, open: number, level: HeatLevel): Heat => ({

@@ -77,6 +77,8 @@ export function partsOf(
     if (isGarlic && garlic === 'atEnd') parts.garlicAtEnd.push(one)
     else parts[one.place].push(isGarlic && garlic === 'golden' ? { ...one, target: 'golden', goal: 3 } : one)
   }
+  // Butter that is all the fat there is fries; beside oil it comes late, onto the rice.
+  if (parts.fat.length === 0) parts.fat.push(...parts.butter.splice(0))
   return parts
 }
 

@@ -1,8 +1,12 @@
-import type { Move } from './moves'
+import { forSeconds, type Move } from './moves'
 import type { Pin } from './vocabulary'
 
 /** What became of a pin: kept, or refused with what stands against it. */
 export type PinVerdict = { pin: Pin; isKept: boolean; because: readonly string[] }
+
+/** What is pinned before other food of the base is let in at once; what comes off the flame is tossed so long [s]. */
+const ENTRY_S = 3
+const FINISH_S = 10
 
 const entryOf = (moves: readonly Move[], id: string): number =>
   moves.findIndex(({ kind, ids }) => (kind === 'in' || kind === 'plate') && ids.includes(id))
@@ -47,12 +51,17 @@ export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
   const rest = moves.flatMap((one, index) => (index === from ? without(one, pin.component) : [one]))
   const at = targetIndex(rest, pin)
   if (at === null) return null
-  const after = rest.slice(0, at).some(({ kind }) => kind === 'off')
+  const isAfterOff = rest.slice(0, at).some(({ kind }) => kind === 'off')
+  const next = rest[at]
   const placed: Move = {
     ...own,
-    segment: after ? 'end' : (rest[Math.min(at, rest.length - 1)]?.segment ?? own.segment),
-    slot: after ? 'finish' : own.slot === 'finish' ? 'afterRice' : own.slot,
-    until: after ? { kind: 'seconds', seconds: 10 } : own.until,
+    segment: isAfterOff ? 'end' : (rest[Math.min(at, rest.length - 1)]?.segment ?? own.segment),
+    slot: isAfterOff ? 'finish' : own.slot === 'finish' ? 'afterRice' : own.slot,
+    until: isAfterOff
+      ? forSeconds(FINISH_S)
+      : next?.kind === 'in' && next.slot === 'base'
+        ? forSeconds(ENTRY_S)
+        : own.until,
   }
   return [...rest.slice(0, at), placed, ...rest.slice(at)]
 }
@@ -71,7 +80,9 @@ function targetIndex(moves: readonly Move[], pin: Exclude<Pin, { leaves: boolean
 function without(move: Move, id: string): Move[] {
   const ids = move.ids.filter((one) => one !== id)
   if (ids.length === 0) return []
-  const until = 'ids' in move.until ? { ...move.until, ids: move.until.ids.filter((one) => one !== id) } : move.until
+  // The end of the base still waits for what went in earlier.
+  const until =
+    move.until.kind === 'progress' ? { ...move.until, ids: move.until.ids.filter((one) => one !== id) } : move.until
   return [{ ...move, ids, until }]
 }
 

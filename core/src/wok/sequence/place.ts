@@ -42,7 +42,7 @@ export function isRawProtein({ role, readyToEat }: ComponentInput, food: HeatFoo
 
 /** Where a component stands in the grammar, by its role, food, state and tags. */
 export function placeOf(
-  { role, readyToEat }: ComponentInput,
+  { role, readyToEat, target }: ComponentInput,
   food: HeatFood,
   state: State,
   tags: ReadonlySet<Tag>,
@@ -59,11 +59,13 @@ export function placeOf(
     case 'paste':
       return 'paste'
     case 'drySeasoning':
+      if (target?.kind === 'bloomed') return 'paste'
       return tags.has('volatile') ? 'volatile' : 'dry'
     case 'liquidSeasoning':
       return food === 'sesameOil' || tags.has('sesame') ? 'sesame' : 'sauce'
     case 'finish':
-      return 'finish'
+      // What has to be hot goes in while there is a flame.
+      return target?.kind === 'heatedThrough' ? 'soft' : 'finish'
     case 'garnish':
       return 'garnish'
     case 'protein':

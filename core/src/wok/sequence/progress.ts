@@ -2,6 +2,8 @@ import type { Doneness } from '../heat/doneness'
 import { FOOD_THERMAL } from '../heat/foodTable'
 import { READY_C, type WokComponent } from './component'
 
+const { max, min } = Math
+
 /** Until its kill is reached a raw core stands just short of done. */
 const SHORT_OF_KILL = 0.99
 
@@ -19,8 +21,8 @@ export function progressBy(
 ): number {
   if (one.place === 'raw') {
     const byCore = part(one.tempC, coreC, one.coreC ?? READY_C.aimed)
-    const cooked = logKill >= (one.logKill ?? 0) ? byCore : Math.min(SHORT_OF_KILL, byCore)
-    return one.target === 'golden' ? Math.min(cooked, browning / one.goal) : cooked
+    const cooked = logKill >= (one.logKill ?? 0) ? byCore : min(SHORT_OF_KILL, byCore)
+    return one.target === 'golden' ? min(cooked, browning / one.goal) : cooked
   }
   switch (one.target) {
     case 'fragrant':
@@ -28,7 +30,7 @@ export function progressBy(
     case 'bloomed':
       return browning / one.goal
     case 'golden':
-      return one.place === 'ready' ? Math.min(browning / one.goal, heated(one, coreC)) : browning / one.goal
+      return one.place === 'ready' ? min(browning / one.goal, heated(one, coreC)) : browning / one.goal
     case 'softened':
     case 'tenderCrisp':
     case 'wilted':
@@ -48,5 +50,5 @@ export function progressBy(
 /** How far it is burnt: 1 is. */
 export const burnOf = (one: WokComponent, at: Doneness): number => at.browning / one.burnAt
 
-const part = (fromC: number, nowC: number, toC: number) => (nowC >= toC ? 1 : (nowC - fromC) / Math.max(1, toC - fromC))
+const part = (fromC: number, nowC: number, toC: number) => (nowC >= toC ? 1 : (nowC - fromC) / max(1, toC - fromC))
 const heated = (one: WokComponent, coreC: number) => part(one.tempC, coreC, READY_C.aimed)

@@ -27,7 +27,7 @@ export function riceMoves(parts: Parts, choice: Choice): Move[] {
     ...(quick.length > 0
       ? [inMove('afterRice', quick, 'rice', { kind: 'progress', ids: ids(quick), at: 0.6, mostS: MOST_S.quickLate })]
       : []),
-    ...(parts.soft.length > 0
+    ...(parts.soft.length > 0 && choice.egg !== 'inPassing'
       ? [inMove('afterRice', parts.soft, 'rice', { kind: 'progress', ids: ids(parts.soft), at: 1, mostS: MOST_S.soft })]
       : []),
   ]

@@ -63,6 +63,8 @@ describe('plain rice on a hob, 280 g, egg first', () => {
   })
 })
 
+const derivedCrumbs = () => stepOf(derived([], { egg: 'firstOut', eggBreak: 'crumbled' }), 'egg')!.durationS
+
 /** What each school does to the order of the run. */
 test.each<[string, StatedSchools, (one: Sequenced) => boolean]>([
   ['an egg in a well goes in after the rice', { egg: 'well' }, (one) => startOf(one, 'egg') > startOf(one, 'rice')],
@@ -114,8 +116,29 @@ test.each<[string, StatedSchools, (one: Sequenced) => boolean]>([
     { egg: 'firstOut', wipe: 'betweenStages' },
     (one) => one.steps.some(({ action }) => action === 'wipe'),
   ],
+  [
+    'large soft curds leave sooner than crumbled egg',
+    { egg: 'firstOut', eggBreak: 'curds' },
+    (one) => stepOf(one, 'egg')!.durationS < derivedCrumbs(),
+  ],
+  ['oil with the flame off', { preheat: 'offWhileOiling' }, (one) => stepOf(one, 'oil')!.heat === 'off'],
+  [
+    'oil in from cold stands before the heating and never smokes',
+    { preheat: 'oilFromCold' },
+    (one) => one.steps[0]!.action === 'oilIn' && one.steps[1]!.figures.metalC! <= 190,
+  ],
+  [
+    'the flame is lowered for the last toss',
+    { heat: 'full', lastToss: 'lowered' },
+    (one) => one.steps.find(({ action }) => action === 'hotCheck')!.heat === 'medium',
+  ],
 ])('%s', (_what, schools, holds) => {
   expect(holds(derived([], schools))).toBe(true)
+})
+
+test('oil that is pressed out of the egg fries the rice', () => {
+  const riceS = (oil: 'usual' | 'pressedBack') => stepOf(derived([], { egg: 'firstOut', oil }), 'rice')!.durationS
+  expect(riceS('pressedBack')).toBeLessThanOrEqual(riceS('usual'))
 })
 
 test('an egg on top is fried beside and timed backwards, so that both are ready together', () => {

@@ -5,7 +5,7 @@ import type { Handling } from '../heat/parameters'
 import { type WokComponent } from './component'
 import { startCooking, type Cooking, type Precision } from './cooking'
 
-import { heatOf, preheatToC } from './levels'
+import { heatFor, preheatToC } from './levels'
 import type { Move, Segment } from './moves'
 import type { Parts } from './parts'
 import { endedOf, noteOf, type Done, type Run, type Station } from './run'
@@ -42,7 +42,7 @@ export function simulate(
   begun?: Begun,
 ): Run {
   const { vessel } = station
-  const preheatC = preheatToC(choice.heat, vessel.holdC)
+  const preheatC = preheatToC(choice, vessel.holdC)
   const heated = heatedTo(station, preheatC)
   const kitchen: Kitchen = {
     station,
@@ -115,16 +115,17 @@ const copyOf = (going: Going): Going => ({
 const oilingsOf = (moves: readonly Move[]) => moves.filter(({ kind }) => kind === 'oil').length
 
 /** What was done up to each move, in words that are the same where it is the same. */
-function keysOf(moves: readonly Move[], { heat, garlic }: Choice, { fat }: Parts): string[] {
-  let key = `${heat} ${garlic} ${fat.length > 0 ? oilingsOf(moves) : 0}`
+function keysOf(moves: readonly Move[], { heat, garlic, preheat, lastToss, oil }: Choice, { fat }: Parts): string[] {
+  let key = `${heat} ${garlic} ${preheat} ${lastToss} ${oil} ${fat.length > 0 ? oilingsOf(moves) : 0}`
   return moves.map((move) => (key += `|${JSON.stringify(move)}`))
 }
 
 /** Does one move, to its end. */
 function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oilings, fatG }: Kitchen): void {
   const { cooking } = going
-  const heat = heatOf(choice.heat, move.segment, station.vessel.holdC)
+  const heat = heatFor(choice, move.segment, station.vessel.holdC)
   const handling = move.handling ?? handlingOf(move.segment, station)
+  const isOiledOff = move.kind === 'oil' && going.oiled === 0 && choice.preheat === 'offWhileOiling'
   if (move.kind === 'off') cooking.off()
   else cooking.work(heat, handling)
   const waitedS = move.kind === 'oil' ? waitEmpty(cooking, heat.ceilingC, Math.min(preheatC, heat.ceilingC)) : 0
@@ -136,6 +137,7 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
     going.oiled += 1
     cooking.oil(oilG)
     cooking.work(heat, handling)
+    if (isOiledOff) cooking.off()
   }
   if (move.kind === 'in' && !STAYS_COOL.includes(move.slot))
     for (const id of move.ids) cooking.add(all.get(id)!, move.shares?.[id] ?? 1, move)
@@ -143,7 +145,8 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
     if (move.kind === 'out') wait(cooking, 2)
     const outG = move.ids.reduce((sum, id) => sum + (all.get(id)?.massG ?? 0), 0)
     cooking.takeOut(move.ids)
-    cooking.oil(-Math.min(cooking.pan.oilKg * 1000, CARRIES_OIL * outG))
+    const carried = move.slot === 'egg' && choice.oil === 'pressedBack' ? 0 : CARRIES_OIL * outG
+    cooking.oil(-Math.min(cooking.pan.oilKg * 1000, carried))
     cooking.work(heat, handling)
   }
   if (move.kind === 'back') for (const id of move.ids) going.asideK += cooking.bringBack(id)

@@ -2,7 +2,7 @@ import { cookLimit, type CheckedFood, type CookLimit, type CookRules } from '../
 import type { Action, Caution, Cue, HeatLevel, Reason } from '../score'
 import type { WokComponent } from './component'
 import { latestStartS } from './latest'
-import { heatOf } from './levels'
+import { heatFor } from './levels'
 import type { Move } from './moves'
 import type { Done, Run, Station } from './run'
 import { wordsOf, type Figures } from './why'
@@ -53,7 +53,7 @@ export function stepsOf(
       action: actionOf(move, some),
       startS,
       durationS: Math.round(done.endS) - startS,
-      heat: afterOff(run, index) ? 'off' : heatOf(run.choice.heat, move.segment, station.vessel.holdC).level,
+      heat: isOff(run, index) ? 'off' : heatFor(run.choice, move.segment, station.vessel.holdC).level,
       entries: entriesOf(move, some, components, done),
       ...wordsOf(done, some, run),
       cautions: cautionsOf(done, some, station, inPan),
@@ -64,7 +64,7 @@ export function stepsOf(
       surface: 'station',
     })
   })
-  return numbered(steps)
+  return numbered(run.choice.preheat === 'oilFromCold' ? oilFromCold(steps) : steps)
 }
 
 /** Steps with an id each: the action, and from the second on its number. */
@@ -83,7 +83,7 @@ function heating(run: Run, { vessel }: Station): Omit<DerivedStep, 'id'> {
     action: 'heatVessel',
     startS: -seconds,
     durationS: seconds,
-    heat: heatOf(run.choice.heat, 'rice', vessel.holdC).level,
+    heat: heatFor(run.choice, 'rice', vessel.holdC).level,
     entries: [],
     cue: 'firstSmoke',
     reason: 'hotMetalDoesNotStick',
@@ -96,7 +96,31 @@ function heating(run: Run, { vessel }: Station): Omit<DerivedStep, 'id'> {
   }
 }
 
-const afterOff = (run: Run, index: number) => run.moves.slice(0, index + 1).some(({ move }) => move.kind === 'off')
+/** After the flame is off, and where the house oils with the flame off. */
+const isOff = (run: Run, index: number): boolean =>
+  (index === 0 && run.choice.preheat === 'offWhileOiling') ||
+  run.moves.slice(0, index + 1).some(({ move }) => move.kind === 'off')
+
+/** Oil that goes in cold heats up with the vessel. */
+function oilFromCold(steps: Omit<DerivedStep, 'id'>[]): Omit<DerivedStep, 'id'>[] {
+  const [heats, oil, ...rest] = steps
+  if (heats?.action !== 'heatVessel' || oil?.action !== 'oilIn') return steps
+  const startS = heats.startS - oil.durationS
+  const cold: Omit<DerivedStep, 'id'> = {
+    ...oil,
+    startS,
+    latestS: startS,
+    cautions: [],
+    figures: { oilG: oil.figures.oilG ?? 0 },
+  }
+  const hot: Omit<DerivedStep, 'id'> = {
+    ...heats,
+    durationS: heats.durationS + oil.durationS,
+    cue: 'oilShimmers',
+    cautions: ['oilNearSmoke'],
+  }
+  return [cold, hot, ...rest]
+}
 
 function entriesOf(move: Move, some: readonly WokComponent[], all: readonly WokComponent[], done: Done): StepEntry[] {
   const grams = (massG: number) => Math.round(massG * 100) / 100

@@ -4,68 +4,89 @@ import type { Cooking } from './cooking'
 import type { Until } from './moves'
 import { RICE, type Run } from './run'
 
+const { max, min } = Math
+
 /** Nearer than this to its burn limit nothing in the base is waited for. */
 const BURN_STOPS = 0.7
-/** Goes on until the move ends. */
+
+/** Goes on until the move ends. Coarse steps overshoot: their clock is set back to where the end was crossed. */
 export function until(cooking: Cooking, end: Until, startS: number): { lowC: number; isRiceDone: boolean } {
   let lowC = metalC(cooking.pan)
-  const brownedBefore = end.kind === 'crust' ? riceBrowning(cooking) : 0
   const waitsFor = 'ids' in end ? cooking.indexesOf(end.ids) : []
-  for (;;) {
-    const spentS = cooking.pan.atS - startS
-    if (isOver(cooking, end, spentS, waitsFor, brownedBefore)) break
-    cooking.step(end.kind === 'seconds' ? Math.min(1, end.seconds - spentS) : undefined)
-    lowC = Math.min(lowC, metalC(cooking.pan))
+  const aromatics = end.kind === 'baseEnd' ? cooking.indexesOf(end.aromatics) : []
+  const brownedBefore = end.kind === 'crust' ? riceBrowning(cooking) : 0
+  const nearness = () => nearnessOf(cooking, end, cooking.pan.atS - startS, waitsFor, aromatics, brownedBefore)
+  let near = nearness()
+  while (near < 1 - ROUNDING) {
+    const was = near
+    const fromS = cooking.pan.atS
+    cooking.step(
+      end.kind === 'seconds' ? min(cooking.isCoarse ? LONG_S : 1, end.seconds - (fromS - startS)) : undefined,
+    )
+    lowC = min(lowC, metalC(cooking.pan))
+    near = nearness()
+    if (cooking.isCoarse && near > 1 && Number.isFinite(near))
+      cooking.pan.atS = fromS + ((cooking.pan.atS - fromS) * (1 - was)) / (near - was)
   }
   return { lowC, isRiceDone: end.kind === 'riceDone' && isRiceDone(cooking) }
 }
+const ROUNDING = 1e-9
+const LONG_S = 4
+/** How much of a span is over; of none everything. */
+const part = (spentS: number, ofS: number): number => (ofS > 0 ? spentS / ofS : Infinity)
 
-function isOver(
+/** How near a move is to its end: from 1 on it is over. */
+function nearnessOf(
   cooking: Cooking,
   end: Until,
   spentS: number,
   waitsFor: readonly number[],
+  aromatics: readonly number[],
   brownedBefore: number,
-): boolean {
+): number {
   switch (end.kind) {
     case 'seconds':
-      return spentS >= end.seconds - 1e-9
+      return part(spentS, end.seconds)
     case 'progress':
-      return spentS >= end.mostS || (spentS >= (end.leastS ?? 0) && cooking.progress(waitsFor) >= end.at)
+      return max(
+        spentS / end.mostS,
+        min(part(spentS, end.leastS ?? 0), end.at > 0 ? cooking.progress(waitsFor) / end.at : 1),
+      )
     case 'baseEnd':
-      return (
-        spentS >= end.mostS ||
-        cooking.burn() >= BURN_STOPS ||
-        (cooking.progress(waitsFor) >= 1 &&
-          (spentS >= end.aromaticS || cooking.progress(cooking.indexesOf(end.aromatics)) >= 1))
+      return max(
+        spentS / end.mostS,
+        cooking.burn() / BURN_STOPS,
+        min(cooking.progress(waitsFor), max(part(spentS, end.aromaticS), cooking.progress(aromatics))),
       )
     case 'riceHalf':
-      return spentS >= RICE.mostS / 2 || riceCoreC(cooking) >= halfC(cooking)
+      return max((2 * spentS) / RICE.mostS, warmedHalf(cooking))
     case 'riceDone':
-      return spentS >= RICE.mostS || isRiceDone(cooking)
+      return max(spentS / RICE.mostS, riceNearness(cooking))
     case 'crust':
-      return spentS >= end.mostS || riceBrowning(cooking) >= brownedBefore + RICE.crustBrowning
+      return max(spentS / end.mostS, (riceBrowning(cooking) - brownedBefore) / RICE.crustBrowning)
     case 'dry':
-      return spentS >= end.mostS || (spentS >= end.leastS && cooking.freeFraction() <= RICE.freeFraction)
+      return max(spentS / end.mostS, min(part(spentS, end.leastS), dryness(cooking)))
   }
 }
 
-const isRiceDone = (cooking: Cooking): boolean =>
-  riceCoreC(cooking) >= READY_C.aimed &&
-  cooking.seen.fryingS >= RICE.fryingS &&
-  cooking.freeFraction() <= RICE.freeFraction
+const dryness = (cooking: Cooking): number => RICE.freeFraction / max(1e-9, cooking.freeFraction())
+/** Rice is done when it is hot, has fried and is dry: the last of the three decides. */
+const riceNearness = (cooking: Cooking): number =>
+  min(riceCoreC(cooking) / READY_C.aimed, cooking.seen.fryingS / RICE.fryingS, dryness(cooking))
+const isRiceDone = (cooking: Cooking): boolean => riceNearness(cooking) >= 1
 
 /** Least core of the rice and what stands for part of it [°C]. */
 function riceCoreC(cooking: Cooking): number {
   let least = Infinity
   cooking.inside.forEach(({ one }, index) => {
-    if (one.place === 'rice') least = Math.min(least, cooking.coreC(index))
+    if (one.place === 'rice') least = min(least, cooking.coreC(index))
   })
   return least
 }
-const halfC = (cooking: Cooking): number => {
+/** How far the rice is to half of its way to hot. */
+function warmedHalf(cooking: Cooking): number {
   const startC = cooking.inside.find(({ one }) => one.place === 'rice')?.one.tempC ?? 0
-  return startC + RICE.halfOf * (READY_C.checked - startC)
+  return (riceCoreC(cooking) - startC) / (RICE.halfOf * (READY_C.checked - startC))
 }
 function riceBrowning(cooking: Cooking): number {
   const index = cooking.inside.findIndex(({ one }) => one.place === 'rice')
