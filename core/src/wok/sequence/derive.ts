@@ -163,8 +163,8 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
   }
 }
 
-const signatureOf = ({ kind, slot, ids, segment, handling }: Move) =>
-  `${kind}.${slot}.${segment}.${handling ?? ''}.${ids.join('+')}`
+const signatureOf = ({ kind, slot, ids, segment, handling, isOnWall }: Move) =>
+  `${kind}.${slot}.${segment}.${handling ?? ''}.${isOnWall ? 'wall' : ''}.${ids.join('+')}`
 
 /** The cheapest by the estimate, and the cheapest of each egg, heat and order, so that none is left unseen. */
 function screen<T extends { choice: Choice; moves: readonly Move[] }>(
