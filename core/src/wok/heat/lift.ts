@@ -1,7 +1,7 @@
 import { BOUND, COMMON, FREE, HEAT, ICE, PER_FOOD } from './layout'
 import type { Portion } from './load'
 import { arrange } from './arrange'
-import { capacityJPerK, foodC } from './pan'
+import { foodC } from './pan'
 import type { Pan } from './layout'
 import { AIR_C, WATER_J_PER_KGK } from './parameters'
 
@@ -68,8 +68,3 @@ export function setPatch(pan: Pan, index: number, patchM2: number): void {
   pan.portions[index] = { ...portion, patchM2 }
   arrange(pan)
 }
-
-/** Mass of a component as it is now [g]. */
-export const massNowG = (pan: Pan, index: number): number =>
-  1000 * pan.portions[index]!.dryKg +
-  (1000 * (capacityJPerK(pan, index) - pan.portions[index]!.dryJPerK)) / WATER_J_PER_KGK

@@ -1,8 +1,10 @@
 import { aGriddle, aWok, HOB, RING } from '../../test/stations'
 import { aBatch, CARROT, CHICKEN, DUCK, ONION, PASTE, PLAIN, SHRIMP } from '../../test/wokDishes'
+import { batchSeconds } from './batchSeconds'
 import { derive, type SequenceInput } from './derive'
 import { faultsOf, type FaultCode } from './judge'
 import { keepsPin } from './pins'
+import type { Ended, Run } from './run'
 import { sequenceBatch } from './sequenceBatch'
 import type { ComponentInput, Pin, StatedSchools } from './vocabulary'
 
@@ -71,6 +73,36 @@ test('no candidate that fails a check is chosen or shown as runner-up, and the f
   }
 })
 
+describe('a run that holds, with one thing in it changed', () => {
+  const input = aBatch([SHRIMP, DUCK], { egg: 'firstOut', rawProtein: 'ownOut' })
+  const derived = derive(input)
+  if (derived.kind !== 'derived') throw new Error('it derives')
+  const { run } = derived.best
+  const codesOf = (changed: Run) => faultsOf(changed, derived.components, input.dish).map(({ code }) => code)
+  const ended = (id: string, change: Partial<Ended>): Run => ({
+    ...run,
+    ended: run.ended.map((end) => (end.one.id === id ? { ...end, ...change } : end)),
+  })
+
+  test.each<[string, FaultCode, Run]>([
+    ['shrimp hot enough, not for long enough', 'rawCold', ended('shrimp', { logKill: 3.9 })],
+    ['shrimp a degree too cool', 'rawCold', ended('shrimp', { peakC: 62 })],
+    [
+      'shrimp that never was in the vessel',
+      'rawCold',
+      { ...run, ended: run.ended.filter(({ one }) => one.id !== 'shrimp') },
+    ],
+    ['an egg set, but not safe', 'eggRaw', ended('egg', { logKill: 4.9 })],
+    ['duck a degree too cool', 'readyCold', ended('duck', { peakC: 73 })],
+    ['rice a degree too cool', 'riceCold', ended('rice', { peakC: 73 })],
+    ['garlic at its limit', 'burnt', ended('garlic', { burn: 1 })],
+    ['salt left out', 'missing', { ...run, moves: run.moves.filter(({ move }) => !move.ids.includes('salt')) }],
+  ])('%s is a fault', (_what, code, changed) => {
+    expect(codesOf(run)).toEqual([])
+    expect(codesOf(changed)).toEqual([code])
+  })
+})
+
 describe('one change, the smallest that works', () => {
   test('900 g on a hob steams: two batches, or rice less cold', () => {
     const one = sequenceBatch(aBatch([], {}, { batchMassG: 900 }))
@@ -86,14 +118,12 @@ describe('one change, the smallest that works', () => {
     expect(batchMassG).toBeLessThan(900)
   })
 
-  test('pieces of 50 mm are cut, and what is cut works', () => {
-    const cubes: ComponentInput = { id: 'cubes', role: 'protein', food: 'poultry', ratioG: 20, cut: { sizeMm: 30 } }
-    const { finding } = sequenceBatch(aBatch([cubes], {}, { batchMassG: 200 }))
-    if (finding) {
-      expect(finding.change).toMatchObject({ kind: 'cut', componentId: 'cubes' })
-      const { sizeMm } = finding.change as { sizeMm: number }
-      expect(sequenceBatch(aBatch([{ ...cubes, cut: { sizeMm } }], {}, { batchMassG: 200 })).finding).toBeNull()
-    }
+  test('thick pieces are cut smaller, and what is cut works', () => {
+    const cubes: ComponentInput = { id: 'cubes', role: 'protein', food: 'poultry', ratioG: 20, cut: { sizeMm: 50 } }
+    const { finding } = sequenceBatch(aBatch([cubes]))
+    expect(finding?.change).toMatchObject({ kind: 'cut', componentId: 'cubes' })
+    const { sizeMm } = finding!.change as { sizeMm: number }
+    expect(sequenceBatch(aBatch([{ ...cubes, cut: { sizeMm } }])).finding).toBeNull()
   })
 })
 
@@ -124,6 +154,18 @@ describe('what holds whatever the flame', () => {
     expect(dryS(aBatch([], schools, { station: aWok(4200) }))).toBeLessThanOrEqual(before)
     expect(dryS(aBatch([], schools, { riceTempC: 20 }))).toBeLessThanOrEqual(before)
   })
+})
+
+test.each([
+  ['a hob', aBatch([SHRIMP, ONION])],
+  ['a ring', aBatch([CHICKEN, CARROT], {}, RING_AT)],
+  ['a griddle', aBatch([DUCK], {}, GRIDDLE_AT)],
+])('on %s long steps say how long the same way takes within 5 %%', (_name, input) => {
+  const derived = derive(input)
+  if (derived.kind !== 'derived') throw new Error('it derives')
+  const { totalS, fits } = batchSeconds(input, derived.best.choice)
+  expect(fits).toBe(true)
+  expect(Math.abs(totalS / derived.best.run.totalS - 1)).toBeLessThan(0.05)
 })
 
 describe('pins', () => {

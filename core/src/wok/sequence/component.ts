@@ -72,7 +72,7 @@ const SOFT_GOAL: Readonly<Partial<Record<HeatFood, number>>> = { crispVeg: 0.4, 
 const GOLDEN = { aromatic: 3, ready: 0.6 } as const
 const FRAGRANT_ALLIUM = 0.3
 /** An egg counts as set in the vessel from this share on. */
-export const EGG_SET: number = 0.85
+const EGG_SET = 0.85
 
 /**
  * A component of a batch of `riceG` cooked rice.

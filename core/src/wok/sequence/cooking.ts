@@ -42,7 +42,7 @@ type InBowl = Inside & { lifted: Lifted; doneness: Doneness; sinceS: number; out
  * Steps of the simulation [s]: coarse where runs are ranked, fine for the one that is kept, long where only the
  * whole time is asked for; finer while an egg sets.
  */
-export const PRECISION = {
+const PRECISION = {
   ranking: { stepS: 1, eggStepS: 0.5, method: 'heun' },
   fine: { stepS: 0.5, eggStepS: 0.25, method: 'rk4' },
   coarse: { stepS: 4, eggStepS: 1, method: 'heun' },

@@ -44,7 +44,7 @@ function tagsOf({ food, ingredientId = '' }: Component): Tag[] {
 }
 
 /** The book's schools in the engine's words; what the book leaves open stays open. */
-export function schoolsFromBook({ egg, heat, oil, rice, sauce, garlic, wipe }: Schools): StatedSchools {
+function schoolsFromBook({ egg, heat, oil, rice, sauce, garlic, wipe }: Schools): StatedSchools {
   return {
     ...(egg !== 'none' && { egg }),
     heat,

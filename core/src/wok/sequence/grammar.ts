@@ -60,7 +60,7 @@ function aroundEgg(base: readonly WokComponent[][]): [WokComponent[][], WokCompo
 }
 
 /** Whether the whole base is taken out before the rice. */
-export const leavesBase = (choice: Choice, together: readonly WokComponent[]): boolean =>
+const leavesBase = (choice: Choice, together: readonly WokComponent[]): boolean =>
   (choice.rawProtein === 'withBaseOut' && together.length > 0) ||
   choice.egg === 'firstUnder' ||
   choice.egg === 'coated' ||

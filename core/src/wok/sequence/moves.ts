@@ -1,8 +1,7 @@
 import type { Handling } from '../heat/parameters'
 
 /** Parts of a run that have a heat of their own. */
-export const SEGMENTS = ['egg', 'own', 'base', 'rice', 'end', 'last'] as const
-export type Segment = (typeof SEGMENTS)[number]
+export type Segment = 'egg' | 'own' | 'base' | 'rice' | 'end' | 'last'
 
 /** Where a move stands in the grammar; it decides the words of its step. */
 export type Slot =

@@ -17,6 +17,8 @@ export type Change =
 
 const SMALLER = 0.7
 const MUCH_SMALLER = 0.5
+/** Where nothing else helps: a piece as thick as a thumb is cut to what fries. */
+const FINE = 0.2
 const WARMER_RICE_C = 20
 const MOST_BATCHES = 4
 const THAWED_C = 4
@@ -27,7 +29,7 @@ function batchesThatFit(input: SequenceInput): number {
   return Math.max(2, Math.ceil(fillM3(components) / vessel.workableM3))
 }
 
-/** The smallest change, in this order: cut, thaw, cut finer, heat, blanch, warmer rice, batches, another egg. */
+/** The smallest change, in this order: cut, thaw, cut finer, heat, blanch, warmer rice, batches, cut fine, another egg. */
 export function repairOf(input: SequenceInput, faults: readonly Fault[]): Change | null {
   const bad = new Set(faults.flatMap(({ componentIds }) => componentIds))
   for (const { change, input: changed } of changes(input, bad)) {
@@ -81,6 +83,7 @@ function* changes(input: SequenceInput, bad: ReadonlySet<string>): Generator<Tri
     const batchMassG = Math.round(input.batchMassG / count)
     yield { change: { kind: 'batches', count, batchMassG }, input: { ...input, batchMassG } }
   }
+  yield* cut(FINE)
   const { egg } = dish.schools
   if (egg !== undefined && egg !== 'auto')
     yield {

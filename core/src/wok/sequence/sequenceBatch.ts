@@ -9,7 +9,7 @@ import { topEggS } from './topEgg'
 import type { Choice } from './vocabulary'
 
 /** Name and version of this engine, in every score that it derives. */
-export const ENGINE = 'heat-1'
+const ENGINE = 'heat-1'
 
 /** How a batch is cooked, or why it cannot be and the smallest change that helps. */
 export type Sequenced = {
