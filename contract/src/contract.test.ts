@@ -1,5 +1,4 @@
-import { batchScore } from 'core/line/batchScore'
-import { DISH, TOOLS, US } from 'core/test/kitchen'
+import { DISH, scoreOnRing, TOOLS, US } from 'core/test/kitchen'
 import { z } from 'zod'
 import { Dish, DishImportQuery } from './dish'
 import { Name, Slug } from './ids'
@@ -10,11 +9,8 @@ import { FireRun, LiveChange, Run, RunEvent, Score } from './run'
 import { NewTicket, NewTickets } from './ticket'
 
 const UUID = '01900000-0000-7000-8000-000000000001'
-const score = () => {
-  const result = batchScore(DISH, { modifiers: [], allergies: [], parts: [{ portions: 2, modifiers: [] }] }, TOOLS, US)
-  if (result.kind !== 'score') throw new Error(result.kind)
-  return result.score
-}
+const SCORE = scoreOnRing(2)
+const score = () => SCORE
 
 describe('what core makes, the contract takes', () => {
   test('a score, whole and through JSON', () => {

@@ -13,7 +13,7 @@ import {
   type Dish as CoreDish,
 } from 'core/book/dish'
 import { FOODS } from 'core/book/food'
-import { isRawEgg } from 'core/wok/place'
+import { isRawEgg } from 'core/book/rawFood'
 import { z } from 'zod'
 import { Cut } from './cut'
 import { InstantMs, Name, Slug } from './ids'

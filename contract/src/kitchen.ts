@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { StationKind } from './dish'
 import { Name, Slug } from './ids'
 import { MeasureTools } from './measure'
+import { StationPlate } from './stationPlate'
 
 /** A station of the kitchen and the most portions it takes at once. */
 export const Station = z.strictObject({
@@ -12,6 +13,8 @@ export const Station = z.strictObject({
   kind: StationKind,
   powerW: z.number().positive().nullable(),
   capPortions: z.int().positive(),
+  /** What is known of its metal and flame; absent where nobody said more than its kind and power. */
+  heat: z.strictObject({ version: z.int().positive(), plate: StationPlate }).optional(),
 })
 export type Station = z.infer<typeof Station>
 

@@ -1,7 +1,19 @@
 import { ROLES } from 'core/book/dish'
 import { TROUBLES, type RunEvent as CoreRunEvent } from 'core/wok/runEvent'
 import { CHECKED_FOODS } from 'core/safety/limits'
-import { ACTIONS, CAUTIONS, CUES, ENGINES, HEAT_LEVELS, REASONS, type Score as CoreScore } from 'core/wok/score'
+import { HANDLINGS } from 'core/wok/heat/parameters'
+import {
+  ACTIONS,
+  CAUTIONS,
+  CUES,
+  ENGINES,
+  FIGURES,
+  HEAT_LEVELS,
+  REASONS,
+  SURFACES,
+  TOO_MUCH_CODES,
+  type Score as CoreScore,
+} from 'core/wok/score'
 import { z } from 'zod'
 import { Allergen } from './dish'
 import { areDistinct, Day, EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
@@ -39,7 +51,11 @@ const Step = z.strictObject({
       }),
     })
     .nullable(),
-  figure: z.literal('house'),
+  figure: z.enum(FIGURES),
+  figures: z.record(z.string().max(40), z.number()).optional(),
+  handsOnS: z.number().min(0).optional(),
+  latestS: z.number().optional(),
+  surface: z.enum(SURFACES).optional(),
   apart: z.strictObject({ portions: z.int().min(1), without: z.array(z.string()) }).optional(),
   onPortions: z.int().min(1).optional(),
 })
@@ -47,10 +63,19 @@ const Step = z.strictObject({
 /** The score of a batch: its steps in seconds, heat and amounts. */
 export const Score = z.strictObject({
   engine: z.enum(ENGINES),
-  steps: z.array(Step),
+  steps: z.array(Step).max(200),
   totalS: z.number(),
   riceMassG: z.number(),
   batchMassG: z.number(),
+  basis: z
+    .strictObject({
+      stationVersion: z.int().min(0),
+      handling: z.enum(HANDLINGS),
+      riceTempC: z.number().min(-40).max(100),
+      choice: z.record(z.string().max(40), z.string().max(40)),
+      warns: z.array(z.enum(TOO_MUCH_CODES)),
+    })
+    .optional(),
 }) satisfies z.ZodType<CoreScore>
 
 const eventBase = {
@@ -99,7 +124,10 @@ export const RunPart = z.strictObject({
   modifiers: z.array(Slug),
 })
 
-/** A batch fired at a station. The server works the score out again from the dish version: what counts is its own. */
+/**
+ * A batch fired at a station, with the score that the device derived. The server checks it against the dish, the tickets and
+ * the rules; without one, or where it does not hold, it derives its own.
+ */
 export const FireRun = z.strictObject({
   id: RunId,
   dishId: Slug,
@@ -119,6 +147,7 @@ export const FireRun = z.strictObject({
   deviceId: z.string().min(1).max(64),
   /** Fired while the kitchen had no network: the food is in the wok, so the run is kept whatever others fired. */
   isUnconfirmed: z.boolean(),
+  score: Score.optional(),
 })
 export type FireRun = z.infer<typeof FireRun>
 

@@ -11,6 +11,7 @@ import { BookPage } from './BookParts'
 import { DishBody } from './DishBody'
 import { DishLine } from './DishLine'
 import { useAllergenLines } from './dish/AllergenNotice'
+import { plainBatch, stationOf, useBatchScores } from '../wok/useBatchScores'
 import { dishColumns, dishRows } from './dishColumns'
 import type { Shelf } from './useShelf'
 import { useToday } from './useToday'
@@ -82,9 +83,27 @@ function Compare({ dishes, kitchen, shelf, styles }: WideBookProps) {
   const router = useRouter()
   const day = useToday()
   const allergens = useAllergenLines()
+  const answers = useBatchScores(
+    dishes.map((dish) => ({ dish, batch: plainBatch(1), station: stationOf(kitchen, dish) })),
+    kitchen,
+  )
+  const seconds = answers.map((one) =>
+    one.kind === 'value' && one.value.kind === 'score' ? one.value.score.totalS : null,
+  )
+  const known = seconds.join()
   const rows = useMemo(
-    () => dishRows(dishes, kitchen, shelf, styles, day, (dish) => allergens(dish.components).contains),
-    [dishes, kitchen, shelf, styles, day, allergens],
+    () =>
+      dishRows(
+        dishes,
+        shelf,
+        styles,
+        day,
+        (dish) => allergens(dish.components).contains,
+        (dish) => seconds[dishes.indexOf(dish)] ?? null,
+      ),
+    // The seconds are an array of their own each time: `known` is what they say.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [dishes, shelf, styles, day, allergens, known],
   )
   const columns = useMemo(() => dishColumns(t, kitchen.currency), [t, kitchen.currency])
   return (

@@ -1,8 +1,7 @@
 import { render } from '@testing-library/react'
 import type { Dish } from 'contract/dish'
-import type { Kitchen } from 'contract/kitchen'
 import { STYLES } from 'core/book/balance/style'
-import { DISH, TOOLS } from 'core/test/kitchen'
+import { DISH } from 'core/test/kitchen'
 import { ingredient } from 'core/test/ingredients'
 import { book } from './words.en'
 import { startWords, useWords } from '../words/i18n'
@@ -11,7 +10,6 @@ import { shelfOf } from './useShelf'
 
 beforeAll(() => startWords({ book }))
 
-const kitchen = { ruleSet: 'us', tools: TOOLS, currency: 'JPY' } as unknown as Kitchen
 const priced = (id: string) => ({
   ...ingredient({ id, waterG: 60, sodiumMg: id === 'soy' ? 6000 : 10 }),
   version: 0,
@@ -19,7 +17,14 @@ const priced = (id: string) => ({
   prices: [{ fromDay: '2026-01-01', packName: 'pack', packG: 1000, priceMinor: 500 }],
 })
 const rowsOf = (dish: Dish, ids = DISH.components.map((one) => one.id)) =>
-  dishRows([dish], kitchen, shelfOf(ids.map(priced) as never, []), STYLES, '2026-06-01', () => 'egg')
+  dishRows(
+    [dish],
+    shelfOf(ids.map(priced) as never, []),
+    STYLES,
+    '2026-06-01',
+    () => 'egg',
+    () => 95,
+  )
 const dish = { ...DISH, priceMinor: 1200 } as unknown as Dish
 
 test('a dish in a row: what it costs, what is left of its price, its salt and its seconds at the wok', () => {
@@ -29,14 +34,21 @@ test('a dish in a row: what it costs, what is left of its price, its salt and it
   const massG = dish.components.reduce((sum, one) => sum + (one.ratioG * dish.portionRiceG) / 100, 0)
   expect(row!.costMinor).toBeCloseTo(massG * 0.5, 6)
   expect(row!.margin).toBeCloseTo(1 - row!.costMinor! / 1200, 9)
-  expect(row!.seconds).toBeGreaterThan(60)
+  expect(row!.seconds).toBe(95)
   expect(row!.saltFraction).toBeGreaterThan(0)
 })
 
 test('what has no price has no cost and no margin, rather than a guess', () => {
   const all = DISH.components.map((one) => one.id)
   const shelf = shelfOf(all.map((id) => ({ ...priced(id), ...(id === 'egg' && { prices: [] }) })) as never, [])
-  const [row] = dishRows([dish], kitchen, shelf, STYLES, '2026-06-01', () => '')
+  const [row] = dishRows(
+    [dish],
+    shelf,
+    STYLES,
+    '2026-06-01',
+    () => '',
+    () => null,
+  )
   expect(row).toMatchObject({ costMinor: null, margin: null })
 })
 

@@ -1,8 +1,6 @@
 import type { Dish } from 'contract/dish'
-import type { Kitchen } from 'contract/kitchen'
 import { marginFraction } from 'core/book/balance/cost'
 import type { Style } from 'core/book/balance/style'
-import { batchScore } from 'core/line/batchScore'
 import { View } from 'react-native'
 import { Diamond } from '../ui/icons'
 import type { DataColumn } from '../ui/table/useDataTable'
@@ -22,7 +20,7 @@ export type DishRow = {
   margin: number | null
   saltFraction: number
   liquidFraction: number | null
-  /** How long one portion takes by its score [s]. */
+  /** How long one portion takes by its score [s]; null while that is worked out, too. */
   seconds: number | null
   findings: number
   contains: string
@@ -30,18 +28,16 @@ export type DishRow = {
 
 export const dishRows = (
   dishes: readonly Dish[],
-  kitchen: Kitchen,
   shelf: Shelf,
   styles: readonly Style[],
   day: string,
   containsOf: (dish: Dish) => string,
+  secondsOf: (dish: Dish) => number | null,
 ): DishRow[] =>
   dishes.flatMap((dish) => {
     const style = styles.find((one) => one.id === dish.style) ?? styles[0]
     if (!style) return []
     const judged = judgeDish(dish.components, dish.portionRiceG, shelf, style, dish.schools.oil, day)
-    const batch = { modifiers: [], allergies: [], parts: [{ portions: 1, modifiers: [] }] }
-    const scored = batchScore(dish, batch, kitchen.tools, kitchen)
     const { costMinor } = judged
     return [
       {
@@ -53,7 +49,7 @@ export const dishRows = (
         margin: costMinor !== null && dish.priceMinor ? marginFraction(dish.priceMinor, costMinor) : null,
         saltFraction: judged.balance.metrics.saltFraction,
         liquidFraction: judged.balance.metrics.freeLiquidFraction,
-        seconds: scored.kind === 'score' ? scored.score.totalS : null,
+        seconds: secondsOf(dish),
         findings: judged.findings.length,
         contains: containsOf(dish),
       },

@@ -1,3 +1,4 @@
+import { scoreWords } from './dish/score.en'
 import { dishWords } from './dish/words.en'
 import { editorWords } from './editor/words.en'
 import { filesWords } from './files/words.en'
@@ -6,6 +7,7 @@ import { styleWords } from './style/words.en'
 import { tasteWords } from './taste/words.en'
 
 export const book = {
+  score: scoreWords,
   title: 'Book',
   loading: 'Fetching the book',
   empty: 'No dish yet',

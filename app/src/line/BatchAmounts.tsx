@@ -1,7 +1,7 @@
 import { allergenListOf } from 'core/book/allergens'
 import { batchComponents } from 'core/book/batchComponents'
 import { View } from 'react-native'
-import { totalMassG } from 'core/book/scale'
+import { amountOf, totalMassG } from 'core/book/scale'
 import { StandardNotice } from '../book/dish/StandardNotice'
 import { useKitchen } from '../setup/useKitchen'
 import { useMeasureWords } from '../ui/measureWords'
@@ -10,15 +10,19 @@ import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { ShownBatch } from './useLinePlan'
 
-/** Everything a batch takes, in the order it goes in: grams and the kitchen's own measure. */
+/** Everything a batch takes, in the order it goes in, or as written until that is known: grams and the kitchen's own measure. */
 export function BatchAmounts({ batch }: { batch: ShownBatch }) {
   const t = useWords('line')
   const measureWords = useMeasureWords()
   const list = allergenListOf(useKitchen().data?.ruleSet ?? 'uk')
-  const entries = batch.score.steps.flatMap((step) =>
-    step.entries.filter((entry) => entry.motion === 'in' || entry.motion === 'plate'),
-  )
+  const { tools = null } = useKitchen().data ?? {}
   const result = batchComponents(batch.dish, batch, list)
+  const written = result.kind === 'batch' && tools ? result.batch.components : []
+  const entries = batch.score
+    ? batch.score.steps.flatMap((step) =>
+        step.entries.filter((entry) => entry.motion === 'in' || entry.motion === 'plate'),
+      )
+    : written.map(({ component, massG }) => amountOf(component, massG, tools!))
   return (
     <>
       <StandardNotice

@@ -12,7 +12,9 @@ import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useLineWords } from './lineWords'
 import { runAt } from './nextForHands'
-import { pastOf } from 'core/line/lineNow'
+import { batchInputOf, pastOf } from 'core/line/lineNow'
+import { useEffect } from 'react'
+import { workOut } from '../wok/workedOut'
 import type { Line, ShownBatch } from './useLinePlan'
 import { sayWashed } from './useStations'
 import type { useFire } from './useFire'
@@ -31,6 +33,7 @@ export function FireButton({
   const router = useRouter()
   const words = useLineWords(line)
   const { cookId } = useSettings()
+  useScoreOf(line, batch)
   const busy = batch ? runAt(line, batch.stationId) : (line.runs[0] ?? null)
   if (busy) {
     const detail = batch
@@ -70,12 +73,22 @@ export function FireButton({
       kind="main"
       isTall
       label={t('fire', { dish: `${batch.dish.shortName}, ${batch.portions}` })}
-      detail={t('fireOn', { station: batch.station.name, mass: formatMassG(batch.score.batchMassG) })}
+      disabledBecause={batch.score === null ? t('workingOut') : undefined}
+      detail={t('fireOn', { station: batch.station.name, mass: formatMassG(batch.batchMassG) })}
       isBusy={fire.isFiring}
       onPress={() => void fire.fire(batch)}
       className="flex-1"
     />
   )
+}
+
+/** The batch in hand has a score of its own, however far behind it stands. */
+function useScoreOf({ kitchen }: Line, batch: ShownBatch | null): void {
+  useEffect(() => {
+    if (!batch || batch.score !== null) return
+    const { dish, station } = batch
+    workOut(kitchen, { times: [], scores: [{ dish, station, batch: batchInputOf(batch) }] })
+  }, [kitchen, batch])
 }
 
 function dishShort(line: Line, dishId: string): string {
@@ -98,6 +111,17 @@ export function FireNotices({
   return (
     <View aria-live="polite" className="gap-2">
       {fire.error && <Notice kind="conflict" title={sentence} isSmall />}
+      {line.homeless.slice(0, 1).map((one) => (
+        <Notice
+          key={one.parts[0]?.itemId ?? ''}
+          kind="conflict"
+          isSmall
+          title={t('homeless', {
+            dish: `${dishShort(line, one.dishId)} ${one.portions}`,
+            tickets: [...new Set(one.parts.map((part) => part.ticketNumber))].join(', '),
+          })}
+        />
+      ))}
       {batch && batch.allergies.length > 0 && (
         <Notice
           kind="allergy"

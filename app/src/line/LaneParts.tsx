@@ -65,8 +65,8 @@ type BatchLaneProps = {
 export function BatchLane({ batch, geometry, x, topY, setUpY, isChosen, setUpWord, hasTitle }: BatchLaneProps) {
   const { channelPx, pxPerS } = geometry
   const middle = x + channelPx / 2
-  const drawing: ScoreDrawing = scoreDrawing(batch.score, plannedSpans(batch.score))
-  const bottomY = topY + batch.score.totalS * pxPerS
+  const drawing: ScoreDrawing | null = batch.score && scoreDrawing(batch.score, plannedSpans(batch.score))
+  const bottomY = topY + ((batch.upMs - batch.startMs) / 1000) * pxPerS
   const setUpPx = topY - setUpY
   return (
     <G>
@@ -96,16 +96,28 @@ export function BatchLane({ batch, geometry, x, topY, setUpY, isChosen, setUpWor
           {setUpWord}
         </SvgText>
       )}
-      <Score
-        drawing={drawing}
-        x={x}
-        y={topY}
-        channelPx={channelPx}
-        pxPerS={pxPerS}
-        topS={0}
-        hasLabels={false}
-        isForecast={!isChosen}
-      />
+      {drawing ? (
+        <Score
+          drawing={drawing}
+          x={x}
+          y={topY}
+          channelPx={channelPx}
+          pxPerS={pxPerS}
+          topS={0}
+          hasLabels={false}
+          isForecast={!isChosen}
+        />
+      ) : (
+        <Rect
+          x={x + 6}
+          y={topY}
+          width={channelPx - 12}
+          height={bottomY - topY}
+          rx={4}
+          fill={IN_CHANNEL}
+          opacity={0.14}
+        />
+      )}
       {batch.allergies.length > 0 && <AllergySign x={middle} y={(topY + bottomY) / 2} />}
       {isChosen && (
         <Rect

@@ -190,7 +190,7 @@ export function PhoneLineBar({ line, batch, fire }: LineView) {
         >
           <Text weight="bold" stretch="slim" numberOfLines={1}>
             {[
-              formatMassG(batch.score.riceMassG),
+              formatMassG(batch.riceMassG),
               rice.names.length > 0 ? t('riceFrom', { name: rice.names.join(' + ') }) : '',
               rice.shortG > 0 ? t('riceShort', { mass: formatMassG(rice.shortG) }) : '',
             ]

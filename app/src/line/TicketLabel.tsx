@@ -32,6 +32,7 @@ export function TicketLabel({
   const words = useLineWords(line)
   const lateS = upMs === null ? 0 : (upMs - ticket.promisedAtMs) / 1000
   const modifiers = words.modifiers(ticket)
+  const isPending = line.pending.some(({ parts }) => parts.some(({ ticketId }) => ticketId === ticket.id))
   return (
     <Pressable role="button" onPress={onPress} className="ring-focus min-h-14 flex-row gap-1.5 active:bg-plate">
       <Text size="lead" weight="bold" stretch="narrow" numberOfLines={1} className="min-w-8">
@@ -64,7 +65,9 @@ export function TicketLabel({
             weight={lateS > LATE_S ? 'bold' : 'normal'}
             numberOfLines={1}
           >
-            {upMs === null ? t('noStation') : `${words.time(ticket.promisedAtMs)}, ${words.lateness(lateS)}`}
+            {upMs === null
+              ? t(isPending ? 'planning' : 'noStation')
+              : `${words.time(ticket.promisedAtMs)}, ${words.lateness(lateS)}`}
           </Text>
         </View>
       </View>

@@ -3,6 +3,7 @@ import type { Kitchen } from 'contract/kitchen'
 import { DISH, TOOLS } from 'core/test/kitchen'
 import { addPortion, EMPTY_DRAFT, setPortions, type TicketDraft } from './draftTicket'
 import { effectOf } from './draftEffect'
+import { KNOWN } from '../wok/test/known'
 import { lineOf } from './useLinePlan'
 import type { ShownTicket } from './useTickets'
 
@@ -26,7 +27,7 @@ const waiting = (portions: number): ShownTicket =>
     isCancelled: false,
     items: [{ id: 'i1', dishId: dish.id, portions, firedPortions: 0, donePortions: 0, modifiers: [], allergies: [] }],
   }) as unknown as ShownTicket
-const line = (...tickets: ShownTicket[]) => lineOf(kitchen, [dish], { tickets, later: null }, [], [], NOW_MS)
+const line = (...tickets: ShownTicket[]) => lineOf(kitchen, [dish], { tickets, later: null }, [], [], NOW_MS, KNOWN)
 const draft = (portions: number, part: Partial<TicketDraft> = {}): TicketDraft => ({
   ...setPortions(addPortion(EMPTY_DRAFT, dish.id, 'new'), 'new', portions),
   ...part,

@@ -25,6 +25,7 @@ export function effectOf(draft: TicketDraft, line: Line, nowMs: number) {
     line.runs.map(({ run }) => run),
     line.pasts,
     nowMs,
+    line.known,
   )
   const mine = plan.batches.filter((batch) => batch.parts.some((part) => part.ticketId === DRAFT_ID))
   const last = [...mine].sort((a, b) => b.upMs - a.upMs)[0]

@@ -10,7 +10,7 @@ export function useBatchRice(line: Line, batch: ShownBatch | null): { names: str
     const index = line.batches.findIndex((one) => one.key === batch?.key)
     const allocation = allocateRice(
       lots,
-      line.batches.map((one) => one.score.riceMassG),
+      line.batches.map((one) => one.riceMassG),
     )[index]
     if (!allocation) return { names: [], shortG: 0 }
     const names = allocation.draws.map((draw) => lots.find((lot) => lot.id === draw.lotId)?.name ?? '')

@@ -20,7 +20,7 @@ export function useFire() {
   const [isFiring, setIsFiring] = useState(false)
   const [error, setError] = useState<Error | null>(null)
   const fire = async (batch: ShownBatch) => {
-    if (isFiring) return
+    if (isFiring || batch.score === null) return
     setIsFiring(true)
     setError(null)
     const body = FireRun.parse({
@@ -37,6 +37,7 @@ export function useFire() {
       handsFree,
       deviceId: deviceId(),
       isUnconfirmed: false,
+      score: batch.score,
     })
     try {
       const run = await sendJson('POST', '/runs', body, Run)

@@ -4,13 +4,14 @@ import type { Run } from 'contract/run'
 import type { StationPastRow } from 'contract/station'
 import type { LaterTickets } from 'contract/ticket'
 import type { ProposedBatch } from 'core/line/batches'
-import { lineNow, type LineBatch, type LineRun } from 'core/line/lineNow'
+import { lineNow, type LineBatch, type LineNow, type LineRun, type WorkedOut } from 'core/line/lineNow'
 import { ticketUps, type TicketUp } from 'core/line/ticketUps'
-import { useMemo } from 'react'
+import { useEffect, useMemo } from 'react'
 import { useDishes } from '../book/useDishes'
 import { useNowMs } from '../device/clock'
 import { useKitchen } from '../setup/useKitchen'
 import { useOpenRuns } from '../wok/useRuns'
+import { useWorkedOutVersion, workedOut, workOut } from '../wok/workedOut'
 import { useStations } from './useStations'
 import { useTickets, type ShownTicket } from './useTickets'
 
@@ -26,6 +27,10 @@ export type Line = {
   runs: readonly ShownRun[]
   batches: readonly ShownBatch[]
   homeless: readonly ProposedBatch[]
+  /** Batches whose times are being worked out. */
+  pending: readonly ProposedBatch[]
+  unknown: LineNow<Station, Dish, Run>['unknown']
+  known: WorkedOut<Station, Dish>
   /** Of all that is open, also of what is promised later. */
   portionsWaiting: number
   /** When and where the last portion of a ticket is up; a ticket of which a portion has no station may be missing. */
@@ -45,13 +50,20 @@ export function useLinePlan() {
   const runs = useOpenRuns()
   const { pasts } = useStations()
   const planMs = useNowMs(REPLAN_MS)
+  const version = useWorkedOutVersion()
   const { tickets: shown, later } = tickets
   /** Until the kitchen has answered, nobody knows that nothing waits. */
   const isAnswered = tickets.data !== undefined && runs.data !== undefined
   const line = useMemo((): Line | null => {
     if (!kitchen.data || !dishes.data || !isAnswered) return null
-    return lineOf(kitchen.data, dishes.data.dishes, { tickets: shown, later }, runs.runs, pasts, planMs)
-  }, [kitchen.data, dishes.data, isAnswered, shown, later, runs.runs, pasts, planMs])
+    const known = workedOut(kitchen.data)
+    return lineOf(kitchen.data, dishes.data.dishes, { tickets: shown, later }, runs.runs, pasts, planMs, known)
+    // What was worked out is read anew whenever there is more of it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [kitchen.data, dishes.data, isAnswered, shown, later, runs.runs, pasts, planMs, version])
+  useEffect(() => {
+    if (line) workOut(line.kitchen, line.unknown)
+  }, [line])
   const error = kitchen.error ?? dishes.error ?? tickets.error ?? runs.error
   const refetch = () => Promise.all([kitchen.refetch(), dishes.refetch(), tickets.refetch(), runs.refetch()])
   return { line, error: line ? null : error, refetch }
@@ -65,9 +77,10 @@ export function lineOf(
   runs: readonly Run[],
   pasts: readonly StationPastRow[],
   nowMs: number,
+  known: WorkedOut<Station, Dish>,
 ): Line {
-  const { stations, tools } = kitchen
-  const now = lineNow({ stations, dishes, tickets, runs, pasts, tools, rules: kitchen, nowMs })
+  const { stations } = kitchen
+  const now = lineNow({ stations, dishes, tickets, runs, pasts, rules: kitchen, known, nowMs })
   const portionsWaiting = now.portionsWaiting + (later?.portions ?? 0)
-  return { kitchen, dishes, tickets, later, pasts, ups: ticketUps(now), ...now, portionsWaiting }
+  return { kitchen, dishes, tickets, later, pasts, known, ups: ticketUps(now), ...now, portionsWaiting }
 }

@@ -1,8 +1,7 @@
 import { render, screen } from '@testing-library/react'
 import { Run } from 'contract/run'
 import type { Dish } from 'contract/dish'
-import type { Kitchen } from 'contract/kitchen'
-import { DISH, TOOLS } from 'core/test/kitchen'
+import { DISH, scoreOnRing } from 'core/test/kitchen'
 import { kitchenNowMs } from '../device/clock'
 import { startWords } from '../words/i18n'
 import { StepFace } from './StepFace'
@@ -11,7 +10,6 @@ import { localRun } from './useRuns'
 
 beforeAll(startWords)
 
-const kitchen = { tools: TOOLS, ruleSet: 'us' } as unknown as Kitchen
 const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
 const run = Run.parse(
   localRun(
@@ -29,9 +27,9 @@ const run = Run.parse(
       handsFree: true,
       deviceId: 'd',
       isUnconfirmed: false,
+      score: scoreOnRing(2),
     } as never,
     [DISH as Dish],
-    kitchen,
   ),
 )
 
@@ -65,7 +63,7 @@ test('rice: what, how much, which lot, how long, which sign and why', () => {
   expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Rice in')
   for (const text of [
     'Full flame',
-    '660 g',
+    '440 g',
     'lot R-18',
     '0:48',
     'grains jump, it hisses dry, no white lumps',
@@ -86,7 +84,7 @@ test('a raw protein: its check with the limit, its source, and who decides', () 
 
 test('two seasonings: each by name, in grams and in what the cook measures with', () => {
   render(<Face action="sauceIn" />)
-  expect(screen.getByText('20 g')).toBeTruthy()
+  expect(screen.getByText('13 g')).toBeTruthy()
   expect(screen.getByText(/On the bare metal beside the rice/)).toBeTruthy()
 })
 

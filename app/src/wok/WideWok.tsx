@@ -140,7 +140,7 @@ function NextBatch({ line, batch, hasScore }: { line: Line; batch: ShownBatch; h
           .join(' · ')}
       </Text>
       {batch.allergies.length > 0 && <Notice kind="allergy" isSmall title={words.allergens(batch.allergies)} />}
-      {hasScore && (
+      {hasScore && batch.score && (
         <Svg width={CHANNEL_PX * 2} height={SCORE_PX} aria-hidden>
           <Channel x={0} y={0} widthPx={CHANNEL_PX} heightPx={SCORE_PX} />
           <Score

@@ -2,16 +2,17 @@ import type { Kitchen } from 'contract/kitchen'
 import type { Dish } from 'contract/dish'
 import { FireRun, Run, type RunEvent } from 'contract/run'
 import type { NewTicketBody, Ticket } from 'contract/ticket'
-import { batchScore } from 'core/line/batchScore'
-import { DISH, TOOLS } from 'core/test/kitchen'
+import { DISH, scoreOnRing, TOOLS } from 'core/test/kitchen'
 import { runState } from 'core/wok/run'
 import type { Parcel } from '../device/outbox'
 import { lineOf } from '../line/useLinePlan'
 import { withParcels, type ShownTicket } from '../line/useTickets'
+import { KNOWN } from './test/known'
 import { localRun, withUnsent } from './useRuns'
 
 const id = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
 const dish = DISH as Dish
+const SCORE = scoreOnRing(2)
 const kitchen = {
   id: 'k',
   name: 'Kitchen',
@@ -82,29 +83,23 @@ const fire = (tickets: Ticket[], stationId = 'ring-a') =>
     handsFree: true,
     deviceId: 'phone',
     isUnconfirmed: true,
+    score: SCORE,
   })
 
 describe('a run that the kitchen does not know yet', () => {
-  test('is worked out as the server would', () => {
-    const run = localRun(fire([ticket(1, 3)]), [dish], kitchen)
-    const server = batchScore(
-      DISH,
-      { modifiers: [], allergies: [], parts: [{ portions: 3, modifiers: [] }] },
-      TOOLS,
-      kitchen,
-    )
-    expect(run?.score).toEqual(server.kind === 'score' ? server.score : null)
-    expect(run).toMatchObject({ state: 'open', events: [] })
+  test('has the score that it was fired with, and the name of its dish', () => {
+    const run = localRun(fire([ticket(1, 3)]), [dish])
+    expect(run).toMatchObject({ state: 'open', events: [], dishName: 'Everything rice', score: SCORE })
+    expect(localRun(fire([ticket(1, 3)]), [])?.dishName).toBe('everything')
   })
 
-  test('of a dish version that this device never saw is not guessed', () => {
-    expect(localRun({ ...fire([ticket(1, 3)]), dishVersion: 7 }, [dish], kitchen)).toBeNull()
-    expect(localRun(fire([ticket(1, 3)]), [dish], undefined)).toBeNull()
+  test('from a page that sent no score is not guessed: the kitchen derives it', () => {
+    expect(localRun({ ...fire([ticket(1, 3)]), score: undefined }, [dish])).toBeNull()
   })
 })
 
 describe('what was said and not yet sent', () => {
-  const run = () => Run.parse(localRun(fire([ticket(1, 2)]), [dish], kitchen))
+  const run = () => Run.parse(localRun(fire([ticket(1, 2)]), [dish]))
   const done = (n: number): RunEvent =>
     ({
       id: id(n),
@@ -172,7 +167,7 @@ describe('what was said and not yet sent', () => {
 
 describe('the proposed line', () => {
   const plan = (tickets: ShownTicket[], runs: Run[] = []) =>
-    lineOf(kitchen, [dish], { tickets, later: null }, runs, [], NOW_MS)
+    lineOf(kitchen, [dish], { tickets, later: null }, runs, [], NOW_MS, KNOWN)
 
   test('groups, places and times batches; what a run took on is not proposed again', () => {
     const tickets = [ticket(1, 2), ticket(2, 2), ticket(3, 1, { allergies: ['egg'] })]
@@ -182,7 +177,7 @@ describe('the proposed line', () => {
       [1, 'ring-b', 'wash'],
     ])
     expect(before.portionsWaiting).toBe(5)
-    const run = Run.parse(localRun(fire(tickets.slice(0, 2)), [dish], kitchen))
+    const run = Run.parse(localRun(fire(tickets.slice(0, 2)), [dish]))
     const after = plan(tickets, [run])
     expect(after.batches.map((batch) => batch.allergies)).toEqual([['egg']])
     expect(after.runs.map((shown) => shown.station?.name)).toEqual(['Ring A'])
@@ -196,7 +191,7 @@ describe('the proposed line', () => {
 
   test('what no station can cook is named, not lost', () => {
     const small = { ...kitchen, stations: kitchen.stations.map((one) => ({ ...one, kind: 'griddle' as const })) }
-    const line = lineOf(small, [dish], { tickets: [ticket(1, 1)], later: null }, [], [], NOW_MS)
+    const line = lineOf(small, [dish], { tickets: [ticket(1, 1)], later: null }, [], [], NOW_MS, KNOWN)
     expect([line.batches.length, line.portionsWaiting]).toEqual([0, 1])
     const stuck = plan([ticket(1, 1, { allergies: ['soy'] })])
     expect(stuck.homeless).toHaveLength(1)

@@ -1,14 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
-import type { Kitchen } from 'contract/kitchen'
 import type { Dish } from 'contract/dish'
 import { FireRun, Run, RunEvents, RunList, type RunEvent } from 'contract/run'
-import { batchScore } from 'core/line/batchScore'
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
 import { post, useOutbox, type Parcel } from '../device/outbox'
 import { useDishes } from '../book/useDishes'
-import { useKitchen } from '../setup/useKitchen'
 
 /** Runs at a station now: the kitchen's, with what this device fired or said and has not sent yet. */
 export function useOpenRuns() {
@@ -38,31 +35,29 @@ export function useRun(id: string) {
   return { ...query, run }
 }
 
-/** Runs fired here that the kitchen does not know yet, worked out by the same functions as the server's. */
+/** Runs fired here that the kitchen does not know yet, with the score that they were fired with. */
 function useLocalRuns(): Run[] {
   const parcels = useOutbox()
   const dishes = useDishes().data?.dishes
-  const kitchen = useKitchen().data
   return useMemo(() => {
     const fired = parcels.filter((parcel) => parcel.kind === 'run' && parcel.refusal === null)
     return fired.flatMap((parcel) => {
       const fire = FireRun.safeParse(parcel.body)
-      return (fire.success && localRun(fire.data, dishes ?? [], kitchen)) || []
+      return (fire.success && localRun(fire.data, dishes ?? [])) || []
     })
-  }, [parcels, dishes, kitchen])
+  }, [parcels, dishes])
 }
 
-export function localRun(fire: FireRun, dishes: readonly Dish[], kitchen: Kitchen | undefined): Run | null {
-  const dish = dishes.find((one) => one.id === fire.dishId && one.version === fire.dishVersion)
-  if (!dish || !kitchen) return null
-  const result = batchScore(dish, fire, kitchen.tools, kitchen)
-  if (result.kind === 'refused') return null
+/** A run as it was fired here; null where the parcel is from a page that sent no score. */
+export function localRun(fire: FireRun, dishes: readonly Dish[]): Run | null {
+  if (!fire.score) return null
+  const dish = dishes.find((one) => one.id === fire.dishId)
   const { deviceId: _deviceId, ...rest } = fire
   const run = {
     ...rest,
-    dishName: dish.name,
+    dishName: dish?.name ?? fire.dishId,
     lots: [],
-    score: result.score,
+    score: fire.score,
     state: 'open',
     endedAtMs: null,
     twicePortions: 0,

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { component, DISH, TOOLS, US } from '../test/kitchen'
+import { component, DISH, RING_HEAT, TOOLS, US } from '../test/kitchen'
 import { batchScore } from './batchScore'
 import { batchComponents, mixedParts, type BatchInput } from '../book/batchComponents'
 import type { Dish } from '../book/dish'
@@ -71,7 +71,7 @@ test('"take 1 out, then peanut 6.6 g on the other": what one declined is no step
     { portions: 1, modifiers: ['no-peanut'] },
     { portions: 1, modifiers: [] },
   ]
-  const result = batchScore(dish, { modifiers: [], allergies: [], parts }, TOOLS, US)
+  const result = batchScore(dish, { modifiers: [], allergies: [], parts }, RING_HEAT, TOOLS, US)
   const steps = result.kind === 'score' ? result.score.steps : []
   const out = steps.findIndex((step) => step.apart)
   const on = steps.findIndex((step) => step.entries.some((entry) => entry.name === 'peanut'))

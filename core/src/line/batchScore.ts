@@ -1,22 +1,59 @@
 import { allergenListOf } from '../book/allergens'
 import { batchComponents, type Batch, type BatchInput } from '../book/batchComponents'
 import type { Dish } from '../book/dish'
+import { isRawEgg } from '../book/rawFood'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
+import type { Handling } from '../wok/heat/parameters'
+import { usualHandling, usualStation } from '../wok/heat/usualStations'
+import type { HeatStation } from '../wok/heat/vessel'
 import type { Score } from '../wok/score'
-import { sequence } from '../wok/sequence'
+import { dishFromBook } from '../wok/sequence/fromBook'
+import { scoreOf } from '../wok/sequence/scoreOf'
+import { sequenceBatch, type Finding, type Sequenced } from '../wok/sequence/sequenceBatch'
 
-/** The score of a batch, or why it cannot be cooked as ordered. */
+/** The heat that a batch is cooked by: a version of a station, how food is moved on it, and how cold the rice is. */
+export type BatchHeat = { station: HeatStation; stationVersion: number; handling: Handling; riceTempC: number }
+
+/** Rice from the fridge [°C]; common practice. */
+export const CHILLED_RICE_C = 4
+
+/** A station of the kitchen with what is known of its heat; without a version it is what is usual for its kind and power. */
+export type HeatedStation = {
+  kind: Dish['stationKind']
+  powerW: number | null
+  heat?: { version: number; plate: HeatStation } | undefined
+}
+/** The heat of a station, with rice from the fridge. */
+export function heatOf({ kind, powerW, heat }: HeatedStation): BatchHeat {
+  const station = heat?.plate ?? usualStation(kind, powerW)
+  return {
+    station,
+    stationVersion: heat?.version ?? 0,
+    handling: usualHandling(station),
+    riceTempC: CHILLED_RICE_C,
+  }
+}
+
+/** Why a batch cannot be cooked as ordered, whatever the station. */
+export type BatchRefused = {
+  kind: 'refused'
+  reason: 'modifier' | 'allergen' | 'allergenUnknown' | 'rice' | 'eggSchool'
+  names: string[]
+}
+/** A batch that may be cooked, or why not. */
+export type OrderedBatch = { kind: 'batch'; batch: Batch } | BatchRefused
+/** The score of a batch, or why it cannot be cooked as ordered, or not at this station. */
 export type BatchScore =
-  | { kind: 'score'; score: Score; batch: Batch }
-  | {
-      kind: 'refused'
-      reason: 'modifier' | 'allergen' | 'allergenUnknown' | 'rice' | 'eggSchool'
-      names: string[]
-    }
+  | { kind: 'score'; score: Score; batch: Batch; derived: Pick<Sequenced, 'rejected' | 'runnerUp' | 'pins'> }
+  | { kind: 'infeasible'; finding: Finding; batch: Batch; pins: Sequenced['pins'] }
+  | BatchRefused
 
-/** The score of a batch: what all portions get alike, and at the end what only some of them get. */
-export function batchScore(dish: Dish, input: BatchInput, tools: MeasureTools, rules: CookRules): BatchScore {
+/** The most rice [g] that any station of this trade holds: above it, a slipped digit is likelier than an order. */
+const MAX_RICE_G = 20_000
+
+/** What a batch takes of everything, or why it cannot be cooked as ordered. */
+export function orderedBatch(dish: Dish, input: BatchInput, rules: CookRules): OrderedBatch {
   const result = batchComponents(dish, input, allergenListOf(rules.ruleSet))
   switch (result.kind) {
     case 'unknown-modifier':
@@ -28,22 +65,49 @@ export function batchScore(dish: Dish, input: BatchInput, tools: MeasureTools, r
       return { kind: 'refused', reason: 'allergenUnknown', names: [result.allergen, ...result.components] }
     case 'batch':
   }
-  const { batch } = result
-  const sequenced = sequence({
-    dish,
-    components: batch.shared.map(({ component }) => component),
-    groups: batch.groups,
-    riceMassG: batch.riceMassG,
-    tools,
-    rules,
-  })
-  switch (sequenced.kind) {
-    case 'score':
-      return { kind: 'score', score: sequenced.score, batch }
-    case 'no-rice':
-    case 'too-much':
-      return { kind: 'refused', reason: 'rice', names: [] }
-    case 'no-egg-school':
-      return { kind: 'refused', reason: 'eggSchool', names: sequenced.names }
-  }
+  const { shared, riceMassG } = result.batch
+  const hasRice = shared.some(({ component }) => component.role === 'rice')
+  if (!hasRice || !(riceMassG > 0) || riceMassG > MAX_RICE_G) return { kind: 'refused', reason: 'rice', names: [] }
+  const rawEggs = shared.filter(({ component }) => isRawEgg(component))
+  if (dish.schools.egg === 'none' && rawEggs.length > 0)
+    return { kind: 'refused', reason: 'eggSchool', names: rawEggs.map(({ component }) => component.name) }
+  return result
 }
+
+/**
+ * The score of a batch at a station: what all portions get alike is derived from its heat, and at the end comes what only
+ * some of them get. More than the station can fry well is scored all the same, with its warning. Some tens of milliseconds: never inside a transaction, and on a screen in a worker.
+ */
+export function batchScore(
+  dish: Dish,
+  input: BatchInput,
+  heat: BatchHeat,
+  tools: MeasureTools,
+  rules: CookRules,
+): BatchScore {
+  const ordered = orderedBatch(dish, input, rules)
+  if (ordered.kind === 'refused') return ordered
+  const { batch } = ordered
+  const derived = sequenceBatch(sequenceInput(dish, batch, heat, rules))
+  const { choice, finding, steps, rejected, runnerUp, pins, warns } = derived
+  if (finding !== null || choice === null)
+    return { kind: 'infeasible', finding: finding ?? { bad: [], change: null }, batch, pins }
+  const { stationVersion, handling, riceTempC } = heat
+  const score = scoreOf(steps, batch, { stationVersion, handling, riceTempC, choice, warns }, tools)
+  return { kind: 'score', score, batch, derived: { rejected, runnerUp, pins } }
+}
+
+/** What the engine is asked for a batch: what all portions share. */
+export const sequenceInput = (dish: Dish, batch: Batch, heat: BatchHeat, rules: CookRules) => ({
+  dish: dishFromBook(
+    dish,
+    batch.shared.map(({ component }) => component),
+    batch.riceMassG,
+  ),
+  station: heat.station,
+  handling: heat.handling,
+  batchMassG: batch.riceMassG,
+  riceTempC: heat.riceTempC,
+  rules,
+  keepsTooMuch: true,
+})

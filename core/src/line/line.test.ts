@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DISH, TOOLS, US } from '../test/kitchen'
+import { DISH, RING_HEAT, TOOLS, US } from '../test/kitchen'
 import type { Dish } from '../book/dish'
 import { proposeBatches, type WaitingItem } from './batches'
 import { batchScore } from './batchScore'
@@ -143,19 +143,19 @@ describe('batches', () => {
 
 describe('amounts of a batch', () => {
   const parts = [
-    { portions: 3, modifiers: [] },
+    { portions: 1, modifiers: [] },
     { portions: 1, modifiers: ['no-nori'] },
   ]
 
   test('a late modifier takes out its share and leaves the rest', () => {
-    const result = batchScore(DISH, { modifiers: [], allergies: [], parts }, TOOLS, US)
+    const result = batchScore(DISH, { modifiers: [], allergies: [], parts }, RING_HEAT, TOOLS, US)
     const entries = result.kind === 'score' ? result.score.steps.flatMap((step) => step.entries) : []
-    expect(entries.find((one) => one.componentId === 'nori')?.massG).toBeCloseTo(0.5 * 2.2 * 3, 9)
-    expect(entries.find((one) => one.componentId === 'rice')?.massG).toBe(880)
+    expect(entries.find((one) => one.componentId === 'nori')?.massG).toBeCloseTo(0.5 * 2.2, 9)
+    expect(entries.find((one) => one.componentId === 'rice')?.massG).toBe(440)
   })
 
   test('an allergen that stays is refused by name', () => {
-    expect(batchScore(DISH, { modifiers: [], allergies: ['gluten'], parts }, TOOLS, US)).toEqual({
+    expect(batchScore(DISH, { modifiers: [], allergies: ['gluten'], parts }, RING_HEAT, TOOLS, US)).toEqual({
       kind: 'refused',
       reason: 'allergen',
       names: ['gluten', 'soy'],
@@ -175,13 +175,7 @@ describe('plan', () => {
     ...change,
   })
   const plan = (items: WaitingItem[], stations: StationNow[], nowMs = 0) =>
-    planLine(
-      propose(items),
-      stations,
-      () => 'wok',
-      () => 200,
-      nowMs,
-    )
+    planLine(propose(items), stations, ({ portions }, { capPortions }) => (portions > capPortions ? null : 200), nowMs)
 
   test('each batch where it is up first, one at a time a station', () => {
     const { batches } = plan(

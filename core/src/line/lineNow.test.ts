@@ -1,7 +1,6 @@
 import fc from 'fast-check'
-import { DISH, TOOLS, US } from '../test/kitchen'
-import { batchScore } from './batchScore'
-import { lineNow, pastOf, type LineInput, type LineTicket, type OpenRun } from './lineNow'
+import { DISH, scoreOnRing, US } from '../test/kitchen'
+import { lineNow, pastOf, type LineInput, type LineTicket, type OpenRun, type WorkedOut } from './lineNow'
 import type { Station } from './planLine'
 
 const NOW_MS = 1_000_000
@@ -30,6 +29,12 @@ const ticket = (n: number, portions: number, part: Partial<LineTicket['items'][n
     },
   ],
 })
+const SCORE = scoreOnRing(2)
+/** The larger ring takes four portions, the smaller two; a portion more is half a minute more. */
+const KNOWN: WorkedOut<Station, typeof DISH> = {
+  timesOf: (_dish, { capPortions }) => ({ seconds: [120, 150, 180, 210].slice(0, capPortions) }),
+  scoreOf: () => null,
+}
 type Input = LineInput<Station, typeof DISH, LineTicket, OpenRun>
 const input = (part: Partial<Input>): Input => ({
   stations: STATIONS,
@@ -37,20 +42,18 @@ const input = (part: Partial<Input>): Input => ({
   tickets: [],
   runs: [],
   pasts: [],
-  tools: TOOLS,
   rules: US,
+  known: KNOWN,
   nowMs: NOW_MS,
   ...part,
 })
 function run(stationId: string, part: Partial<OpenRun> = {}): OpenRun {
-  const scored = batchScore(DISH, { modifiers: [], allergies: [], parts: [{ portions: 2, modifiers: [] }] }, TOOLS, US)
-  if (scored.kind !== 'score') throw new Error('the dish has a score')
   return {
     id: `run-${stationId}`,
     stationId,
     dishId: DISH.id,
     firedAtMs: NOW_MS,
-    score: scored.score,
+    score: SCORE,
     handsFree: true,
     parts: [{ itemId: 'i1', portions: 2 }],
     events: [],
@@ -59,7 +62,14 @@ function run(stationId: string, part: Partial<OpenRun> = {}): OpenRun {
 }
 
 test('an empty line is empty', () => {
-  expect(lineNow(input({}))).toEqual({ runs: [], batches: [], homeless: [], portionsWaiting: 0 })
+  expect(lineNow(input({}))).toEqual({
+    runs: [],
+    batches: [],
+    homeless: [],
+    pending: [],
+    portionsWaiting: 0,
+    unknown: { times: [], scores: [] },
+  })
 })
 
 test('what was fired on this device is not proposed again, even before the kitchen knows', () => {
@@ -105,6 +115,46 @@ test('what nobody said of a station is not so: an allergy waits for a wash', () 
     )
   expect(at([STATIONS[0]!], ['egg']).batches[0]!.setUp).toBe('wash')
   expect(at([STATIONS[0]!], []).batches[0]!.setUp).toBe('wipe')
+})
+
+test('what nobody has worked out yet is neither placed nor without a home, and is asked for', () => {
+  const known = { timesOf: () => null, scoreOf: () => null }
+  const now = lineNow(input({ tickets: [ticket(1, 3)], known }))
+  expect([now.batches, now.homeless]).toEqual([[], []])
+  expect(now.pending).toMatchObject([{ portions: 3 }])
+  expect(now.unknown.times.map(({ dish, station }) => [dish.id, station.id])).toEqual([
+    [DISH.id, 'ring-a'],
+    [DISH.id, 'ring-b'],
+  ])
+})
+
+test('the times of a dish place a batch; its own score, once known, is what counts', () => {
+  const tickets = [ticket(1, 2)]
+  const [rough] = lineNow(input({ tickets })).batches
+  expect([rough!.score, rough!.upMs - rough!.startMs]).toEqual([null, 150_000])
+  const known = {
+    ...KNOWN,
+    scoreOf: () => ({ kind: 'score' as const, score: SCORE, batch: {} as never, derived: {} as never }),
+  }
+  const now = lineNow(input({ tickets, known }))
+  expect([now.batches[0]!.score, now.unknown.scores]).toEqual([SCORE, []])
+  expect(now.batches[0]!.upMs - now.batches[0]!.startMs).toBe(SCORE.totalS * 1000)
+})
+
+test('a station takes no more than its heat can fry, whatever the house wishes; where that is nothing, the batch has no home', () => {
+  const upTo = (most: number) => ({ ...KNOWN, timesOf: () => ({ seconds: [120, 150, 180].slice(0, most) }) })
+  const portions = (most: number) =>
+    lineNow(input({ tickets: [ticket(1, 7)], known: upTo(most) })).batches.map((one) => one.portions)
+  expect(portions(3)).toEqual([3, 2, 2])
+  expect(portions(1)).toEqual([1, 1, 1, 1, 1, 1, 1])
+  expect(lineNow(input({ tickets: [ticket(1, 1)], known: upTo(0) })).homeless).toHaveLength(1)
+})
+
+test('only the first batches are asked a score of their own, in the order in which they start', () => {
+  const tickets = Array.from({ length: 40 }, (_, i) => ticket(i + 1, 4))
+  const { batches, unknown } = lineNow(input({ tickets }))
+  const first = [...batches].sort((a, b) => a.startMs - b.startMs).slice(0, 12)
+  expect(unknown.scores.map(({ station }) => station.id)).toEqual(first.map(({ stationId }) => stationId))
 })
 
 test('law: every waiting portion stands in exactly one batch, none over its station, no station two at once', () => {

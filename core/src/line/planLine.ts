@@ -28,20 +28,22 @@ export const SET_UP_S = { none: 0, wipe: 15, wash: 60 } as const
 /**
  * Batches in the order given, each on the station that has it up first: one batch at a time a station, a wash before
  * every batch with an allergy unless it was done, a wipe between different dishes. List scheduling: no batch waits for a like one.
+ * @param secondsAt how long a batch takes at a station; null where it cannot be cooked there
  */
-export function planLine(
+export function planLine<S extends StationNow>(
   batches: readonly ProposedBatch[],
-  stations: readonly StationNow[],
-  kindOf: (dishId: string) => StationKind,
-  durationS: (batch: ProposedBatch) => number,
+  stations: readonly S[],
+  secondsAt: (batch: ProposedBatch, station: S) => number | null,
   nowMs: number,
 ): LinePlan {
   const free = new Map(stations.map((station) => [station.id, { ...station }]))
   const plan: LinePlan = { batches: [], homeless: [] }
   for (const batch of batches) {
     const places = [...free.values()]
-      .filter((station) => station.kind === kindOf(batch.dishId) && station.capPortions >= batch.portions)
-      .map((station) => place(batch, station, durationS(batch), nowMs))
+      .flatMap((station) => {
+        const lastsS = secondsAt(batch, station)
+        return lastsS === null ? [] : [place(batch, station, lastsS, nowMs)]
+      })
       .sort((a, b) => a.upMs - b.upMs)
     const best = places[0]
     const station = best && free.get(best.stationId)

@@ -1,11 +1,8 @@
-import { DISH, EVERYTHING, TOOLS, US } from '../test/kitchen'
+import { scoreOnRing } from '../test/kitchen'
 import type { RunEvent } from '../wok/runEvent'
-import { sequence } from '../wok/sequence'
 import { runRecord } from './runSummary'
 
-const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, rules: US })
-if (result.kind !== 'score') throw new Error(result.kind)
-const { score } = result
+const score = scoreOnRing(2)
 const FIRED_MS = 1_700_000_000_000
 const run = { id: 'run', firedAtMs: FIRED_MS, score, handsFree: true }
 const at = (second: number) => FIRED_MS + second * 1000
@@ -30,7 +27,7 @@ const stop: RunEvent = {
 }
 
 test('plan stands beside run: ten seconds more are ten seconds late', () => {
-  const record = runRecord(run, [later], at(first.durationS + 12))
+  const record = runRecord(run, [later], at(first.durationS + 11))
   expect(record.steps[0]).toMatchObject({ plannedStartS: 0, actualStartS: 0, lateS: 0 })
   expect(record.steps[1]).toMatchObject({ actualStartS: first.durationS + 10, lateS: 10, endedBy: null })
   expect([record.plannedS, record.actualS, record.lateS]).toEqual([score.totalS, null, null])

@@ -1,6 +1,8 @@
 import type { Component, Dish, Role } from '../book/dish'
+import { batchScore, heatOf } from '../line/batchScore'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
+import type { Score } from '../wok/score'
 
 export const TOOLS: MeasureTools = {
   system: 'us',
@@ -82,4 +84,15 @@ export const DISH: Dish = {
     { id: 'less-salt', name: 'less salt', removes: [], scales: [{ componentId: 'soy', factor: 0.5 }] },
     { id: 'no-rice', name: 'no rice', removes: ['rice'], scales: [] },
   ],
+}
+
+/** A jet ring of 24 kW with rice from the fridge. */
+export const RING_HEAT = heatOf({ kind: 'wok', powerW: 24_000 })
+
+/** The score of so many portions of a dish, as written, on the ring. */
+export function scoreOnRing(portions: number, dish: Dish = DISH, rules: CookRules = US): Score {
+  const parts = [{ portions, modifiers: [] }]
+  const result = batchScore(dish, { modifiers: [], allergies: [], parts }, RING_HEAT, TOOLS, rules)
+  if (result.kind !== 'score') throw new Error(`${dish.name}: ${result.kind}`)
+  return result.score
 }

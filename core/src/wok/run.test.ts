@@ -1,14 +1,11 @@
 import fc from 'fast-check'
-import { DISH, EVERYTHING, TOOLS, US } from '../test/kitchen'
+import { scoreOnRing } from '../test/kitchen'
 import { compareEvents, nextStamp, type Stamp } from '../event/eventOrder'
 import { forgettable } from './forgot'
 import { projectedStartsMs, runState, type FiredRun } from './run'
 import { NOT_YET_S, type RunEvent } from './runEvent'
-import { sequence } from './sequence'
 
-const result = sequence({ dish: DISH, components: EVERYTHING, riceMassG: 660, tools: TOOLS, rules: US })
-if (result.kind !== 'score') throw new Error(result.kind)
-const { score } = result
+const score = scoreOnRing(2)
 const FIRED_MS = 1_700_000_000_000
 const run: FiredRun = { id: 'run', firedAtMs: FIRED_MS, score, handsFree: true }
 const at = (second: number) => FIRED_MS + second * 1000

@@ -135,7 +135,7 @@ class Fold {
   private endUpTo(stepId: string, atMs: number): void {
     const target = this.steps.findIndex((step) => step.id === stepId)
     while (this.endedMs === null && this.stepIndex <= target) {
-      const waits = this.step().check !== null && (this.stepIndex < target || this.run.score.engine === 'rules-2')
+      const waits = this.step().check !== null && (this.stepIndex < target || this.run.score.engine !== 'rules-1')
       if (waits) return
       this.endStep(atMs, 'cook')
     }

@@ -1,5 +1,6 @@
 import type { BatchAmount } from '../book/scale'
 import type { CheckedFood, CookLimit } from '../safety/limits'
+import type { Handling } from './heat/parameters'
 
 /** How far the flame is open. */
 export const HEAT_LEVELS = ['off', 'low', 'medium', 'high', 'full'] as const
@@ -152,12 +153,39 @@ export type Step = {
   apart?: { portions: number; without: readonly string[] } | undefined
   /** What this step adds goes on so many portions only. */
   onPortions?: number | undefined
-  /** Where the duration comes from; every one is a house figure until the station is calibrated. */
-  figure: 'house'
+  /** Where the duration comes from: the heat model, or a house figure. */
+  figure: (typeof FIGURES)[number]
+  /** What the reason stands on, by name with its unit: `metalC`, `drySeconds`. */
+  figures?: Readonly<Record<string, number>> | undefined
+  /** Seconds in which the cook cannot do anything else. */
+  handsOnS?: number | undefined
+  /** The latest second at which the step may begin and everything still holds. */
+  latestS?: number | undefined
+  /** The station, or another surface beside it. */
+  surface?: (typeof SURFACES)[number] | undefined
 }
+export const FIGURES = ['house', 'model'] as const
+export const SURFACES = ['station', 'beside'] as const
 
-/** `rules-2`: a check is answered by a word of its own; before, Done did. */
-export const ENGINES = ['rules-1', 'rules-2'] as const
+/**
+ * `rules-1` and `rules-2` took every duration from house figures; since `rules-2` a check is answered by a word of its own,
+ * before, Done did. `heat-1` derives both from the heat of the station.
+ */
+export const ENGINES = ['rules-1', 'rules-2', 'heat-1'] as const
+
+export const TOO_MUCH_CODES = ['tooFull', 'steams'] as const
+export type TooMuch = (typeof TOO_MUCH_CODES)[number]
+/** What a score was derived from besides the dish and the batch. */
+export type ScoreBasis = {
+  /** Version of the station; 0 is what is usual for its kind and power. */
+  stationVersion: number
+  handling: Handling
+  riceTempC: number
+  /** The way that was chosen, school by school. */
+  choice: Readonly<Record<string, string>>
+  /** The batch is too much for the station: it is too full to work in, or steams. */
+  warns: readonly TooMuch[]
+}
 
 /** A timed run at one station: steps without a gap from second 0. */
 export type Score = {
@@ -166,4 +194,6 @@ export type Score = {
   totalS: number
   riceMassG: number
   batchMassG: number
+  /** Absent in scores by house figures. */
+  basis?: ScoreBasis | undefined
 }

@@ -2,7 +2,7 @@ import { OpenTickets } from 'contract/ticket'
 import { DishList, type Dish } from 'contract/dish'
 import { Kitchen } from 'contract/kitchen'
 import { proposeBatches } from 'core/line/batches'
-import { batchScore } from 'core/line/batchScore'
+import { batchScore, heatOf } from 'core/line/batchScore'
 import { largestCap, planLine } from 'core/line/planLine'
 import { waitingItems } from 'core/line/waiting'
 import { openTestKitchen, send } from '../db/test/testKitchen'
@@ -19,15 +19,15 @@ test('at a fresh start every ticket is in time, if the cook fires what the line 
     const proposed = proposeBatches(waitingItems(tickets), byId, (dish) =>
       largestCap(house.stations, (dish as Dish).stationKind),
     )
-    const totalS = (batch: (typeof proposed)[number]) => {
-      const result = batchScore(byId.get(batch.dishId)!, batch, house.tools, house)
-      if (result.kind === 'refused') throw new Error(`${batch.dishId}: ${result.reason} ${result.names.join()}`)
-      return result.score.totalS
+    const secondsAt = (batch: (typeof proposed)[number], station: (typeof house.stations)[number]) => {
+      if (station.kind !== kindOf(batch.dishId) || station.capPortions < batch.portions) return null
+      const result = batchScore(byId.get(batch.dishId)!, batch, heatOf(station), house.tools, house)
+      return result.kind === 'score' ? result.score.totalS : null
     }
     const untouched = { lastDishId: null, usedUntilMs: null, washedAtMs: null }
     const nowMs = Math.min(...tickets.map((ticket) => ticket.placedAtMs)) + 30_000
     const stations = house.stations.map((one) => ({ ...one, ...untouched, freeAtMs: nowMs }))
-    const { batches, homeless } = planLine(proposed, stations, kindOf, totalS, nowMs)
+    const { batches, homeless } = planLine(proposed, stations, secondsAt, nowMs)
     expect(homeless).toEqual([])
     expect(batches.map(({ dishId, lateS }) => [dishId, lateS]).filter(([, lateS]) => Number(lateS) > 0)).toEqual([])
   } finally {

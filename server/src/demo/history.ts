@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import { EventId, RunId } from 'contract/ids'
 import type { Kitchen } from 'contract/kitchen'
-import { RunPart, type Run, type RunEvent } from 'contract/run'
+import { RunPart, type FireRun, type Run, type RunEvent } from 'contract/run'
 import { NewTicket, type Ticket } from 'contract/ticket'
 import { proposeBatches, type ProposedBatch } from 'core/line/batches'
 import { largestCap } from 'core/line/planLine'
@@ -11,6 +11,7 @@ import { v7 as newId } from 'uuid'
 import { boatWave } from '../device/feed/boatWave'
 import { placeTickets } from '../line/placeTickets'
 import { withIds } from '../line/ticketIds'
+import { fireDerived } from '../wok/deriveScore'
 import { fireRun } from '../wok/fireRun'
 import { insertStationEvent } from '../wok/stations.sql'
 import { takeEvents } from '../wok/takeEvents'
@@ -79,26 +80,22 @@ async function cookBatch(
       },
       firedAtMs - 4000,
     )
-  const run = await fireRun(
-    connection,
-    kitchen,
-    {
-      id: RunId.parse(newId({ msecs: firedAtMs })),
-      dishId: dish.id,
-      dishVersion: dish.version,
-      stationId: station.id,
-      cookId: DEMO_COOK_AT[station.id] ?? null,
-      modifiers: [...batch.modifiers],
-      allergies: [...batch.allergies],
-      parts: RunPart.array().parse(batch.parts),
-      firedAtMs,
-      promisedAtMs: Math.round(batch.promisedAtMs),
-      handsFree: true,
-      deviceId: 'demo',
-      isUnconfirmed: false,
-    },
+  const fire: FireRun = {
+    id: RunId.parse(newId({ msecs: firedAtMs })),
+    dishId: dish.id,
+    dishVersion: dish.version,
+    stationId: station.id,
+    cookId: DEMO_COOK_AT[station.id] ?? null,
+    modifiers: [...batch.modifiers],
+    allergies: [...batch.allergies],
+    parts: RunPart.array().parse(batch.parts),
     firedAtMs,
-  )
+    promisedAtMs: Math.round(batch.promisedAtMs),
+    handsFree: true,
+    deviceId: 'demo',
+    isUnconfirmed: false,
+  }
+  const run = await fireDerived(kitchen, (score) => fireRun(connection, kitchen, fire, firedAtMs, score))
   const { events, endsAtMs } = cooksWords(run, random)
   await takeEvents(connection, kitchen.id, run.id, events, endsAtMs + AFTER_END_MS)
   freeAtMs.set(station.id, endsAtMs + 20_000)

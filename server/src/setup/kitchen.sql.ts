@@ -19,15 +19,30 @@ export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | 
     [kitchenId],
   )
   if (!kitchens[0]) return null
-  const [stations] = await db.execute<RowDataPacket[]>(
-    'SELECT id, name, kind, power_w AS powerW, cap_portions AS capPortions FROM station WHERE kitchen_id = ? ORDER BY position',
-    [kitchenId],
-  )
+  const stations = await listStations(db, kitchenId)
   const [staff] = await db.execute<RowDataPacket[]>(
     'SELECT id, name, role FROM staff WHERE kitchen_id = ? ORDER BY position',
     [kitchenId],
   )
   return Kitchen.parse({ ...kitchens[0], isScottish: kitchens[0]['isScottish'] === 1, stations, staff })
+}
+
+/** The stations in their order, each with its newest version where it has one. */
+async function listStations(db: Db, kitchenId: string): Promise<unknown[]> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT s.id, s.name, s.kind, s.power_w AS powerW, s.cap_portions AS capPortions, v.version, v.plate
+       FROM station s
+       LEFT JOIN station_version v
+              ON v.kitchen_id = s.kitchen_id AND v.station_id = s.id
+             AND v.version = (SELECT MAX(w.version) FROM station_version w
+                               WHERE w.kitchen_id = s.kitchen_id AND w.station_id = s.id)
+      WHERE s.kitchen_id = ? ORDER BY s.position`,
+    [kitchenId],
+  )
+  return rows.map(({ version, plate, ...station }) => ({
+    ...station,
+    ...(version !== null && { heat: { version: Number(version), plate } }),
+  }))
 }
 
 export async function saveRuleSet(connection: PoolConnection, kitchenId: string, ruleSet: RuleSet): Promise<void> {

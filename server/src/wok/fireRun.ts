@@ -1,10 +1,12 @@
 import type { Dish } from 'contract/dish'
 import type { FireRun, Run } from 'contract/run'
 import type { Kitchen } from 'contract/kitchen'
-import { mixedParts } from 'core/book/batchComponents'
-import { batchScore, type BatchScore } from 'core/line/batchScore'
+import { mixedParts, type BatchInput } from 'core/book/batchComponents'
+import { orderedBatch, type BatchRefused } from 'core/line/batchScore'
+import { scoreFaults } from 'core/line/scoreFaults'
 import { isWashed } from 'core/line/stationPast'
 import { isLateModifier } from 'core/book/variation/vary'
+import type { Score } from 'core/wok/score'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { placeInTime } from '../http/clockAhead'
@@ -16,9 +18,22 @@ import { changesOfRun, settleRun } from './settle'
 import { checkStaff } from '../setup/checkStaff'
 import { findStationPast } from './stations.sql'
 
+/** The batch came without a score that holds: one must be derived, outside the transaction, and the batch fired again. */
+export class ScoreNeeded extends Error {
+  constructor(
+    readonly dish: Dish,
+    readonly batch: BatchInput,
+    readonly station: Kitchen['stations'][number],
+  ) {
+    super(`${dish.name}: its score has to be derived`)
+  }
+}
+
 /**
- * Fires a batch: checks it against tickets, station and book, works the score out and keeps both. Sent twice, it is the
- * same run. A run fired without a network is kept whatever is wrong with it, and marked: the food is in the wok.
+ * Fires a batch: checks it and its score against tickets, station and book, and keeps both. Sent twice, it is the same run.
+ * A run fired without a network is kept whatever is wrong with it, and marked: the food is in the wok.
+ * @param derived a score of the server's own, where the one that was sent does not hold
+ * @throws {ScoreNeeded} where there is no score that holds
  * @throws {Problem} unknown-dish, unknown-station, wrong-station, station-too-small, station-busy, already-fired,
  *   nothing-left, not-washed, allergen-stays, allergen-unknown, allergen-may, egg-school, invalid or clock-ahead
  */
@@ -27,6 +42,7 @@ export async function fireRun(
   kitchen: Kitchen,
   sent: FireRun,
   nowMs: number,
+  derived: Score | null = null,
 ): Promise<Run> {
   const station = await lockStation(connection, kitchen.id, sent.stationId)
   const before = await findRun(connection, kitchen.id, sent.id)
@@ -72,11 +88,12 @@ export async function fireRun(
   if (mixed.length > 0) refuseOr('mixedParts', () => cookedDifferently(mixed.map((i) => parts[i]!.ticketNumber)))
   const past = await findStationPast(connection, kitchen.id, fire.stationId)
   if (allergies.length > 0 && !isWashed(past)) refuseOr('notWashed', () => notWashed(station.name))
-  const asOrdered = batchScore(dish, { modifiers, allergies, parts }, kitchen.tools, kitchen)
+  const asOrdered = orderedBatch(dish, { modifiers, allergies, parts }, kitchen)
   const isKept = fire.isUnconfirmed && asOrdered.kind === 'refused' && allergies.length > 0
   if (isKept) marks.add('allergyMixed')
-  const result = isKept ? batchScore(dish, { modifiers, allergies: [], parts }, kitchen.tools, kitchen) : asOrdered
-  if (result.kind === 'refused') throw scoreProblem(dish, result)
+  const input = { modifiers, allergies: isKept ? [] : allergies, parts }
+  const result = isKept ? orderedBatch(dish, input, kitchen) : asOrdered
+  if (result.kind === 'refused') throw orderProblem(dish, result)
   const [perhaps] = result.batch.perhaps
   if (perhaps && !fire.isUnconfirmed && items.every((item) => item.allowedBy === null)) {
     throw new Problem('allergen-may', {
@@ -84,6 +101,14 @@ export async function fireRun(
       values: { allergen: perhaps.allergen, dish: dish.name, components: perhaps.components.join(', ') },
     })
   }
+  const holds = (score: Score | null | undefined) => !!score && scoreFaults(score, result.batch, kitchen).length === 0
+  const score = [fire.score, derived].find(holds)
+  if (!score)
+    throw new ScoreNeeded(
+      dish,
+      input,
+      kitchen.stations.find((one) => one.id === fire.stationId)!,
+    )
   const { deviceId: _deviceId, ...fired } = fire
   const run = {
     ...fired,
@@ -91,13 +116,13 @@ export async function fireRun(
     modifiers,
     allergies,
     dishName: dish.name,
-    score: result.score,
+    score,
     twicePortions,
     marks: [...marks],
     washedAtMs: allergies.length > 0 && isWashed(past) ? past.washedAtMs : null,
   }
   await insertRun(connection, kitchen.id, run)
-  const lots = await drawRice(connection, kitchen, run, result.score.riceMassG, nowMs)
+  const lots = await drawRice(connection, kitchen, run, score.riceMassG, nowMs)
   await insertRunLots(connection, kitchen.id, run.id, lots)
   const riceChanges = lots.map(({ id }) => ({ topic: 'rice' as const, key: id }))
   await announce(connection, kitchen.id, nowMs, [...changesOfRun(run), ...riceChanges])
@@ -160,7 +185,7 @@ const SCORE_PROBLEMS = {
   eggSchool: 'egg-school',
 } as const
 
-function scoreProblem(dish: Dish, refused: Extract<BatchScore, { kind: 'refused' }>): Problem {
+function orderProblem(dish: Dish, refused: BatchRefused): Problem {
   const [first = '', ...others] = refused.names
   return new Problem(SCORE_PROBLEMS[refused.reason], {
     detail:

@@ -7,6 +7,7 @@ import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { runCsv } from '../record/runs.csv'
 import { kitchenOf } from '../setup/kitchenOf'
+import { fireDerived } from './deriveScore'
 import { fireRun } from './fireRun'
 import { findRun, listOpenRuns } from './runs.sql'
 import { takeEvents } from './takeEvents'
@@ -75,7 +76,9 @@ export const runRoutes = newRouter()
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const fire = c.req.valid('json')
     const kitchen = await kitchenOf(pool, kitchenId)
-    const run = await inTransaction(pool, (connection) => fireRun(connection, kitchen, fire, now()))
+    const run = await fireDerived(kitchen, (score) =>
+      inTransaction(pool, (connection) => fireRun(connection, kitchen, fire, now(), score)),
+    )
     changed()
     return c.json(run, 201)
   })

@@ -1,69 +1,99 @@
-import { useReadsIn } from '../../setup/useKitchen'
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
-import { batchScore } from 'core/line/batchScore'
+import type { BatchScore } from 'core/line/batchScore'
+import { useState } from 'react'
 import { View } from 'react-native'
 import Svg, { G } from 'react-native-svg'
 import { Channel, Score } from '../../score/Score'
 import { plannedSpans, scoreDrawing } from '../../score/scoreDrawing'
+import { useReadsIn } from '../../setup/useKitchen'
 import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
 import { Text } from '../../ui/Text'
+import { plainBatch, useBatchScores } from '../../wok/useBatchScores'
 import { formatClock, formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { useStepWords } from '../../wok/stepWords'
+import { NotLikeThis } from './NotLikeThis'
+import { ScoreSteps } from './ScoreSteps'
+import { TurnedDown } from './TurnedDown'
 
 const PX_PER_S = 2.4
 const CHANNEL_PX = 110
 /** Room beside the ribbon for what is set aside. */
 const THREAD_PX = 30
 
-/** The score of a batch with its steps beside it. */
+/** The score of a batch on a station of this kitchen, with its steps beside it and what speaks for them. */
 export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: number; kitchen: Kitchen }) {
   const t = useWords('book')
-  const stepWords = useStepWords(useReadsIn())
-  const batch = { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
-  const result = batchScore(dish, batch, kitchen.tools, kitchen)
-  if (result.kind !== 'score')
-    return result.reason === 'eggSchool' ? (
-      <Notice kind="conflict" title={t('dish.noEggSchool', { list: result.names.join(', ') })} />
-    ) : null
-  const { score } = result
-  const drawing = scoreDrawing(score, plannedSpans(score))
-  const heightPx = score.totalS * PX_PER_S + 10
+  const stations = kitchen.stations.filter((one) => one.kind === dish.stationKind)
+  const [stationId, setStationId] = useState(stations[0]?.id ?? '')
+  const station = stations.find((one) => one.id === stationId) ?? stations[0]
+  const [worked] = useBatchScores([{ dish, batch: plainBatch(portions), station }], kitchen)
   return (
     <View className="gap-2">
       <Text role="heading" aria-level={2} size="step" weight="bold">
-        {`${t('dish.scoreOf')}, ${formatClock(score.totalS)}, ${formatMassG(score.batchMassG)}`}
+        {headingOf(worked?.kind === 'value' ? worked.value : null, t('score.scoreOf'))}
       </Text>
+      {stations.length > 1 && (
+        <OneOf
+          name={t('score.on')}
+          of={stations.map(({ id }) => id)}
+          chosen={station?.id ?? null}
+          words={(id) => stations.find((one) => one.id === id)?.name ?? id}
+          onChoose={setStationId}
+        />
+      )}
+      {worked?.kind === 'working' && <Text tone="ash">{t('score.workingScore')}</Text>}
+      {!station && <Text tone="ash">{t('score.noStationFor')}</Text>}
+      {station && !station.heat && (
+        <Text size="small" tone="ash">
+          {t('score.estimate', { station: station.name })}
+        </Text>
+      )}
+      {station && worked?.kind === 'value' && <Answer dish={dish} answer={worked.value} stationName={station.name} />}
+    </View>
+  )
+}
+
+const headingOf = (answer: BatchScore | null, words: string): string =>
+  answer?.kind === 'score'
+    ? `${words}, ${formatClock(answer.score.totalS)}, ${formatMassG(answer.score.batchMassG)}`
+    : words
+
+function Answer({ dish, answer, stationName }: { dish: Dish; answer: BatchScore; stationName: string }) {
+  const t = useWords('book')
+  const readsIn = useReadsIn()
+  if (answer.kind === 'refused')
+    return answer.reason === 'eggSchool' ? (
+      <Notice kind="conflict" title={t('dish.noEggSchool', { list: answer.names.join(', ') })} />
+    ) : null
+  if (answer.kind === 'infeasible')
+    return <NotLikeThis dish={dish} finding={answer.finding} stationName={stationName} readsIn={readsIn} />
+  const { score } = answer
+  const heightPx = score.totalS * PX_PER_S + 10
+  return (
+    <View className="gap-2">
+      {score.basis?.warns.map((code) => (
+        <Notice key={code} kind="conflict" isSmall title={t(`score.warns.${code}`)} />
+      ))}
       <View className="flex-row gap-3">
         <Svg width={CHANNEL_PX + THREAD_PX} height={heightPx} aria-hidden>
           <Channel x={0} y={0} widthPx={CHANNEL_PX + THREAD_PX} heightPx={heightPx} />
           <G>
-            <Score drawing={drawing} x={0} y={0} channelPx={CHANNEL_PX} pxPerS={PX_PER_S} topS={0} hasLabels />
+            <Score
+              drawing={scoreDrawing(score, plannedSpans(score))}
+              x={0}
+              y={0}
+              channelPx={CHANNEL_PX}
+              pxPerS={PX_PER_S}
+              topS={0}
+              hasLabels
+            />
           </G>
         </Svg>
-        <View role="list" className="min-w-0 flex-1">
-          {score.steps.map((step) => {
-            const words = stepWords(step, dish.stationKind === 'griddle')
-            return (
-              <View key={step.id} role="listitem" className="border-b border-edge py-1.5">
-                <Text weight="bold" stretch="slim">
-                  {`${formatClock(step.startS)}  ${words.title}`}
-                </Text>
-                <Text size="small" tone="ash" stretch="slim">
-                  {step.entries
-                    .filter((entry) => entry.motion !== 'out')
-                    .map((entry) => `${entry.name} ${formatMassG(entry.massG)}`)
-                    .join(' · ')}
-                </Text>
-                <Text size="small" stretch="slim">
-                  {words.reason}
-                </Text>
-              </View>
-            )
-          })}
-        </View>
+        <ScoreSteps score={score} isGriddle={dish.stationKind === 'griddle'} readsIn={readsIn} />
       </View>
+      <TurnedDown answer={answer} />
     </View>
   )
 }

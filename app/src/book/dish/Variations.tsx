@@ -4,13 +4,13 @@ import type { Style } from 'core/book/balance/style'
 import { allergenListOf } from 'core/book/allergens'
 import type { Component } from 'core/book/dish'
 import { staysIn, varyDish } from 'core/book/variation/vary'
-import { batchScore } from 'core/line/batchScore'
 import { useMemo } from 'react'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
 import { capital, formatMoney, formatPercent } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { Shelf } from '../useShelf'
+import { plainBatch, stationOf, useBatchScores } from '../../wok/useBatchScores'
 import { judgeDish } from '../balance/judge'
 
 /** Every written variation with what it does: seconds, salt, cost and price against the dish as written. */
@@ -44,32 +44,36 @@ export function Variations(props: { dish: Dish; kitchen: Kitchen; shelf: Shelf; 
 function Effect(props: Parameters<typeof Variations>[0] & { modifierId: string }) {
   const { dish, kitchen, shelf, style, day, modifierId } = props
   const t = useWords('book')
+  const station = stationOf(kitchen, dish)
+  const scored = useBatchScores(
+    [[], [modifierId]].map((modifiers) => ({ dish, batch: plainBatch(1, modifiers), station })),
+    kitchen,
+  )
+  const [beforeS = null, afterS = null] = scored.map((one) =>
+    one.kind === 'value' && one.value.kind === 'score' ? one.value.score.totalS : null,
+  )
   const effect = useMemo(() => {
-    const seconds = (modifiers: string[]) => {
-      const batch = { modifiers, allergies: [], parts: [{ portions: 1, modifiers }] }
-      const result = batchScore(dish, batch, kitchen.tools, kitchen)
-      return result.kind === 'score' ? result.score.totalS : null
-    }
     const varied = varyDish(dish, [modifierId], [], allergenListOf(kitchen.ruleSet))
     if (varied.kind !== 'varied') return null
     const judge = (components: readonly Component[]) =>
       judgeDish(components, dish.portionRiceG, shelf, style, dish.schools.oil, day)
     const before = judge(dish.components)
     const after = judge(varied.components)
-    const [beforeS, afterS] = [seconds([]), seconds([modifierId])]
     return {
-      moreS: beforeS !== null && afterS !== null ? Math.round(afterS - beforeS) : 0,
+      moreS: beforeS !== null && afterS !== null ? Math.round(afterS - beforeS) : null,
       saltFraction: after.balance.metrics.saltFraction,
       costMinor: before.costMinor !== null && after.costMinor !== null ? after.costMinor - before.costMinor : null,
     }
-  }, [dish, kitchen, shelf, style, day, modifierId])
+  }, [dish, kitchen, shelf, style, day, modifierId, beforeS, afterS])
   if (!effect) return null
   const { moreS, saltFraction, costMinor } = effect
   const priceMinor = dish.modifiers.find((one) => one.id === modifierId)?.priceMinor
   const signed = (minor: number) =>
     `${minor < 0 ? '−' : '+'}${formatMoney(Math.abs(Math.round(minor)), kitchen.currency)}`
   const words = [
-    moreS === 0 ? t('dish.noChange') : t(moreS > 0 ? 'dish.slower' : 'dish.faster', { n: Math.abs(moreS) }),
+    ...(moreS === null
+      ? []
+      : [moreS === 0 ? t('dish.noChange') : t(moreS > 0 ? 'dish.slower' : 'dish.faster', { n: Math.abs(moreS) })]),
     t('dish.saltThen', { percent: formatPercent(saltFraction) }),
     ...(costMinor === null || Math.abs(costMinor) < 0.5 ? [] : [`${t('dish.cost')} ${signed(costMinor)}`]),
     ...(priceMinor ? [signed(priceMinor)] : []),

@@ -41,7 +41,6 @@ export const dishWords = {
   faster: '{{n}} s shorter',
   saltThen: 'salt {{percent}}\u00a0%',
   score: 'Score on {{station}}',
-  scoreOf: 'Score of one batch',
   versions: 'Versions',
   thisOne: 'in the book',
   takeAgain: 'Take version {{n}} again',

@@ -1,5 +1,6 @@
 import { componentVerdict, unknownPartsOf, type AllergenList, type AllergenVerdict } from '../allergens'
 import type { Component, Dish, Modifier, Role } from '../dish'
+import { rawFoodOf } from '../rawFood'
 import { ALLERGENS, type Allergen } from '../ingredient'
 
 /** The components after modifiers, or the one that cannot be applied. */
@@ -83,7 +84,8 @@ function removesRice(dish: Dish, modifier: Modifier): boolean {
 export function isLateModifier(dish: Dish, modifierId: string): boolean {
   const modifier = dish.modifiers.find((one) => one.id === modifierId)
   if (!modifier) return false
-  const late = [...(modifier.swaps ?? []), ...(modifier.adds ?? [])].every((one) => LATE_ROLES.includes(one.role))
+  const isLate = (one: Component) => LATE_ROLES.includes(one.role) && rawFoodOf(one) === null
+  const late = [...(modifier.swaps ?? []), ...(modifier.adds ?? [])].every(isLate)
   const touched = [
     ...modifier.removes,
     ...modifier.scales.map((one) => one.componentId),
@@ -93,7 +95,7 @@ export function isLateModifier(dish: Dish, modifierId: string): boolean {
     late &&
     touched.every((id) => {
       const component = dish.components.find((one) => one.id === id)
-      return component !== undefined && LATE_ROLES.includes(component.role)
+      return component !== undefined && isLate(component)
     })
   )
 }

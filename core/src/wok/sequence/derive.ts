@@ -6,7 +6,7 @@ import { componentOf, type WokComponent } from './component'
 import { costOf } from './cost'
 import { estimate } from './estimate'
 import { movesOf } from './grammar'
-import { faultsBefore, faultsOf, type Fault, type FaultCode } from './judge'
+import { faultsBefore, faultsOf, isTooMuch, type Fault, type FaultCode } from './judge'
 import type { Move } from './moves'
 import { compareText, partsOf, type Parts } from './parts'
 import { keepsPin, withPin, type PinVerdict } from './pins'
@@ -24,6 +24,8 @@ export type SequenceInput = {
   riceTempC: number
   riceWaterFraction?: number | undefined
   rules: CookRules
+  /** Food that is too much for the station is scored all the same: it only makes the work worse, and it has to be cooked. */
+  keepsTooMuch?: boolean | undefined
 }
 
 /** A run that was simulated, with what it breaks and what it costs. */
@@ -95,7 +97,8 @@ export function startDeriving(input: SequenceInput) {
 export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'): Derived | Infeasible | Nothing {
   const { dish, components, parts, station, vessel } = startDeriving(input)
   if (parts.rice.length === 0) return { kind: 'nothing', because: 'noRice' }
-  const before = faultsBefore(components, dish, vessel)
+  const counts = ({ code }: Fault) => !input.keepsTooMuch || !isTooMuch(code)
+  const before = faultsBefore(components, dish, vessel).filter(counts)
   if (before.length > 0) return { kind: 'infeasible', faults: before, rejected: [], pins: [] }
   const pins = dish.pins ?? []
   const axes = axesOf(dish.schools, parts, station)
@@ -114,7 +117,7 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
   }
   const cook = ({ choice, moves }: { choice: Choice; moves: readonly Move[] }): Candidate => {
     const run = simulate(parts, choice, moves, station, 'ranking', begun)
-    const faults = faultsOf(run, components, dish)
+    const faults = faultsOf(run, components, dish).filter(counts)
     const candidate = { choice, moves, run, faults, cost: round(costOf(run, station)) }
     tried.push(candidate)
     faults.forEach(({ code }) => reject(code))
@@ -142,7 +145,7 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
     tried.filter((one) => verdicts.every(({ pin, isKept }) => !isKept || keepsPin(one.moves, pin))),
     (one) => {
       const run = simulate(parts, one.choice, one.moves, station, 'fine')
-      return { ...one, run, faults: faultsOf(run, components, dish), cost: round(costOf(run, station)) }
+      return { ...one, run, faults: faultsOf(run, components, dish).filter(counts), cost: round(costOf(run, station)) }
     },
   )
   const others = tried.filter(({ faults }) => faults.length === 0).length

@@ -1,4 +1,5 @@
 import type { Component, Schools } from '../../book/dish'
+import { isRawEgg, isRawProtein } from '../../book/rawFood'
 import { componentMassG } from '../../book/scale'
 import type { HeatFood } from '../heat/foods'
 import type { ComponentInput, DishInput, StatedSchools, Tag } from './vocabulary'
@@ -28,6 +29,7 @@ function componentFromBook(one: Component, riceMassG: number, portionRiceG: numb
     ...(tags.length > 0 && { tags }),
     allergens: one.allergens,
     ...(one.isRaw === false && { readyToEat: true }),
+    ...((isRawProtein(one) || isRawEgg(one)) && { mustCook: true }),
   }
 }
 

@@ -2,6 +2,7 @@ import { portionOf } from '../heat/load'
 import type { Vessel } from '../heat/vessel'
 import { loadOf, READY_C, type WokComponent } from './component'
 import type { Run } from './run'
+import { TOO_MUCH_CODES, type TooMuch } from '../score'
 import { MUST_FRY } from './parts'
 import type { DishInput } from './vocabulary'
 
@@ -21,6 +22,8 @@ export const FAULTS = [
   'missing',
 ] as const
 export type FaultCode = (typeof FAULTS)[number]
+/** Faults of a load that is too large for its station: it fries badly, and hurts nobody. */
+export const isTooMuch = (code: FaultCode): code is TooMuch => (TOO_MUCH_CODES as readonly FaultCode[]).includes(code)
 export type Fault = { code: FaultCode; componentIds: readonly string[] }
 
 /** Free water of golden rice, of which each grain was coated raw. [C] */

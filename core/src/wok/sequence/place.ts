@@ -34,7 +34,8 @@ const READY_STATES: readonly State[] = ['cooked', 'frozen', 'thawed', 'blanched'
 const SLOW_FROM_S = 60
 
 /** Every protein that is neither cooked nor ready to eat, whatever it is called; what nobody knows is raw. */
-export function isRawProtein({ role, readyToEat }: ComponentInput, food: HeatFood, state: State): boolean {
+export function isRawProtein({ role, readyToEat, mustCook }: ComponentInput, food: HeatFood, state: State): boolean {
+  if (mustCook && role !== 'egg') return true
   if (role === 'rice' || role === 'egg' || readyToEat === true || state === 'cooked') return false
   if (PLANT_PROTEIN.includes(food)) return false
   return role === 'protein' || MEATS.includes(food) || food === 'egg'
@@ -42,7 +43,7 @@ export function isRawProtein({ role, readyToEat }: ComponentInput, food: HeatFoo
 
 /** Where a component stands in the grammar, by its role, food, state and tags. */
 export function placeOf(
-  { role, readyToEat, target }: ComponentInput,
+  { role, readyToEat, mustCook, target }: ComponentInput,
   food: HeatFood,
   state: State,
   tags: ReadonlySet<Tag>,
@@ -53,7 +54,7 @@ export function placeOf(
     case 'rice':
       return 'rice'
     case 'egg':
-      return readyToEat || state === 'cooked' ? 'ready' : 'egg'
+      return !mustCook && (readyToEat || state === 'cooked') ? 'ready' : 'egg'
     case 'fat':
       return food === 'butter' ? 'butter' : food === 'sesameOil' || tags.has('sesame') ? 'sesame' : 'fat'
     case 'paste':

@@ -1,7 +1,8 @@
 import { cookLimit } from '../../safety/limits'
 import type { WokComponent } from './component'
 import { derive, type Candidate, type Derived, type Rejected, type SequenceInput } from './derive'
-import type { Fault } from './judge'
+import type { TooMuch } from '../score'
+import { isTooMuch, type Fault } from './judge'
 import type { PinVerdict } from './pins'
 import { repairOf, type Change } from './repair'
 import { numbered, stepsOf, type DerivedStep } from './steps'
@@ -23,6 +24,8 @@ export type Sequenced = {
   runnerUp: { steps: readonly DerivedStep[]; totalS: number; cost: number; choice: Choice } | null
   pins: readonly PinVerdict[]
   finding: Finding | null
+  /** What is too much for the station and was scored all the same. */
+  warns: readonly TooMuch[]
 }
 /** What stands against the batch as it is asked for, and one change, the smallest that works; null where none does. */
 export type Finding = {
@@ -32,7 +35,11 @@ export type Finding = {
 
 /** Derives the score of a batch at a station: the same input gives the same score on every device. */
 export function sequenceBatch(input: SequenceInput): Sequenced {
-  const derived = derive(input)
+  const strict = derive({ ...input, keepsTooMuch: false })
+  const tooMuch = strict.kind === 'infeasible' ? strict.faults.map(({ code }) => code).filter(isTooMuch) : []
+  const isKept = input.keepsTooMuch && strict.kind === 'infeasible' && tooMuch.length === strict.faults.length
+  const derived = isKept ? derive(input) : strict
+  const warns = isKept && derived.kind === 'derived' ? tooMuch : []
   if (derived.kind === 'nothing')
     return {
       engine: ENGINE,
@@ -42,9 +49,10 @@ export function sequenceBatch(input: SequenceInput): Sequenced {
       rejected: [],
       runnerUp: null,
       pins: [],
+      warns: [],
       finding: { bad: [{ code: derived.because, componentIds: [] }], change: { kind: 'addRice' } },
     }
-  const common = { engine: ENGINE, rejected: derived.rejected, pins: derived.pins } as const
+  const common = { engine: ENGINE, warns, rejected: derived.rejected, pins: derived.pins } as const
   if (derived.kind === 'infeasible')
     return {
       ...common,

@@ -68,7 +68,7 @@ export function stepsOf(
 }
 
 /** Steps with an id each: the action, and from the second on its number. */
-export function numbered(steps: readonly Omit<DerivedStep, 'id'>[]): DerivedStep[] {
+export function numbered<T extends { action: Action }>(steps: readonly T[]): (T & { id: string })[] {
   const seen = new Map<string, number>()
   return steps.map((step) => {
     const nth = (seen.get(step.action) ?? 0) + 1

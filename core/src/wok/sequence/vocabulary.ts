@@ -94,6 +94,8 @@ export type ComponentInput = {
   allergens?: readonly string[] | undefined
   /** Whether its row says that it may be eaten as it is; what nobody knows is raw. */
   readyToEat?: boolean | undefined
+  /** Its row says that it is raw, whatever its state is called. */
+  mustCook?: boolean | undefined
   waterFraction?: number | undefined
 }
 

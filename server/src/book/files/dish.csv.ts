@@ -1,7 +1,7 @@
 import { ROLES, STATES, type Dish, type Modifier } from 'core/book/dish'
 import type { Ingredient } from 'core/book/ingredient'
 import { resolveLines, slugOf, type DishLine } from 'core/book/resolve'
-import { isRawEgg, isRawProtein } from 'core/wok/place'
+import { isRawEgg, isRawProtein } from 'core/book/rawFood'
 import { z } from 'zod'
 import { csvLineProblem, readCsvCells } from '../../http/csv'
 import { Problem } from '../../http/problems'

@@ -1,13 +1,13 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { JsonLdQuery, JsonLdReviewed, KitchenBrought, KitchenFile } from 'contract/book'
 import { Slug } from 'contract/ids'
-import { batchScore } from 'core/line/batchScore'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { attachment, csvAttachment } from '../../http/attachment'
 import { file, json, jsonBody, type KitchenContext, newRouter } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { findKitchen } from '../../setup/kitchen.sql'
+import { findScore } from '../../wok/deriveScore'
 import { listDishes } from '../dishes.sql'
 import { deviationsFrom } from 'core/book/variation/standard'
 import { readShelf } from '../shelf'
@@ -73,9 +73,9 @@ const scored = async (context: KitchenContext, id: string, portions: number) => 
   const kitchen = await findKitchen(pool, kitchenId)
   const dish = (await listDishes(pool, kitchenId)).find((one) => one.id === id)
   if (!dish || !kitchen) throw new Problem('unknown-dish', { detail: `no dish ${id} in the book` })
+  const station = kitchen.stations.find((one) => one.kind === dish.stationKind)
   const batch = { modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] }
-  const result = batchScore(dish, batch, kitchen.tools, kitchen)
-  return { dish, kitchen, score: result.kind === 'score' ? result.score : null }
+  return { dish, kitchen, score: station ? findScore(kitchen, { dish, batch, station }) : null }
 }
 
 export const fileRoutes = newRouter()

@@ -1,0 +1,44 @@
+import type { BatchScore } from 'core/line/batchScore'
+import { View } from 'react-native'
+import { Text } from '../../ui/Text'
+import { formatClock } from '../../words/format'
+import { useWords } from '../../words/i18n'
+
+type Scored = Extract<BatchScore, { kind: 'score' }>
+
+/** What the engine looked at besides, and why it was not taken. */
+export function TurnedDown({ answer }: { answer: Scored }) {
+  const t = useWords('book')
+  const { rejected, runnerUp } = answer.derived
+  if (rejected.length === 0 && !runnerUp) return null
+  const way = runnerUp && otherSchools(answer, runnerUp.choice)
+  return (
+    <View className="gap-0.5">
+      <Text role="heading" aria-level={3} weight="bold">
+        {t('score.turnedDown')}
+      </Text>
+      {runnerUp && (
+        <Text size="small" stretch="slim">
+          {t('score.runnerUp', {
+            time: formatClock(runnerUp.totalS),
+            way: way || t('score.sameWay'),
+          })}
+        </Text>
+      )}
+      {rejected.map(({ why, count }) => (
+        <Text key={why} size="small" tone="ash" stretch="slim">
+          {t('score.rejected', { count, why: t(`score.faults.${why}`) })}
+        </Text>
+      ))}
+    </View>
+  )
+}
+
+const WORDED = ['egg', 'heat', 'sauce'] as const
+
+/** Where another way differs from the one that was taken, in the words of the schools. */
+function otherSchools({ score }: Scored, other: Readonly<Record<string, string>>): string {
+  return WORDED.filter((school) => score.basis?.choice[school] !== other[school])
+    .map((school) => `${school} ${other[school]}`)
+    .join(', ')
+}
