@@ -1,23 +1,10 @@
-import {
-  EGG_SCHOOLS,
-  GARLIC_SCHOOLS,
-  HEAT_SCHOOLS,
-  OIL_SCHOOLS,
-  RICE_SCHOOLS,
-  ROLES,
-  SAUCE_SCHOOLS,
-  SCALINGS,
-  STATES,
-  STATION_KINDS,
-  WIPE_SCHOOLS,
-  type Dish as CoreDish,
-} from 'core/book/dish'
+import { ROLES, SCALINGS, STATES, STATION_KINDS, type Dish as CoreDish } from 'core/book/dish'
 import { FOODS } from 'core/book/food'
-import { isRawEgg } from 'core/book/rawFood'
 import { z } from 'zod'
 import { Cut } from './cut'
 import { InstantMs, Name, Slug } from './ids'
 import { Allergen } from './ingredient'
+import { StatedSchools } from './schools'
 
 export { Allergen }
 /** Which kind of station cooks a dish. */
@@ -82,15 +69,7 @@ const DishFields = z.strictObject({
   name: Name,
   shortName: Name,
   stationKind: StationKind,
-  schools: z.strictObject({
-    egg: z.enum(EGG_SCHOOLS),
-    heat: z.enum(HEAT_SCHOOLS),
-    oil: z.enum(OIL_SCHOOLS).exactOptional(),
-    rice: z.enum(RICE_SCHOOLS).exactOptional(),
-    sauce: z.enum(SAUCE_SCHOOLS).exactOptional(),
-    garlic: z.enum(GARLIC_SCHOOLS).exactOptional(),
-    wipe: z.enum(WIPE_SCHOOLS).exactOptional(),
-  }),
+  schools: StatedSchools,
   portionRiceG: z.number().positive().max(2000),
   components: z.array(Component).min(1).max(60),
   modifiers: z.array(Modifier).max(60),
@@ -111,13 +90,6 @@ export const DishDraft = DishFields.omit({ version: true }).superRefine((dish, c
     context.addIssue({ code: 'custom', path: ['components'], message: `two components have the id ${twice}` })
   if (!dish.components.some((one) => one.role === 'rice'))
     context.addIssue({ code: 'custom', path: ['components'], message: 'no component has the role rice: add one' })
-  const eggs = dish.components.filter(isRawEgg)
-  if (eggs.length > 0 && dish.schools.egg === 'none')
-    context.addIssue({
-      code: 'custom',
-      path: ['schools', 'egg'],
-      message: `${eggs.map((one) => one.name).join(', ')} is raw, and nothing says how it is cooked: choose how the egg goes in`,
-    })
 })
 export type DishDraft = z.infer<typeof DishDraft>
 

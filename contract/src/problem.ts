@@ -17,7 +17,7 @@ export const PROBLEM_CODES = [
   'allergen-stays',
   'allergen-unknown',
   'allergen-may',
-  'egg-school',
+  'not-cookable',
   'not-washed',
   'promise-past',
   'already-fired',

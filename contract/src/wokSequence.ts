@@ -3,36 +3,12 @@ import { CHECKED_FOODS, RULE_SETS } from 'core/safety/limits'
 import { HEAT_FOODS } from 'core/wok/heat/foods'
 import { ACTIONS, CAUTIONS, CUES, HEAT_LEVELS, REASONS } from 'core/wok/score'
 import { FAULTS } from 'core/wok/sequence/judge'
-import { SCHOOLS, TAGS, TARGETS } from 'core/wok/sequence/vocabulary'
+import { TAGS, TARGETS } from 'core/wok/sequence/vocabulary'
 import { z } from 'zod'
+import { StatedSchools } from './schools'
 import { HandledStation, Water } from './wokModels'
 
 /** Input and output of the model `wok.sequence`; docs/core.md has an example. */
-const school = <const Values extends readonly [string, ...string[]]>(values: Values) =>
-  z.enum([...values, 'auto'] as unknown as readonly [Values[number], 'auto']).optional()
-const StatedSchools = z.strictObject({
-  egg: school(SCHOOLS.egg),
-  eggReturn: school(SCHOOLS.eggReturn),
-  leaf: school(SCHOOLS.leaf),
-  returns: school(SCHOOLS.returns),
-  heat: school(SCHOOLS.heat),
-  sauce: school(SCHOOLS.sauce),
-  rice: school(SCHOOLS.rice),
-  rawProtein: school(SCHOOLS.rawProtein),
-  readyProtein: school(SCHOOLS.readyProtein),
-  readyVeg: school(SCHOOLS.readyVeg),
-  paste: school(SCHOOLS.paste),
-  wipe: school(SCHOOLS.wipe),
-  batches: school(SCHOOLS.batches),
-  seasoningOrder: school(SCHOOLS.seasoningOrder),
-  ownStages: school(SCHOOLS.ownStages),
-  garlic: school(SCHOOLS.garlic),
-  oil: school(SCHOOLS.oil),
-  eggBreak: school(SCHOOLS.eggBreak),
-  preheat: school(SCHOOLS.preheat),
-  lastToss: school(SCHOOLS.lastToss),
-})
-
 /** Food classes of the heat model, and the other name that herbs in oil go by. */
 const SequenceFood = z
   .enum([...HEAT_FOODS, 'herbOil'])

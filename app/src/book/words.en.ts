@@ -1,5 +1,6 @@
 import { scoreWords } from './dish/score.en'
 import { dishWords } from './dish/words.en'
+import { schoolWords } from './editor/schools.en'
 import { editorWords } from './editor/words.en'
 import { filesWords } from './files/words.en'
 import { ingredientWords } from './ingredient/words.en'
@@ -8,6 +9,7 @@ import { tasteWords } from './taste/words.en'
 
 export const book = {
   score: scoreWords,
+  schools: schoolWords,
   title: 'Book',
   loading: 'Fetching the book',
   empty: 'No dish yet',

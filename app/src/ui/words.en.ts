@@ -104,7 +104,7 @@ export const ui = {
       'allergen-unknown':
         'Nobody knows whether {{allergen}} is in {{components}}. Say in the book what is in it, or offer another dish.',
       'allergen-may': '{{dish}} may contain {{allergen}}: {{components}}. Ask the lead, or offer another dish.',
-      'egg-school': '{{dish}} has a raw egg and nothing says how it is cooked. Choose that in the book.',
+      'not-cookable': '{{dish}} cannot be cooked like this on {{station}}. Look at its score in the book.',
       'not-washed': '{{station}} was not washed since its last dish. Wash it in full, say so, then fire.',
       'promise-past': 'That time has passed. Promise a later one.',
       'already-fired': 'Ticket {{ticket}} is already fired. Look at its run.',

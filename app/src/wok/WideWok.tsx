@@ -43,6 +43,7 @@ function Station({ line, stationId, name, isGriddle }: StationProps) {
   const nowMs = useNowMs()
   const run = runAt(line, stationId)
   const next = line.batches.filter((batch) => batch.stationId === stationId)
+  const isPlanned = line.pending.length === 0
   const past = line.pasts.find((one) => one.stationId === stationId)
   const lastDish = line.dishes.find((dish) => dish.id === past?.lastDishId)?.shortName
   const idle =
@@ -66,7 +67,7 @@ function Station({ line, stationId, name, isGriddle }: StationProps) {
         </Text>
         {next.length === 0 && (
           <Text tone="ash" className="px-4 py-2">
-            {t('idle.nothing')}
+            {t(isPlanned ? 'idle.nothing' : 'idle.working')}
           </Text>
         )}
         {next.slice(0, SHOWN).map((batch, i) => (

@@ -10,6 +10,7 @@ export const wok = {
     cooking: 'at the flame now',
     next: 'Next',
     nothing: 'Nothing waits for it.',
+    working: 'Working out what is next',
     more: 'and {{count}} more',
     tickets: 'tickets {{list}}',
     setUp: { wipe: 'wipe at {{time}}', wash: 'wash at {{time}}' },

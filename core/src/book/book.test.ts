@@ -97,7 +97,14 @@ describe('variations that put something in or in place', () => {
         name: 'crisp',
         removes: [],
         scales: [],
-        adds: [{ ...shrimp, id: 'crisp', role: 'garnish' as const }],
+        adds: [{ ...shrimp, id: 'crisp', role: 'garnish' as const, isRaw: false }],
+      },
+      {
+        id: 'raw-on-top',
+        name: 'raw shrimp on top',
+        removes: [],
+        scales: [],
+        adds: [{ ...shrimp, id: 'raw', role: 'garnish' as const }],
       },
     ],
   }
@@ -115,8 +122,8 @@ describe('variations that put something in or in place', () => {
     expect(varyDish(dish, [], ['crustacean'], 'eu').kind).toBe('allergen-stays')
   })
 
-  test('a protein that stands in is no late change, a garnish on top is', () => {
-    expect([isLateModifier(dish, 'tofu'), isLateModifier(dish, 'on-top')]).toEqual([false, true])
+  test('a protein that stands in is no late change, a garnish on top is, unless it is raw: it is cooked with the rest', () => {
+    expect(['tofu', 'on-top', 'raw-on-top'].map((id) => isLateModifier(dish, id))).toEqual([false, true, false])
   })
 })
 

@@ -1,6 +1,7 @@
 import type { CountSize } from '../measure/ingredient'
 import type { Food } from './food'
 import type { Allergen } from './ingredient'
+import type { StatedSchools } from './schools'
 
 /** What a component is in a dish; it decides when it goes in and how it grows. */
 export const ROLES = [
@@ -76,33 +77,6 @@ export type Component = {
   written?: string
 }
 
-/** When the egg goes in, by school. */
-export const EGG_SCHOOLS = ['firstOut', 'well', 'onTop', 'none'] as const
-export type EggSchool = (typeof EGG_SCHOOLS)[number]
-/** How the heat is led, by school. */
-export const HEAT_SCHOOLS = ['mediumThenHigh', 'full'] as const
-export type HeatSchool = (typeof HEAT_SCHOOLS)[number]
-/** How much oil this house fries with. */
-export const OIL_SCHOOLS = ['lean', 'usual', 'rich'] as const
-/** Tossed throughout, or left alone once for a crust. */
-export const RICE_SCHOOLS = ['tossed', 'crust'] as const
-/** Sauce on the bare metal, or off the heat. */
-export const SAUCE_SCHOOLS = ['onMetal', 'offHeat'] as const
-/** Garlic before the rice, or raw at the very end. */
-export const GARLIC_SCHOOLS = ['early', 'atEnd'] as const
-/** Whether the vessel is wiped once something was taken out. */
-export const WIPE_SCHOOLS = ['never', 'afterOut'] as const
-/** The schools of cooking that a dish follows. */
-export type Schools = {
-  egg: EggSchool
-  heat: HeatSchool
-  oil?: (typeof OIL_SCHOOLS)[number]
-  rice?: (typeof RICE_SCHOOLS)[number]
-  sauce?: (typeof SAUCE_SCHOOLS)[number]
-  garlic?: (typeof GARLIC_SCHOOLS)[number]
-  wipe?: (typeof WIPE_SCHOOLS)[number]
-}
-
 /**
  * A written variation: what it takes out, multiplies, puts in place of another component or adds. What it takes out, an
  * allergy may also take out.
@@ -137,7 +111,8 @@ export type Dish = {
   /** What the cooks call it across the station. */
   shortName: string
   stationKind: StationKind
-  schools: Schools
+  /** What the house holds of how it is cooked; what is not said is left to the engine. */
+  schools: StatedSchools
   /** Cooked rice in one portion [g]. */
   portionRiceG: number
   components: readonly Component[]

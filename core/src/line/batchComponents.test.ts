@@ -10,7 +10,6 @@ const crisp = component({ id: 'crisp', role: 'garnish', food: 'seasoning', ratio
 const seed = component({ id: 'peanut', ingredientId: 'seed', name: 'seed', role: 'garnish', food: 'nut', ratioG: 4 })
 const dish: Dish = {
   ...DISH,
-  schools: { ...DISH.schools, egg: 'none' },
   components: [rice, component({ id: 'egg', role: 'egg', food: 'egg', ratioG: 16, isRaw: false }), peanut],
   modifiers: [
     { id: 'no-peanut', name: 'no peanut', removes: ['peanut'], scales: [] },

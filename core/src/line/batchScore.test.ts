@@ -45,12 +45,6 @@ test.each<[string, Dish, object, object]>([
     { reason: 'allergenUnknown' },
   ],
   ['no rice', dishOf({ components: [EGG] }), {}, { reason: 'rice', names: [] }],
-  [
-    'a raw egg that no school says how to cook',
-    dishOf({ schools: { ...DISH.schools, egg: 'none' } }),
-    {},
-    { reason: 'eggSchool', names: ['egg'] },
-  ],
 ])('%s is refused by name', (_, dish, change, expected) => {
   expect(score(dish, change)).toMatchObject({ kind: 'refused', ...expected })
 })

@@ -1,7 +1,6 @@
 import { allergenListOf } from '../book/allergens'
 import { batchComponents, type Batch, type BatchInput } from '../book/batchComponents'
 import type { Dish } from '../book/dish'
-import { isRawEgg } from '../book/rawFood'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
 import type { Handling } from '../wok/heat/parameters'
@@ -38,7 +37,7 @@ export function heatOf({ kind, powerW, heat }: HeatedStation): BatchHeat {
 /** Why a batch cannot be cooked as ordered, whatever the station. */
 export type BatchRefused = {
   kind: 'refused'
-  reason: 'modifier' | 'allergen' | 'allergenUnknown' | 'rice' | 'eggSchool'
+  reason: 'modifier' | 'allergen' | 'allergenUnknown' | 'rice'
   names: string[]
 }
 /** A batch that may be cooked, or why not. */
@@ -68,9 +67,6 @@ export function orderedBatch(dish: Dish, input: BatchInput, rules: CookRules): O
   const { shared, riceMassG } = result.batch
   const hasRice = shared.some(({ component }) => component.role === 'rice')
   if (!hasRice || !(riceMassG > 0) || riceMassG > MAX_RICE_G) return { kind: 'refused', reason: 'rice', names: [] }
-  const rawEggs = shared.filter(({ component }) => isRawEgg(component))
-  if (dish.schools.egg === 'none' && rawEggs.length > 0)
-    return { kind: 'refused', reason: 'eggSchool', names: rawEggs.map(({ component }) => component.name) }
   return result
 }
 

@@ -61,7 +61,7 @@ const dish = (id: string, components: Dish['components']): Dish => ({
   name: id,
   shortName: id,
   stationKind: 'wok',
-  schools: { egg: 'none', heat: 'full' },
+  schools: { heat: 'full' },
   portionRiceG: 200,
   components: [component({ id: 'rice', role: 'rice', food: 'rice', ratioG: 100 }), ...components],
   modifiers: [],

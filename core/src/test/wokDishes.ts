@@ -1,5 +1,6 @@
 import type { SequenceInput } from '../wok/sequence/derive'
-import type { ComponentInput, DishInput, StatedSchools } from '../wok/sequence/vocabulary'
+import type { ComponentInput, DishInput } from '../wok/sequence/vocabulary'
+import type { StatedSchools } from '../book/schools'
 import { HOB } from './stations'
 
 /** Plain fried rice of the house: the least that every kitchen has. */

@@ -36,7 +36,7 @@ export function demoDishes(ingredients: readonly Ingredient[]): Omit<Dish, 'vers
     return {
       ...head,
       stationKind,
-      schools: { egg, heat: 'full', ...schools },
+      schools: { ...(egg && { egg }), heat: 'full', ...schools },
       components,
       ...(bound.length > 0 && { standard }),
     }

@@ -1,5 +1,6 @@
-import type { Modifier, Schools, StationKind } from 'core/book/dish'
+import type { Modifier, StationKind } from 'core/book/dish'
 import type { DishLine } from 'core/book/resolve'
+import type { StatedSchools } from 'core/book/schools'
 
 type Line = [
   name: string,
@@ -15,14 +16,14 @@ type DemoDish = {
   name: string
   shortName: string
   stationKind?: StationKind
-  egg: Schools['egg']
+  egg?: StatedSchools['egg']
   portionRiceG: number
   lines: Line[]
   modifiers: Modifier[]
   style: string
   priceMinor: number
   costCeilingMinor: number
-  schools?: Partial<Schools>
+  schools?: StatedSchools
   /** Components whose amounts the name is bound to. */
   bound?: string[]
 }
@@ -42,7 +43,7 @@ export const DISHES: DemoDish[] = [
     style: 'soy-brown',
     priceMinor: 1250,
     costCeilingMinor: 310,
-    schools: { oil: 'usual', wipe: 'never' },
+    schools: { oil: 'usual', wipe: 'none', eggBreak: 'curds' },
     bound: ['egg', 'duck', 'pickled-greens'],
     name: 'Duck and pickled greens',
     shortName: 'duck',
@@ -71,7 +72,7 @@ export const DISHES: DemoDish[] = [
     style: 'pale',
     priceMinor: 1480,
     costCeilingMinor: 420,
-    schools: { oil: 'usual' },
+    schools: { oil: 'usual', eggBreak: 'crumbled' },
     name: 'Crab, ginger and egg white',
     shortName: 'crab',
     egg: 'well',
@@ -101,7 +102,6 @@ export const DISHES: DemoDish[] = [
     schools: { oil: 'usual' },
     name: 'Oyster mushroom and black bean',
     shortName: 'mushroom',
-    egg: 'none',
     portionRiceG: 220,
     lines: [
       ['rice', 'rice-long-chilled-dry', 'rice', 'cooked', '', 100],
@@ -122,7 +122,7 @@ export const DISHES: DemoDish[] = [
     style: 'tangy-hot',
     priceMinor: 1190,
     costCeilingMinor: 290,
-    schools: { oil: 'lean', rice: 'crust' },
+    schools: { oil: 'lean', rice: 'leaveCrust' },
     name: 'Kimchi and pork belly, egg on top',
     shortName: 'kimchi',
     stationKind: 'griddle',
@@ -152,7 +152,7 @@ export const DISHES: DemoDish[] = [
     schools: { oil: 'usual' },
     name: 'Curry-leaf cauliflower and peanut',
     shortName: 'cauliflower',
-    egg: 'well',
+    egg: 'firstUnder',
     portionRiceG: 220,
     lines: [
       ['rice', 'rice-long-chilled-dry', 'rice', 'cooked', '', 100],
@@ -179,7 +179,7 @@ export const DISHES: DemoDish[] = [
     style: 'soy-brown',
     priceMinor: 1150,
     costCeilingMinor: 300,
-    schools: { oil: 'usual', wipe: 'afterOut' },
+    schools: { oil: 'usual', wipe: 'betweenStages' },
     name: 'Chicken and salted fish',
     shortName: 'chicken',
     egg: 'firstOut',
@@ -210,7 +210,7 @@ export const DISHES: DemoDish[] = [
     schools: { oil: 'usual' },
     name: 'House plain rice with egg',
     shortName: 'plain',
-    egg: 'firstOut',
+    egg: 'coated',
     portionRiceG: 180,
     lines: [
       ['rice', 'rice-long-chilled-dry', 'rice', 'cooked', '', 100],

@@ -18,7 +18,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'allergen-stays': { status: 422, title: 'The dish cannot be made without this allergen' },
   'allergen-unknown': { status: 422, title: 'Nobody knows whether the allergen is in it' },
   'allergen-may': { status: 422, title: 'It may contain the allergen' },
-  'egg-school': { status: 422, title: 'Nothing says how a raw egg is cooked' },
+  'not-cookable': { status: 422, title: 'The batch cannot be cooked like this at this station' },
   'not-washed': { status: 409, title: 'The station was not washed' },
   'promise-past': { status: 422, title: 'The promise lies in the past' },
   'already-fired': { status: 409, title: 'These portions are already fired' },

@@ -31,7 +31,7 @@ export function findScore(kitchen: Kitchen, asked: Asked): Score | null {
   return result.kind === 'score' ? result.score : null
 }
 
-/** @throws {Problem} invalid where the batch cannot be cooked at the station, with the change that would help */
+/** @throws {Problem} not-cookable where the batch cannot be cooked at the station, with the change that would help */
 function derivedScore(kitchen: Kitchen, asked: Asked): Score {
   const result = scored(kitchen, asked)
   if (result.kind === 'score') return result.score
@@ -52,8 +52,8 @@ function notHere({ dish, batch, station }: Asked, finding: Finding | null): Prob
   const portions = batch.parts.reduce((sum, part) => sum + part.portions, 0)
   const bad = finding?.bad.flatMap(({ componentIds }) => componentIds) ?? []
   const names = dish.components.filter(({ id }) => bad.includes(id)).map(({ name }) => name)
-  return new Problem('invalid', {
+  return new Problem('not-cookable', {
     detail: `${portions} x ${dish.name} cannot be cooked on ${station.name}${names.length > 0 ? ` (${names.join(', ')})` : ''}: look at its score in the book`,
-    faults: [{ field: 'parts', message: 'cannot be cooked like this at this station' }],
+    values: { dish: dish.name, station: station.name },
   })
 }

@@ -35,7 +35,7 @@ export class ScoreNeeded extends Error {
  * @param derived a score of the server's own, where the one that was sent does not hold
  * @throws {ScoreNeeded} where there is no score that holds
  * @throws {Problem} unknown-dish, unknown-station, wrong-station, station-too-small, station-busy, already-fired,
- *   nothing-left, not-washed, allergen-stays, allergen-unknown, allergen-may, egg-school, invalid or clock-ahead
+ *   nothing-left, not-washed, allergen-stays, allergen-unknown, allergen-may, invalid or clock-ahead
  */
 export async function fireRun(
   connection: PoolConnection,
@@ -182,16 +182,12 @@ const SCORE_PROBLEMS = {
   allergen: 'allergen-stays',
   allergenUnknown: 'allergen-unknown',
   rice: 'invalid',
-  eggSchool: 'egg-school',
 } as const
 
 function orderProblem(dish: Dish, refused: BatchRefused): Problem {
   const [first = '', ...others] = refused.names
   return new Problem(SCORE_PROBLEMS[refused.reason], {
-    detail:
-      refused.reason === 'eggSchool'
-        ? `${dish.name} has a raw egg (${refused.names.join(', ')}) and nothing says how it is cooked: choose its school in the book`
-        : `${dish.name} cannot be cooked like this: ${refused.names.join(', ')}`,
+    detail: `${dish.name} cannot be cooked like this: ${refused.names.join(', ')}`,
     values: { allergen: first, dish: dish.name, components: others.join(', '), modifier: first },
   })
 }

@@ -1,5 +1,6 @@
 import type { Component } from 'core/book/dish'
-import type { OIL_BAND_G, Style } from 'core/book/balance/style'
+import type { StatedSchools } from 'core/book/schools'
+import type { Style } from 'core/book/balance/style'
 import { balanceOf, type Balance, type BalancePart } from 'core/book/balance/balance'
 import { findingsOf, type Finding } from 'core/book/balance/findings'
 import { partsOf } from 'core/book/balance/dishBalance'
@@ -21,7 +22,7 @@ export function judgeDish(
   portionRiceG: number,
   shelf: Shelf,
   style: Style,
-  oil: keyof typeof OIL_BAND_G | undefined,
+  oil: StatedSchools['oil'],
   day: string,
 ): Judged {
   const { parts, unknown } = partsOf(components, portionRiceG, portionRiceG, shelf.lookup)

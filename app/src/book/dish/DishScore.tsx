@@ -63,10 +63,7 @@ const headingOf = (answer: BatchScore | null, words: string): string =>
 function Answer({ dish, answer, stationName }: { dish: Dish; answer: BatchScore; stationName: string }) {
   const t = useWords('book')
   const readsIn = useReadsIn()
-  if (answer.kind === 'refused')
-    return answer.reason === 'eggSchool' ? (
-      <Notice kind="conflict" title={t('dish.noEggSchool', { list: answer.names.join(', ') })} />
-    ) : null
+  if (answer.kind === 'refused') return <Notice kind="conflict" title={t('score.refused')} />
   if (answer.kind === 'infeasible')
     return <NotLikeThis dish={dish} finding={answer.finding} stationName={stationName} readsIn={readsIn} />
   const { score } = answer

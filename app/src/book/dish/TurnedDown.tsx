@@ -1,8 +1,10 @@
+import { SCHOOLS, type SchoolName } from 'core/book/schools'
 import type { BatchScore } from 'core/line/batchScore'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
 import { formatClock } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { useSchoolWords } from '../editor/useSchoolWords'
 
 type Scored = Extract<BatchScore, { kind: 'score' }>
 
@@ -11,7 +13,12 @@ export function TurnedDown({ answer }: { answer: Scored }) {
   const t = useWords('book')
   const { rejected, runnerUp } = answer.derived
   if (rejected.length === 0 && !runnerUp) return null
-  const way = runnerUp && otherSchools(answer, runnerUp.choice)
+  const words = useSchoolWords()
+  const way = runnerUp
+    ? otherSchools(answer, runnerUp.choice)
+        .map((school) => `${words.school(school)}: ${words.value(school, runnerUp.choice[school]).name}`)
+        .join(', ')
+    : ''
   return (
     <View className="gap-0.5">
       <Text role="heading" aria-level={3} weight="bold">
@@ -34,11 +41,6 @@ export function TurnedDown({ answer }: { answer: Scored }) {
   )
 }
 
-const WORDED = ['egg', 'heat', 'sauce'] as const
-
-/** Where another way differs from the one that was taken, in the words of the schools. */
-function otherSchools({ score }: Scored, other: Readonly<Record<string, string>>): string {
-  return WORDED.filter((school) => score.basis?.choice[school] !== other[school])
-    .map((school) => `${school} ${other[school]}`)
-    .join(', ')
-}
+/** Where another way differs from the one that was taken: its schools. */
+const otherSchools = ({ score }: Scored, other: Readonly<Record<string, string>>): SchoolName[] =>
+  (Object.keys(SCHOOLS) as SchoolName[]).filter((school) => score.basis?.choice[school] !== other[school])

@@ -65,6 +65,12 @@ function Effect(props: Parameters<typeof Variations>[0] & { modifierId: string }
       costMinor: before.costMinor !== null && after.costMinor !== null ? after.costMinor - before.costMinor : null,
     }
   }, [dish, kitchen, shelf, style, day, modifierId, beforeS, afterS])
+  if (scored.some((one) => one.kind === 'working'))
+    return (
+      <Text size="small" tone="ash">
+        {t('dish.workingEffect')}
+      </Text>
+    )
   if (!effect) return null
   const { moreS, saltFraction, costMinor } = effect
   const priceMinor = dish.modifiers.find((one) => one.id === modifierId)?.priceMinor

@@ -4,7 +4,7 @@ export const scoreWords = {
   workingScore: 'Working out the score',
   noStationFor: 'No station of this kind in the kitchen.',
   on: 'Station',
-  why: 'Why',
+  refused: 'There is no rice in it: add cooked rice.',
   figures: {
     metal: 'metal {{from}}',
     metalFalls: 'metal {{from}} → {{to}}',

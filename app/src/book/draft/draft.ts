@@ -6,12 +6,12 @@ import {
   type Modifier,
   type Role,
   type Scaling,
-  type Schools,
   type State,
   type StationKind,
 } from 'core/book/dish'
 import { slugOf } from 'core/book/resolve'
 import type { HouseStandard } from 'core/book/dish'
+import type { StatedSchools } from 'core/book/schools'
 
 export type DraftLine = {
   key: string
@@ -36,7 +36,7 @@ export type DraftHead = {
   name: string
   shortName: string
   stationKind: StationKind
-  schools: Schools
+  schools: StatedSchools
   style: string
   portionRiceG: number
   price: string
@@ -70,7 +70,7 @@ export const blankDraft = (key: string): EditedDish => ({
     name: '',
     shortName: '',
     stationKind: 'wok',
-    schools: { egg: 'firstOut', heat: 'mediumThenHigh', oil: 'usual' },
+    schools: {},
     style: 'soy-brown',
     portionRiceG: DEFAULT_PORTION_RICE_G,
     price: '',
@@ -148,7 +148,7 @@ export function dishOfDraft(
     name,
     shortName: head.shortName.trim() || (name.split(/[ ,]/)[0] ?? name).toLowerCase(),
     stationKind: head.stationKind,
-    schools: { ...head.schools, egg: components.some((one) => one.role === 'egg') ? eggSchool(head.schools) : 'none' },
+    schools: head.schools,
     portionRiceG: head.portionRiceG,
     components: components.map(plainComponent),
     modifiers: head.modifiers.map((modifier) => modifierOf(modifier, ids)),
@@ -158,8 +158,6 @@ export function dishOfDraft(
     ...(head.standard && { standard: { name: head.standard.name, lines: [...head.standard.lines] } }),
   }
 }
-
-const eggSchool = (schools: Schools): Schools['egg'] => (schools.egg === 'none' ? 'firstOut' : schools.egg)
 
 /** A component as it is sent and kept, its lists its own. */
 function plainComponent({ allergensUs, mayContain, unknownParts, ...one }: Component): DishDraft['components'][number] {

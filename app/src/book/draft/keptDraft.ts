@@ -1,5 +1,7 @@
 import { Dish, HouseStandard, Modifier, StationKind } from 'contract/dish'
+import { StatedSchools } from 'contract/schools'
 import { ROLES, SCALINGS, STATES } from 'core/book/dish'
+import { schoolsOfToday } from 'core/book/schools'
 import { z } from 'zod'
 import { forget, keep, readKept } from '../../device/storage'
 import type { EditedDish } from './draft'
@@ -35,13 +37,13 @@ const Line = z.union([CurrentLine, BeforeLine])
 
 const Kept = z.object({
   /** The dish that the edit began from; null for a new one. */
-  base: Dish.nullable(),
+  base: Dish.extend({ schools: z.preprocess(schoolsOfToday, StatedSchools) }).nullable(),
   draft: z.object({
     head: z.object({
       name: z.string(),
       shortName: z.string(),
       stationKind: StationKind,
-      schools: Dish.shape.schools,
+      schools: z.preprocess(schoolsOfToday, StatedSchools),
       style: z.string(),
       portionRiceG: z.number(),
       price: z.string(),

@@ -1,5 +1,6 @@
 import { acidByGram } from './acid'
 import { SALT_PER_SODIUM, type Balance, type BalancePart } from './balance'
+import type { StatedSchools } from '../schools'
 import { METRICS, OIL_BAND_G, type Band, type Metric, type Style } from './style'
 
 /** A metric outside its band, with who brings it. */
@@ -47,7 +48,7 @@ export function findingsOf(
   balance: Balance,
   parts: readonly BalancePart[],
   style: Style,
-  oilSchool?: keyof typeof OIL_BAND_G,
+  oilSchool?: StatedSchools['oil'],
 ): Finding[] {
   const outside = METRICS.flatMap((metric): Finding[] => {
     const value = balance.metrics[metric]
@@ -63,11 +64,12 @@ export function findingsOf(
   return [...outside, ...colour, ...oilFinding(balance, parts, oilSchool)]
 }
 
-function oilFinding(balance: Balance, parts: readonly BalancePart[], school?: keyof typeof OIL_BAND_G): Finding[] {
-  if (!school || !(balance.riceMassG > 0)) return []
+function oilFinding(balance: Balance, parts: readonly BalancePart[], school: StatedSchools['oil']): Finding[] {
+  if (!school || school === 'auto' || !(balance.riceMassG > 0)) return []
   const oilG = parts.filter((part) => part.role === 'fat').reduce((sum, part) => sum + part.massG, 0)
   const gPer100G = (oilG / balance.riceMassG) * 100
-  const band = OIL_BAND_G[school]
+  // What is pressed back out was poured in first: it is judged as it is written.
+  const band = OIL_BAND_G[school === 'pressedBack' ? 'rich' : school]
   if (isInside(gPer100G, band)) return []
   return [{ kind: 'oil-school', side: gPer100G < band.least ? 'low' : 'high', gPer100G, band }]
 }

@@ -6,7 +6,8 @@ import { faultsOf, type FaultCode } from './judge'
 import { keepsPin } from './pins'
 import type { Ended, Run } from './run'
 import { sequenceBatch } from './sequenceBatch'
-import type { ComponentInput, Pin, StatedSchools } from './vocabulary'
+import type { ComponentInput, Pin } from './vocabulary'
+import type { StatedSchools } from '../../book/schools'
 
 const RING_AT = { station: RING, handling: 'toss' as const, batchMassG: 500 }
 const GRIDDLE_AT = { station: aGriddle(), handling: 'flip' as const, batchMassG: 800 }

@@ -1,7 +1,8 @@
 import type { Parts } from './parts'
 import { rawAlone } from './parts'
 import type { Station } from './run'
-import { SCHOOLS, BASE_ORDERS, type Choice, type SchoolName, type SchoolValue, type StatedSchools } from './vocabulary'
+import { BASE_ORDERS, type Choice } from './vocabulary'
+import { SCHOOLS, type SchoolName, type SchoolValue, type StatedSchools } from '../../book/schools'
 
 /** What an unstated school may be, where it matters to this dish at this station; the first is preferred. */
 type Axes = { [Name in keyof Choice]: readonly Choice[Name][] }

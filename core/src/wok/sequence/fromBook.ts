@@ -1,18 +1,19 @@
-import type { Component, Schools } from '../../book/dish'
+import type { Component } from '../../book/dish'
 import { isRawEgg, isRawProtein } from '../../book/rawFood'
 import { componentMassG } from '../../book/scale'
 import type { HeatFood } from '../heat/foods'
-import type { ComponentInput, DishInput, StatedSchools, Tag } from './vocabulary'
+import type { ComponentInput, DishInput, Tag } from './vocabulary'
+import type { StatedSchools } from '../../book/schools'
 
 /** What the book has of a dish, as the engine asks for it. Amounts follow the batch: a film of oil is no fixed share of the rice. */
 export function dishFromBook(
-  dish: { name: string; schools: Schools; portionRiceG: number },
+  dish: { name: string; schools: StatedSchools; portionRiceG: number },
   components: readonly Component[],
   riceMassG: number,
 ): DishInput {
   return {
     name: dish.name,
-    schools: schoolsFromBook(dish.schools),
+    schools: dish.schools,
     components: components.map((one) => componentFromBook(one, riceMassG, dish.portionRiceG)),
   }
 }
@@ -43,17 +44,4 @@ function tagsOf({ food, ingredientId = '' }: Component): Tag[] {
   if (food === 'sesameOil') tags.push('sesame')
   if (ingredientId === 'egg-yolk') tags.push('yolk')
   return tags
-}
-
-/** The book's schools in the engine's words; what the book leaves open stays open. */
-function schoolsFromBook({ egg, heat, oil, rice, sauce, garlic, wipe }: Schools): StatedSchools {
-  return {
-    ...(egg !== 'none' && { egg }),
-    heat,
-    ...(oil && { oil }),
-    ...(rice === 'crust' && { rice: 'leaveCrust' }),
-    ...(sauce && { sauce: sauce === 'onMetal' ? 'wall' : 'offHeat' }),
-    ...(garlic && { garlic }),
-    ...(wipe && { wipe: wipe === 'afterOut' ? 'betweenStages' : 'none' }),
-  }
 }

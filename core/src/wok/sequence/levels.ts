@@ -1,6 +1,7 @@
 import type { HeatLevel } from '../score'
 import type { Segment } from './moves'
-import type { Choice, SchoolValue } from './vocabulary'
+import type { Choice } from './vocabulary'
+import type { SchoolValue } from '../../book/schools'
 
 /** A heat as the vessel has it: ceiling of the metal [°C] and how far the valve is open; as the cook says it: a level. */
 export type Heat = { ceilingC: number; open: number; level: HeatLevel }

@@ -33,11 +33,13 @@ function batchesThatFit(input: SequenceInput): number {
 export function repairOf(input: SequenceInput, faults: readonly Fault[]): Change | null {
   const bad = new Set(faults.flatMap(({ componentIds }) => componentIds))
   for (const { change, input: changed } of changes(input, bad)) {
-    if (derive(changed, 'quick').kind === 'derived') return change
+    if (derive(changed, OPENS.includes(change.kind) ? 'full' : 'quick').kind === 'derived') return change
   }
   return null
 }
 
+/** What opens schools gives many more ways: a few of them do not say whether any holds. */
+const OPENS: readonly Change['kind'][] = ['openHeat', 'otherEgg', 'otherSchools']
 type Tried = { change: Change; input: SequenceInput }
 
 function* changes(input: SequenceInput, bad: ReadonlySet<string>): Generator<Tried> {

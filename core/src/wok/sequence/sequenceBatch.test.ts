@@ -3,7 +3,8 @@ import { aGriddle, HOB, RING } from '../../test/stations'
 import { aBatch, CARROT, CHICKEN, DUCK, GREENS, ONION, PASTE, PEAS, PLAIN, SHRIMP } from '../../test/wokDishes'
 import { sequenceBatch, type Sequenced } from './sequenceBatch'
 import type { SequenceInput } from './derive'
-import type { ComponentInput, StatedSchools } from './vocabulary'
+import type { ComponentInput } from './vocabulary'
+import type { StatedSchools } from '../../book/schools'
 
 const stepOf = ({ steps }: Sequenced, id: string, motion = 'in') =>
   steps.find(({ entries }) => entries.some((entry) => entry.componentId === id && entry.motion === motion))

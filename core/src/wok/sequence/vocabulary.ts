@@ -1,4 +1,5 @@
 import type { Role, State } from '../../book/dish'
+import type { SchoolName, SchoolValue, StatedSchools } from '../../book/schools'
 import type { HeatFood } from '../heat/foods'
 
 /** When a component is done. */
@@ -24,44 +25,6 @@ export type Target = { kind: TargetKind; value?: number | undefined }
 export const TAGS = ['yolk', 'volatile', 'tender', 'sesame', 'quick', 'mince'] as const
 export type Tag = (typeof TAGS)[number]
 
-/** Every school with its values; `auto`, or nothing, leaves it to the engine. */
-export const SCHOOLS = {
-  egg: [
-    'firstOut',
-    'firstUnder',
-    'inPassing',
-    'inPassingAside',
-    'well',
-    'wellBeforeRice',
-    'sheet',
-    'threads',
-    'coated',
-    'onTop',
-  ],
-  eggReturn: ['beforeRice', 'late'],
-  leaf: ['beforeSauce', 'afterSauce'],
-  returns: ['beforeSauce', 'afterSauce'],
-  heat: ['full', 'high', 'medium', 'mediumThenHigh', 'lowRising', 'zones'],
-  sauce: ['wall', 'lastPour', 'partThenRest', 'offHeat'],
-  rice: ['toss', 'stir', 'pressLift', 'leaveCrust'],
-  rawProtein: ['inSequence', 'ownOut', 'withBaseOut'],
-  readyProtein: ['base', 'halfTime', 'late'],
-  readyVeg: ['base', 'halfTime', 'late'],
-  paste: ['afterAromatics', 'first', 'afterProtein'],
-  wipe: ['none', 'betweenStages'],
-  batches: ['whole', 'tossedInBowl'],
-  seasoningOrder: ['dryFirst', 'dryLast'],
-  ownStages: ['eggFirst', 'eggLast'],
-  garlic: ['early', 'atEnd', 'golden', 'halfAndHalf'],
-  oil: ['lean', 'usual', 'rich', 'pressedBack'],
-  eggBreak: ['curds', 'peaSize', 'crumbled'],
-  preheat: ['toSmoke', 'offWhileOiling', 'oilFromCold'],
-  lastToss: ['asBefore', 'lowered'],
-} as const
-export type SchoolName = keyof typeof SCHOOLS
-export type SchoolValue<Name extends SchoolName> = (typeof SCHOOLS)[Name][number]
-/** What a dish states; absent is `auto`. */
-export type StatedSchools = { [Name in SchoolName]?: SchoolValue<Name> | 'auto' | undefined }
 /** One way through all schools. */
 export type Choice = { [Name in SchoolName]: SchoolValue<Name> } & { order: BaseOrder; quick: 'inBase' | 'afterRice' }
 

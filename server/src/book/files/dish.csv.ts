@@ -84,7 +84,7 @@ export function dishFromLines(head: DishHead, lines: readonly DishLine[], ingred
     name: head.name,
     shortName: head.shortName ?? head.name.split(/[ ,]/)[0] ?? head.name,
     stationKind: 'wok',
-    schools: { egg: components.some((one) => one.role === 'egg') ? 'firstOut' : 'none', heat: 'mediumThenHigh' },
+    schools: {},
     portionRiceG: head.portionRiceG ?? DEFAULT_PORTION_RICE_G,
     components,
     modifiers,
