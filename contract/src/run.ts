@@ -77,6 +77,7 @@ export const Score = z.strictObject({
     })
     .optional(),
 }) satisfies z.ZodType<CoreScore>
+export type Score = z.infer<typeof Score>
 
 const eventBase = {
   id: EventId,

@@ -41,7 +41,8 @@ export type Until =
    */
   | { kind: 'baseEnd'; ids: readonly string[]; aromatics: readonly string[]; aromaticS: number; mostS: number }
   | { kind: 'riceHalf' }
-  | { kind: 'riceDone' }
+  /** The rice is done, and so is what coats its grains. */
+  | { kind: 'riceDone'; ids: readonly string[] }
   | { kind: 'crust'; mostS: number }
   | { kind: 'dry'; leastS: number; mostS: number }
 

@@ -1,6 +1,6 @@
 import { inBase } from './base'
 import type { WokComponent } from './component'
-import { forSeconds, type Move } from './moves'
+import { forSeconds, type Move, type Until } from './moves'
 import { ids, inMove, isYolk, MOST_S, oilMove, SECONDS } from './makeMoves'
 import { rawAlone, type Parts } from './parts'
 import type { Choice } from './vocabulary'
@@ -13,13 +13,14 @@ export function riceMoves(parts: Parts, choice: Choice): Move[] {
   const isPressed = choice.rice === 'pressLift'
   const isTwofold = isPressed || half.length > 0
   const quick = choice.quick === 'afterRice' ? parts.quick : []
+  const done: Until = { kind: 'riceDone', ids: ids(into) }
   return [
     ...(choice.egg === 'coated' || isDryVessel(parts, choice) ? [oilMove('rice')] : []),
     {
-      ...inMove('rice', [...parts.rice, ...into], 'rice', isTwofold ? { kind: 'riceHalf' } : { kind: 'riceDone' }),
+      ...inMove('rice', [...parts.rice, ...into], 'rice', isTwofold ? { kind: 'riceHalf' } : done),
       ...(isPressed && { handling: 'press' as const }),
     },
-    ...(isTwofold ? [inMove(half.length > 0 ? 'halfTime' : 'turn', half, 'rice', { kind: 'riceDone' })] : []),
+    ...(isTwofold ? [inMove(half.length > 0 ? 'halfTime' : 'turn', half, 'rice', done)] : []),
     ...(choice.rice === 'leaveCrust'
       ? [{ ...inMove('crust', [], 'rice', { kind: 'crust', mostS: MOST_S.crust }), handling: 'leave' as const }]
       : []),

@@ -1,5 +1,7 @@
 import fc from 'fast-check'
 import { batchScore } from '../../line/batchScore'
+import { scoreFaults } from '../../line/scoreFaults'
+import { SCHOOLS } from '../../book/schools'
 import { rawFoodOf } from '../../book/rawFood'
 import type { Component, Dish } from '../../book/dish'
 import { cookLimit } from '../../safety/limits'
@@ -72,6 +74,17 @@ test('what cannot be cooked safely is never scored: it is named, with the change
   expect(result.kind === 'infeasible' && result.finding.change).not.toBeNull()
 })
 
+test.each(SCHOOLS.egg)('a raw egg cooked by "%s" has its check', (egg) => {
+  const dish = { ...DISH, components: [RICE, { ...EVERYTHING[1]!, ratioG: 12 }, EVERYTHING.at(-1)!], schools: { egg } }
+  const batch = { modifiers: [], allergies: [], parts: [{ portions: 1, modifiers: [] }] }
+  const result = batchScore(dish, batch, RING_HEAT, TOOLS, US)
+  expect(result).toMatchObject({ kind: 'score' })
+  if (result.kind !== 'score') return
+  const from = result.score.steps.findIndex(({ entries }) => entries.some(({ componentId }) => componentId === 'egg'))
+  expect(result.score.steps.slice(from).filter(({ check }) => check?.food === 'egg')).toHaveLength(1)
+  expect(scoreFaults(result.score, result.batch, US)).toEqual([])
+})
+
 const roles = [
   'egg',
   'aromatic',
@@ -126,6 +139,7 @@ test('law: what goes in is what the batch takes, what leaves comes back, and not
         )
       }
       expect(score.steps.filter(({ check }) => check?.food === 'rice')).toHaveLength(1)
+      expect(scoreFaults(score, result.batch, US)).toEqual([])
     }),
     { numRuns: 25, endOnFailure: true },
   )

@@ -64,7 +64,23 @@ export function stepsOf(
       surface: 'station',
     })
   })
-  return numbered(run.choice.preheat === 'oilFromCold' ? oilFromCold(steps) : steps)
+  const checked = withEggCheck(steps, components, rules)
+  return numbered(run.choice.preheat === 'oilFromCold' ? oilFromCold(checked) : checked)
+}
+
+/** Egg that neither leaves nor is set by itself, because it coats the grains or lies under them, is checked when the rice is done. */
+function withEggCheck(
+  steps: readonly Omit<DerivedStep, 'id'>[],
+  components: readonly WokComponent[],
+  rules: CookRules,
+): Omit<DerivedStep, 'id'>[] {
+  const eggs = new Set(components.filter(({ place }) => place === 'egg').map(({ id }) => id))
+  const from = steps.findIndex(({ entries }) => entries.some(({ componentId }) => eggs.has(componentId)))
+  const isPlated = from >= 0 && steps[from]!.entries.some(({ motion }) => motion === 'plate')
+  if (from < 0 || isPlated || steps.slice(from).some(({ check }) => check?.food === 'egg')) return [...steps]
+  const rice = steps.findIndex(({ action }, i) => i >= from && action === 'riceIn')
+  const at = rice >= 0 ? rice : from
+  return steps.map((step, i) => (i === at ? { ...step, check: { food: 'egg', limit: cookLimit(rules, 'egg') } } : step))
 }
 
 /** Steps with an id each: the action, and from the second on its number. */

@@ -61,7 +61,10 @@ function nearnessOf(
     case 'riceHalf':
       return max((2 * spentS) / RICE.mostS, warmedHalf(cooking))
     case 'riceDone':
-      return max(spentS / RICE.mostS, riceNearness(cooking))
+      return max(
+        spentS / RICE.mostS,
+        waitsFor.length > 0 ? min(riceNearness(cooking), cooking.progress(waitsFor)) : riceNearness(cooking),
+      )
     case 'crust':
       return max(spentS / end.mostS, (riceBrowning(cooking) - brownedBefore) / RICE.crustBrowning)
     case 'dry':
