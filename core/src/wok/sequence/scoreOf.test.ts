@@ -26,6 +26,16 @@ test('a run begins with heating the metal and ends with the pick-up; in between 
   expect(score.basis).toMatchObject({ stationVersion: 0, handling: 'toss', riceTempC: 4, warns: [] })
 })
 
+test('no oil is called for less than five seconds: it is poured while the metal still heats, or begins the next step', () => {
+  const score = scoreOnRing(1)
+  const oils = score.steps.filter(({ entries }) => entries.some(({ componentId }) => componentId === 'oil'))
+  expect(oils.length).toBeGreaterThan(1)
+  for (const { durationS } of oils) expect(durationS).toBeGreaterThanOrEqual(5)
+  expect(oils[0]).toMatchObject({ action: 'oilIn', durationS: 5 })
+  expect(oils[1]!.entries.map(({ role }) => role).indexOf('fat')).toBe(0)
+  expect(oils[1]!.action).not.toBe('oilIn')
+})
+
 test('the flame goes off with the finish that comes after it; without one it has a step of its own', () => {
   const actions = (score: Score) => score.steps.map(({ action }) => action)
   const finish = EVERYTHING.find(({ id }) => id === 'scallion')!

@@ -15,7 +15,7 @@ type StepWithoutPlace = Omit<Step, 'id' | 'startS'>
  */
 export function scoreOf(derived: readonly DerivedStep[], batch: Batch, basis: ScoreBasis, tools: MeasureTools): Score {
   const heatingS = -(derived[0]?.startS ?? 0)
-  const line = inLine(withoutBareOff(derived)).map((step) => stepOf(step, batch, tools, heatingS))
+  const line = inLine(withReadableOil(withoutBareOff(derived))).map((step) => stepOf(step, batch, tools, heatingS))
   const isUp = line.at(-1)?.action === 'pickUp'
   const steps = placed([
     ...(isUp ? line.slice(0, -1) : line),
@@ -62,6 +62,44 @@ function withoutBareOff(steps: readonly DerivedStep[]): DerivedStep[] {
     ...steps.slice(at + 2),
   ]
 }
+
+/** Shorter than this nobody reads a step at arm's length [s]. */
+const READ_S = 5
+
+/**
+ * Oil takes two seconds, which nobody reads: the first time it is called while the last of the heating goes on, later it is the
+ * first thing of the step that it is for.
+ */
+function withReadableOil(steps: readonly DerivedStep[]): DerivedStep[] {
+  const read: DerivedStep[] = []
+  let poured: DerivedStep | null = null
+  for (const step of steps) {
+    const before = read.at(-1)
+    const isShort = step.action === 'oilIn' && step.durationS < READ_S
+    const missingS = READ_S - step.durationS
+    if (isShort && before?.action === 'heatVessel' && before.durationS > missingS) {
+      read[read.length - 1] = { ...before, durationS: before.durationS - missingS }
+      read.push({ ...step, startS: step.startS - missingS, durationS: READ_S, latestS: step.latestS - missingS })
+    } else if (isShort && before && poured === null) {
+      poured = step
+    } else if (poured !== null) {
+      read.push(withOil(poured, step))
+      poured = null
+    } else read.push(step)
+  }
+  return poured ? [...read, poured] : read
+}
+
+const withOil = (oil: DerivedStep, step: DerivedStep): DerivedStep => ({
+  ...step,
+  startS: oil.startS,
+  durationS: oil.durationS + step.durationS,
+  handsOnS: oil.handsOnS + step.handsOnS,
+  latestS: oil.latestS,
+  entries: [...oil.entries, ...step.entries],
+  cautions: [...new Set([...oil.cautions, ...step.cautions])],
+  figures: { ...oil.figures, ...step.figures },
+})
 
 /** One step after the other: what begins beside splits the step in which it falls, and its check waits on the plate. */
 function inLine(steps: readonly DerivedStep[]): DerivedStep[] {
