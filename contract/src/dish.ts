@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { Cut } from './cut'
 import { InstantMs, Name, Slug } from './ids'
 import { Allergen } from './ingredient'
+import { Pin } from './pin'
 import { StatedSchools } from './schools'
 
 export { Allergen }
@@ -70,6 +71,7 @@ const DishFields = z.strictObject({
   shortName: Name,
   stationKind: StationKind,
   schools: StatedSchools,
+  pins: z.array(Pin).max(40).exactOptional(),
   portionRiceG: z.number().positive().max(2000),
   components: z.array(Component).min(1).max(60),
   modifiers: z.array(Modifier).max(60),

@@ -5,6 +5,7 @@ import { ACTIONS, CAUTIONS, CUES, HEAT_LEVELS, REASONS } from 'core/wok/score'
 import { FAULTS } from 'core/wok/sequence/judge'
 import { TAGS, TARGETS } from 'core/wok/sequence/vocabulary'
 import { z } from 'zod'
+import { Pin } from './pin'
 import { StatedSchools } from './schools'
 import { HandledStation, Water } from './wokModels'
 
@@ -36,12 +37,6 @@ const SequenceComponent = z.strictObject({
   readyToEat: z.boolean().optional(),
   waterFraction: Water.optional(),
 })
-const Pin = z.union([
-  z.strictObject({ component: id, before: id }),
-  z.strictObject({ component: id, after: id }),
-  z.strictObject({ component: id, slot: z.enum(['beforeRice', 'afterRice', 'afterOff']) }),
-  z.strictObject({ component: id, leaves: z.boolean() }),
-])
 const Pins = z.array(Pin).max(40).optional()
 
 /** Rice that is hot is not the chilled rice that this is for. */

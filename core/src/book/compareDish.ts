@@ -13,6 +13,7 @@ const HEAD: readonly (keyof Draft)[] = [
   'shortName',
   'stationKind',
   'schools',
+  'pins',
   'portionRiceG',
   'modifiers',
   'style',

@@ -1,6 +1,7 @@
 import type { CountSize } from '../measure/ingredient'
 import type { Food } from './food'
 import type { Allergen } from './ingredient'
+import type { Pin } from './pins'
 import type { StatedSchools } from './schools'
 
 /** What a component is in a dish; it decides when it goes in and how it grows. */
@@ -113,6 +114,8 @@ export type Dish = {
   stationKind: StationKind
   /** What the house holds of how it is cooked; what is not said is left to the engine. */
   schools: StatedSchools
+  /** What the chef holds in its place of the score. */
+  pins?: readonly Pin[]
   /** Cooked rice in one portion [g]. */
   portionRiceG: number
   components: readonly Component[]

@@ -11,6 +11,7 @@ import {
 } from 'core/book/dish'
 import { slugOf } from 'core/book/resolve'
 import type { HouseStandard } from 'core/book/dish'
+import { pinsAmong, type Pin } from 'core/book/pins'
 import type { StatedSchools } from 'core/book/schools'
 
 export type DraftLine = {
@@ -37,6 +38,7 @@ export type DraftHead = {
   shortName: string
   stationKind: StationKind
   schools: StatedSchools
+  pins: readonly Pin[]
   style: string
   portionRiceG: number
   price: string
@@ -71,6 +73,7 @@ export const blankDraft = (key: string): EditedDish => ({
     shortName: '',
     stationKind: 'wok',
     schools: {},
+    pins: [],
     style: 'soy-brown',
     portionRiceG: DEFAULT_PORTION_RICE_G,
     price: '',
@@ -92,13 +95,14 @@ export const blankDraft = (key: string): EditedDish => ({
 /** A dish as it is edited: one portion, every line as text. */
 export function draftOfDish(dish: Dish, currency: string, newKey: () => string): EditedDish {
   const price = (minor: number | undefined) => (minor === undefined ? '' : moneyText(minor, currency))
-  const { name, shortName, stationKind, schools, portionRiceG, modifiers } = dish
+  const { name, shortName, stationKind, schools, pins = [], portionRiceG, modifiers } = dish
   return {
     head: {
       name,
       shortName,
       stationKind,
       schools,
+      pins,
       style: dish.style ?? 'soy-brown',
       portionRiceG,
       price: price(dish.priceMinor),
@@ -143,12 +147,14 @@ export function dishOfDraft(
   const ceiling = readMoney(head.ceiling, currency)
   const name = head.name.trim()
   const ids = new Set(components.map((one) => one.id))
+  const pins = pinsAmong(head.pins, ids)
   return {
     id: id ?? dishId(name),
     name,
     shortName: head.shortName.trim() || (name.split(/[ ,]/)[0] ?? name).toLowerCase(),
     stationKind: head.stationKind,
     schools: head.schools,
+    ...(pins.length > 0 && { pins }),
     portionRiceG: head.portionRiceG,
     components: components.map(plainComponent),
     modifiers: head.modifiers.map((modifier) => modifierOf(modifier, ids)),

@@ -74,6 +74,8 @@ function applied(draft: EditedDish, edit: Exclude<Edit, { kind: 'undo' | 'redo' 
 
 function typedField(edit: Edit, atMs: number): History['last'] {
   if (edit.kind === 'line') return { field: `${edit.key} ${Object.keys(edit.changes).join()}`, atMs }
-  if (edit.kind === 'head') return { field: Object.keys(edit.changes).join(), atMs }
+  // Only letters are typed: a school or a pin is a step of its own.
+  if (edit.kind === 'head' && Object.values(edit.changes).every((value) => typeof value !== 'object'))
+    return { field: Object.keys(edit.changes).join(), atMs }
   return null
 }

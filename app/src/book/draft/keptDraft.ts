@@ -1,4 +1,5 @@
 import { Dish, HouseStandard, Modifier, StationKind } from 'contract/dish'
+import { Pin } from 'contract/pin'
 import { StatedSchools } from 'contract/schools'
 import { ROLES, SCALINGS, STATES } from 'core/book/dish'
 import { schoolsOfToday } from 'core/book/schools'
@@ -44,6 +45,7 @@ const Kept = z.object({
       shortName: z.string(),
       stationKind: StationKind,
       schools: z.preprocess(schoolsOfToday, StatedSchools),
+      pins: z.array(Pin).default([]),
       style: z.string(),
       portionRiceG: z.number(),
       price: z.string(),

@@ -6,7 +6,8 @@ import { faultsOf, type FaultCode } from './judge'
 import { keepsPin } from './pins'
 import type { Ended, Run } from './run'
 import { sequenceBatch } from './sequenceBatch'
-import type { ComponentInput, Pin } from './vocabulary'
+import type { Pin } from '../../book/pins'
+import type { ComponentInput } from './vocabulary'
 import type { StatedSchools } from '../../book/schools'
 
 const RING_AT = { station: RING, handling: 'toss' as const, batchMassG: 500 }

@@ -12,7 +12,8 @@ import { compareText, partsOf, type Parts } from './parts'
 import { keepsPin, withPin, type PinVerdict } from './pins'
 import type { Run, Station } from './run'
 import { beginTogether, simulate, type Begun } from './simulate'
-import type { Choice, DishInput, Pin } from './vocabulary'
+import type { Pin } from '../../book/pins'
+import type { Choice, DishInput } from './vocabulary'
 
 /** What a score is derived from. */
 export type SequenceInput = {

@@ -1,5 +1,6 @@
 import type { Component } from '../../book/dish'
 import { isRawEgg, isRawProtein } from '../../book/rawFood'
+import { pinsAmong, type Pin } from '../../book/pins'
 import { componentMassG } from '../../book/scale'
 import type { HeatFood } from '../heat/foods'
 import type { ComponentInput, DishInput, Tag } from './vocabulary'
@@ -7,13 +8,14 @@ import type { StatedSchools } from '../../book/schools'
 
 /** What the book has of a dish, as the engine asks for it. Amounts follow the batch: a film of oil is no fixed share of the rice. */
 export function dishFromBook(
-  dish: { name: string; schools: StatedSchools; portionRiceG: number },
+  dish: { name: string; schools: StatedSchools; portionRiceG: number; pins?: readonly Pin[] },
   components: readonly Component[],
   riceMassG: number,
 ): DishInput {
   return {
     name: dish.name,
     schools: dish.schools,
+    pins: pinsAmong(dish.pins ?? [], new Set(components.map(({ id }) => id))),
     components: components.map((one) => componentFromBook(one, riceMassG, dish.portionRiceG)),
   }
 }

@@ -1,5 +1,5 @@
 import { forSeconds, type Move } from './moves'
-import type { Pin } from './vocabulary'
+import type { Pin } from '../../book/pins'
 
 /** What became of a pin: kept, or refused with what stands against it. */
 export type PinVerdict = { pin: Pin; isKept: boolean; because: readonly string[] }

@@ -1,4 +1,5 @@
 import type { Role, State } from '../../book/dish'
+import type { Pin } from '../../book/pins'
 import type { SchoolName, SchoolValue, StatedSchools } from '../../book/schools'
 import type { HeatFood } from '../heat/foods'
 
@@ -31,13 +32,6 @@ export type Choice = { [Name in SchoolName]: SchoolValue<Name> } & { order: Base
 /** How the base is ordered: slow ones first; by role; proteins first; by need, longest first. */
 export const BASE_ORDERS = ['slowFirst', 'roles', 'proteinFirst', 'need'] as const
 export type BaseOrder = (typeof BASE_ORDERS)[number]
-
-/** What somebody holds in its place. */
-export type Pin =
-  | { component: string; before: string }
-  | { component: string; after: string }
-  | { component: string; slot: 'beforeRice' | 'afterRice' | 'afterOff' }
-  | { component: string; leaves: boolean }
 
 /** One component as the engine asks for it. What is left out is taken from its role and food. */
 export type ComponentInput = {

@@ -1,0 +1,38 @@
+/** Places that a component can be held in against the rice and the flame. */
+export const PIN_SLOTS = ['beforeRice', 'afterRice', 'afterOff'] as const
+/** What somebody holds in its place: against another component, against the rice, or in or out of the vessel. */
+export type Pin =
+  | { component: string; before: string }
+  | { component: string; after: string }
+  | { component: string; slot: (typeof PIN_SLOTS)[number] }
+  | { component: string; leaves: boolean }
+
+/** Components that a pin names. */
+const namedBy = (pin: Pin): string[] => [
+  pin.component,
+  ...('before' in pin ? [pin.before] : 'after' in pin ? [pin.after] : []),
+]
+
+/** Pins of which everything is still there. */
+export const pinsAmong = (pins: readonly Pin[], ids: ReadonlySet<string>): Pin[] =>
+  pins.filter((pin) => namedBy(pin).every((id) => ids.has(id)))
+
+/** The pins with another one: a component has one place, and one word on whether it leaves. */
+export function withPinOf(pins: readonly Pin[], pin: Pin): Pin[] {
+  const isSameMatter = (one: Pin) => one.component === pin.component && 'leaves' in one === 'leaves' in pin
+  return [...pins.filter((one) => !isSameMatter(one)), pin]
+}
+
+/**
+ * The pin that says what a drag did: dragged later, it comes after the one now before it; dragged earlier, before the one now
+ * after it. Null where it lies where it was.
+ * @param order ids in the order in which they go in
+ */
+export function pinOfMove(order: readonly string[], component: string, to: number): Pin | null {
+  const from = order.indexOf(component)
+  if (from < 0 || to === from) return null
+  const others = order.filter((id) => id !== component)
+  const neighbour = to > from ? others[to - 1] : others[to]
+  if (neighbour === undefined) return null
+  return to > from ? { component, after: neighbour } : { component, before: neighbour }
+}
