@@ -1,6 +1,7 @@
 import { scoreWords } from './dish/score.en'
 import { dishWords } from './dish/words.en'
 import { schoolWords } from './editor/schools.en'
+import { scoreEditorWords } from './editor/score/words.en'
 import { editorWords } from './editor/words.en'
 import { filesWords } from './files/words.en'
 import { ingredientWords } from './ingredient/words.en'
@@ -10,6 +11,7 @@ import { tasteWords } from './taste/words.en'
 export const book = {
   score: scoreWords,
   schools: schoolWords,
+  scoreEditor: scoreEditorWords,
   title: 'Book',
   loading: 'Fetching the book',
   empty: 'No dish yet',

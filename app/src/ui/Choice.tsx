@@ -10,11 +10,13 @@ type ChoiceProps = {
   /** A second, smaller line. */
   note?: string | undefined
   onChoose: () => void
+  /** Its words begin at the left edge, as rows of a list do. */
+  isRow?: boolean
   className?: string
 }
 
 /** A word to tap among others; the chosen one is bold and underlined, never a hue alone. */
-export function Choice({ label, isChosen, role, note, onChoose, className = '' }: ChoiceProps) {
+export function Choice({ label, isChosen, role, note, onChoose, isRow = false, className = '' }: ChoiceProps) {
   return (
     <Pressable
       role={role}
@@ -24,7 +26,7 @@ export function Choice({ label, isChosen, role, note, onChoose, className = '' }
         openSound()
         onChoose()
       }}
-      className={`ring-focus min-h-14 min-w-14 items-center justify-center px-3 ${className}`}
+      className={`ring-focus min-h-14 min-w-14 justify-center px-3 ${isRow ? 'items-start' : 'items-center'} ${className}`}
     >
       <Text
         size="step"

@@ -6,6 +6,8 @@ import { useMeasureWords } from '../ui/measureWords'
 import { Text } from '../ui/Text'
 import { formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
+import { useReadsIn } from '../setup/useKitchen'
+import { useFigureWords } from './figureWords'
 import type { RunStep, StepWords } from './stepWords'
 import { sayOfRun } from './useRuns'
 
@@ -15,6 +17,7 @@ type Props = { run: Run; state: RunState; nowMs: number; wordsOf: (step: RunStep
 export function StepList({ run, state, nowMs, wordsOf }: Props) {
   const t = useWords('wok')
   const measureWords = useMeasureWords()
+  const figuresOf = useFigureWords(useReadsIn())
   const spans = projectedStartsMs(run, state, nowMs)
   const step = state.steps[state.stepIndex]
   return (
@@ -22,9 +25,16 @@ export function StepList({ run, state, nowMs, wordsOf }: Props) {
       <View className="gap-1 border-b border-edge p-4">
         <Text tone="ash">{t('why')}</Text>
         <Text>{step && wordsOf(step).reason}</Text>
-        <Text size="small" tone="ash">
-          {t('houseFigure')}
-        </Text>
+        {step && figuresOf(step) !== '' && (
+          <Text size="small" tone="ash" stretch="slim">
+            {figuresOf(step)}
+          </Text>
+        )}
+        {!run.score.basis?.stationVersion && (
+          <Text size="small" tone="ash">
+            {t('estimate')}
+          </Text>
+        )}
         <Choice
           role="checkbox"
           label={t('handsFreeSwitch')}

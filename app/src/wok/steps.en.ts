@@ -136,4 +136,12 @@ export const steps = {
     smellGoesLast: 'Its smell is gone in a minute of heat.',
     flameOffForFinish: 'What comes now must not fry.',
   },
+  figures: {
+    metal: 'metal {{from}}',
+    metalFalls: 'metal {{from}} → {{to}}',
+    dry: 'dry in {{seconds}} s',
+    core: 'core {{core}}',
+    oil: '{{mass}} of oil',
+    burn: '{{percent}} % of the way to burnt',
+  },
 } as const

@@ -31,7 +31,7 @@ export const wok = {
   },
   readyWhen: 'Ready when',
   why: 'Why here',
-  houseFigure: 'Seconds are house figures until this station is measured.',
+  estimate: 'Seconds are an estimate until this station is calibrated.',
   cautions: {
     wokToSmoke: 'Extraction on. Not with a coated pan.',
     oilNearSmoke: 'Smoking oil catches fire. Never water on it: lid, flame off.',

@@ -1,3 +1,4 @@
+import { cutWords } from './cutWords'
 import type { Dish } from 'contract/dish'
 import { batchAmounts } from 'core/book/scale'
 import type { MeasureTools } from 'core/measure/practical'
@@ -37,7 +38,7 @@ export function DishLines({ dish, portions, tools }: { dish: Dish; portions: num
         {dish.components.map((component, i) => {
           const amount = amounts[i]!
           const cut = component.cut
-          const cutWords = cut ? [cut.shape, cut.sizeMm && `${cut.sizeMm} mm`].filter(Boolean).join(' ') : ''
+          const cutText = cutWords(cut)
           return (
             <View key={component.id} role="listitem">
               <View className="min-h-[40px] flex-row items-center gap-3 py-0.5">
@@ -46,9 +47,9 @@ export function DishLines({ dish, portions, tools }: { dish: Dish; portions: num
                     <Text stretch="slim" weight="medium">
                       {component.name}
                     </Text>
-                    {!isWide && cutWords !== '' && (
+                    {!isWide && cutText !== '' && (
                       <Text size="small" tone="ash" stretch="slim">
-                        {cutWords}
+                        {cutText}
                       </Text>
                     )}
                   </View>
@@ -66,7 +67,7 @@ export function DishLines({ dish, portions, tools }: { dish: Dish; portions: num
                   <View className="w-[250px] flex-row items-center gap-2">
                     <CutDrawing cut={cut} role={component.role} />
                     <Text size="small" tone="ash" stretch="slim" className="flex-1 text-right">
-                      {cutWords}
+                      {cutText}
                     </Text>
                   </View>
                 )}

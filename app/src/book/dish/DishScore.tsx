@@ -88,7 +88,7 @@ function Answer({ dish, answer, stationName }: { dish: Dish; answer: BatchScore;
             />
           </G>
         </Svg>
-        <ScoreSteps score={score} isGriddle={dish.stationKind === 'griddle'} readsIn={readsIn} />
+        <ScoreSteps dish={dish} score={score} readsIn={readsIn} />
       </View>
       <TurnedDown answer={answer} />
     </View>

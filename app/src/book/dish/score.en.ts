@@ -5,15 +5,6 @@ export const scoreWords = {
   noStationFor: 'No station of this kind in the kitchen.',
   on: 'Station',
   refused: 'There is no rice in it: add cooked rice.',
-  figures: {
-    metal: 'metal {{from}}',
-    metalFalls: 'metal {{from}} → {{to}}',
-    dry: 'dry in {{seconds}} s',
-    core: 'core {{core}}',
-    oil: '{{mass}} of oil',
-    burn: '{{percent}} % of the way to burnt',
-    latest: 'at the latest at {{time}}',
-  },
   estimate: 'An estimate: {{station}} is not calibrated.',
   warns: {
     tooFull: 'Too full to work in: fry less at a time.',

@@ -10,6 +10,7 @@ import {
   type StationKind,
 } from 'core/book/dish'
 import { slugOf } from 'core/book/resolve'
+import { cutWords } from '../dish/cutWords'
 import type { HouseStandard } from 'core/book/dish'
 import { pinsAmong, type Pin } from 'core/book/pins'
 import type { StatedSchools } from 'core/book/schools'
@@ -122,7 +123,7 @@ function lineOfComponent(component: Component, portionRiceG: number, key: string
     key,
     written: amount,
     name: component.name,
-    cut: cut ? [cut.shape, cut.sizeMm === null ? '' : `${cut.sizeMm} mm`].filter(Boolean).join(' ') : '',
+    cut: cutWords(cut),
     role: component.role,
     state: component.state,
     scaling: component.scaling,

@@ -22,6 +22,7 @@ import { HeadFields } from './HeadFields'
 import { SchoolFields } from './SchoolFields'
 import { LinesEditor } from './LinesEditor'
 import { componentsOf, lineReader, riceMassOf } from '../draft/readLines'
+import { ScoreEditor } from './score/ScoreEditor'
 import { TakeOut } from './TakeOut'
 import { UndoBar } from './UndoBar'
 import { useSaveBlock } from './saveBlock'
@@ -114,6 +115,17 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
       />
     </View>
   )
+  const written = useMemo(
+    () => ({ ...dishOfDraft(draft.head, components, kitchen.currency, base?.id ?? null), version: 1 }),
+    [draft.head, components, kitchen.currency, base?.id],
+  )
+  const score = components.some(({ role }) => role === 'rice') && (
+    <ScoreEditor
+      dish={written}
+      kitchen={kitchen}
+      onChange={(change) => edit({ kind: 'head', changes: change(store.history.present.head) })}
+    />
+  )
   const takeRepair = useTakeRepair(editor, read, foodOfRecipe)
   const balance = style && (
     <EditorBalance
@@ -158,6 +170,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
             />
             {!isWide && balance}
             <SchoolFields store={store} styles={styles} edit={edit} />
+            {score}
             <VariationFields head={draft.head} components={components} shelf={shelf} edit={edit} />
             {dish && <TakeOut dish={dish} onDone={editor.done} />}
           </View>

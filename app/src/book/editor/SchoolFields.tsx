@@ -129,7 +129,7 @@ function SchoolRow({ school, schools, isOpen, onOpen, onChoose }: SchoolRowProps
                 label={one.name}
                 note={one.does}
                 isChosen={value === chosen}
-                className="items-start py-1"
+                isRow
                 onChoose={() => onChoose(value)}
               />
             )

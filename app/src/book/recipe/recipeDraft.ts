@@ -1,3 +1,4 @@
+import { cutWords } from '../dish/cutWords'
 import { Recipe, type RecipeDraft } from 'contract/recipe'
 import { z } from 'zod'
 import { slugOf } from 'core/book/resolve'
@@ -65,9 +66,7 @@ export const recipeLines = (recipe: Recipe, newKey: () => string): DraftLine[] =
     ...blankLine(newKey()),
     written: gramsText(line.massG),
     name: line.name,
-    cut: line.cut
-      ? [line.cut.shape, line.cut.sizeMm === null ? '' : `${line.cut.sizeMm} mm`].filter(Boolean).join(' ')
-      : '',
+    cut: cutWords(line.cut),
     ingredientId: line.ingredientId ?? null,
     recipeId: line.recipeId ?? null,
     componentId: line.id,

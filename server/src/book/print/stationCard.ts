@@ -54,8 +54,14 @@ export async function stationCard(
     write(tool === 'scale' ? 'weigh' : writeQuantity(count, null, name || tool), 320, y, 11, false)
     write(cut ? [cut.shape, cut.sizeMm && `${cut.sizeMm} mm`].filter(Boolean).join(' ') : '', 440, y, 11, false)
   })
-  drawScore(page, fonts, score, dish, TABLE_TOP + amounts.length * ROW + 14)
+  drawScore(page, fonts, score, dish, TABLE_TOP + amounts.length * ROW + 14, stationOf(score, dish, kitchen))
   return pdf.save()
+}
+
+/** The station that the score was derived for, and whether anybody has measured it. */
+function stationOf({ basis }: Score, dish: Dish, { stations }: Kitchen): string {
+  const name = stations.find(({ kind }) => kind === dish.stationKind)?.name ?? 'the station'
+  return basis?.stationVersion === 0 ? `${name}, an estimate until it is calibrated` : name
 }
 
 function allergenLine(dish: Dish, kitchen: Kitchen): string {
@@ -70,7 +76,7 @@ function allergenLine(dish: Dish, kitchen: Kitchen): string {
     .join(' ')
 }
 
-function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top: number): void {
+function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top: number, station: string): void {
   const write = writer(page, fonts)
   const room = A4.height - MARGIN - top - 20
   const heights = heightsOf(score.steps, room)
@@ -93,13 +99,7 @@ function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top
       .forEach((line, row) => write(line, left + CHANNEL + 12, y + 10 + row * 11, 8.5, false))
     y += height
   })
-  write(
-    'Seconds are house figures until the station is measured. The local code decides the limits.',
-    MARGIN,
-    A4.height - 26,
-    8,
-    false,
-  )
+  write(`Seconds by the heat of ${station}. The local code decides the limits.`, MARGIN, A4.height - 26, 8, false)
 }
 
 /** Each step as high as its seconds, none below what a line of text takes, all of them on the page. */

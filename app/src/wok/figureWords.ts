@@ -1,0 +1,32 @@
+import type { TempUnit } from 'core/measure/temperature'
+import type { Step } from 'core/wok/score'
+import { formatMassG, formatPercent, formatTemp } from '../words/format'
+import { useWords } from '../words/i18n'
+
+/** From here on it is worth saying how near a thing is to burning. */
+const NEAR_BURNT = 0.2
+
+/** The figures of the model behind a step, as one line. */
+export function useFigureWords(readsIn: TempUnit): (step: Step) => string {
+  const t = useWords('wok')
+  const temp = (tempC: number) => formatTemp({ tempC, tempF: null }, readsIn)
+  return ({ figures = {} }) => {
+    const { metalC, lowestC, dryS, coreC, oilG, burnFraction } = figures
+    const falls = metalC !== undefined && lowestC !== undefined && metalC - lowestC >= 2
+    return [
+      metalC === undefined
+        ? ''
+        : falls
+          ? t('figures.metalFalls', { from: temp(metalC), to: temp(lowestC) })
+          : t('figures.metal', { from: temp(metalC) }),
+      dryS === undefined ? '' : t('figures.dry', { seconds: Math.round(dryS) }),
+      coreC === undefined ? '' : t('figures.core', { core: temp(coreC) }),
+      oilG === undefined ? '' : t('figures.oil', { mass: formatMassG(oilG) }),
+      burnFraction === undefined || burnFraction < NEAR_BURNT
+        ? ''
+        : t('figures.burn', { percent: formatPercent(burnFraction) }),
+    ]
+      .filter(Boolean)
+      .join(', ')
+  }
+}

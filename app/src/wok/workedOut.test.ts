@@ -1,0 +1,60 @@
+import type { Dish } from 'contract/dish'
+import type { Kitchen, Station } from 'contract/kitchen'
+import { DISH, EVERYTHING, TOOLS } from 'core/test/kitchen'
+import { workedOut, workOut } from './workedOut'
+import { inWokWorker } from './wokWorker'
+import { wokWork } from './wok.worker'
+
+// There is no worker in a test: the same functions answer in the page.
+jest.mock('./wokWorker', () => ({ inWokWorker: jest.fn() }))
+const ask = inWokWorker as unknown as jest.Mock
+
+const components = EVERYTHING.filter(({ id }) => ['rice', 'soy', 'oil'].includes(id))
+const dish = { ...DISH, components } as unknown as Dish
+const station: Station = { id: 'ring-a', name: 'Ring A', kind: 'wok', powerW: 24_000, capPortions: 2 }
+const kitchenOf = (change: object = {}) =>
+  ({ tools: TOOLS, ruleSet: 'us', isScottish: false, ...change }) as unknown as Kitchen
+const batch = (portions: number[]) => ({
+  modifiers: [],
+  allergies: [],
+  parts: portions.map((n) => ({ portions: n, modifiers: [] })),
+})
+/** Answers come a moment after the worker's. */
+const answered = () => new Promise((resolve) => setTimeout(resolve, 50))
+
+beforeEach(() => ask.mockReset().mockImplementation(async (work: (functions: object) => unknown) => work(wokWork)))
+
+test('not yet is not nothing: unknown until the worker has answered, then the same for everybody who asks', async () => {
+  const kitchen = kitchenOf()
+  expect(workedOut(kitchen).timesOf(dish, station)).toBeNull()
+  workOut(kitchen, { times: [{ dish, station }], scores: [{ dish, station, batch: batch([1, 1]) }] })
+  await answered()
+  const { timesOf, scoreOf } = workedOut(kitchen)
+  expect(timesOf(dish, station)?.seconds).toHaveLength(2)
+  expect(scoreOf(dish, batch([1, 1]), station)?.kind).toBe('score')
+  expect(scoreOf(dish, batch([2]), station)).toBe(scoreOf(dish, batch([1, 1]), station))
+})
+
+test('the same is asked of the worker once; another version of the station, another dish or rule set is another question', async () => {
+  ask.mockReset().mockImplementation(() => new Promise(() => undefined))
+  const kitchen = kitchenOf({ ruleSet: 'au' })
+  const question = { times: [], scores: [{ dish, station, batch: batch([2]) }] }
+  workOut(kitchen, question)
+  workOut(kitchen, question)
+  expect(ask).toHaveBeenCalledTimes(1)
+  const hotter = { ...station, heat: { version: 3, plate: {} } } as unknown as Station
+  workOut(kitchen, { times: [], scores: [{ dish, station: hotter, batch: batch([2]) }] })
+  workOut(kitchen, { times: [], scores: [{ dish: { ...dish, portionRiceG: 300 }, station, batch: batch([2]) }] })
+  workOut(kitchenOf({ ruleSet: 'uk' }), question)
+  expect(ask).toHaveBeenCalledTimes(4)
+})
+
+test('a worker that stopped is asked again', async () => {
+  const kitchen = kitchenOf({ isScottish: true })
+  ask.mockRejectedValueOnce(new Error('the worker stopped'))
+  const question = { times: [], scores: [{ dish, station, batch: batch([1]) }] }
+  workOut(kitchen, question)
+  await answered()
+  workOut(kitchen, question)
+  expect(ask).toHaveBeenCalledTimes(2)
+})
