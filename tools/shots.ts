@@ -51,15 +51,20 @@ async function takeAll(by: Browser): Promise<void> {
   await book(phone, paper)
 }
 
-/** The book, a dish at both sizes, its editor with a line in doubt. */
+/** The book, a dish at both sizes, its score as it is edited. */
 async function book(phone: Page, paper: Page): Promise<void> {
   await take(phone, '/book/duck', 'dish-phone')
   await take(paper, '/book/duck', 'dish-wide')
   await phone.goto(`${url}/book/duck/edit`)
-  const amount = phone.getByRole('textbox', { name: 'How much, line 8' })
-  await amount.fill('3 tbsp (90 g)')
-  await amount.evaluate((field) => field.scrollIntoView({ block: 'center' }))
-  await shoot(phone, 'dish-edit-phone')
+  await phone.getByRole('button', { name: 'Hold garlic in its place' }).click()
+  await phone
+    .getByRole('radiogroup', { name: 'Where garlic goes in' })
+    .getByRole('radio', { name: 'off the flame' })
+    .click()
+  await phone.getByText('kept', { exact: true }).waitFor()
+  await phone.getByRole('button', { name: 'Hold garlic in its place' }).click()
+  await phone.getByRole('heading', { name: /^Score on Ring A/ }).evaluate((one) => one.scrollIntoView())
+  await shoot(phone, 'score-edit-phone')
 }
 
 /** The shelf, tomorrow's plan and trays that cool. */

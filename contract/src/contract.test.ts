@@ -1,4 +1,4 @@
-import { DISH, scoreOnRing, TOOLS, US } from 'core/test/kitchen'
+import { DISH, scoreOnRing, TOOLS } from 'core/test/kitchen'
 import { z } from 'zod'
 import { Dish, DishImportQuery } from './dish'
 import { Name, Slug } from './ids'

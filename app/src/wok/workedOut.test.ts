@@ -22,7 +22,9 @@ const batch = (portions: number[]) => ({
 /** Answers come a moment after the worker's. */
 const answered = () => new Promise((resolve) => setTimeout(resolve, 50))
 
-beforeEach(() => ask.mockReset().mockImplementation(async (work: (functions: object) => unknown) => work(wokWork)))
+beforeEach(() =>
+  ask.mockReset().mockImplementation((work: (functions: object) => unknown) => Promise.resolve(work(wokWork))),
+)
 
 test('not yet is not nothing: unknown until the worker has answered, then the same for everybody who asks', async () => {
   const kitchen = kitchenOf()
@@ -35,7 +37,7 @@ test('not yet is not nothing: unknown until the worker has answered, then the sa
   expect(scoreOf(dish, batch([2]), station)).toBe(scoreOf(dish, batch([1, 1]), station))
 })
 
-test('the same is asked of the worker once; another version of the station, another dish or rule set is another question', async () => {
+test('the same is asked of the worker once; another version of the station, another dish or rule set is another question', () => {
   ask.mockReset().mockImplementation(() => new Promise(() => undefined))
   const kitchen = kitchenOf({ ruleSet: 'au' })
   const question = { times: [], scores: [{ dish, station, batch: batch([2]) }] }

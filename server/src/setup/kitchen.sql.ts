@@ -41,7 +41,7 @@ async function listStations(db: Db, kitchenId: string): Promise<unknown[]> {
   )
   return rows.map(({ version, plate, ...station }) => ({
     ...station,
-    ...(version !== null && { heat: { version: Number(version), plate } }),
+    ...(version !== null && { heat: { version: Number(version), plate: plate as unknown } }),
   }))
 }
 

@@ -1,4 +1,3 @@
-import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import { batchScore, heatOf, type BatchScore } from 'core/line/batchScore'
 import type { Score } from 'core/wok/score'

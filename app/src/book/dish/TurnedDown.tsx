@@ -11,9 +11,9 @@ type Scored = Extract<BatchScore, { kind: 'score' }>
 /** What the engine looked at besides, and why it was not taken. */
 export function TurnedDown({ answer }: { answer: Scored }) {
   const t = useWords('book')
+  const words = useSchoolWords()
   const { rejected, runnerUp } = answer.derived
   if (rejected.length === 0 && !runnerUp) return null
-  const words = useSchoolWords()
   const way = runnerUp
     ? otherSchools(answer, runnerUp.choice)
         .map((school) => `${words.school(school)}: ${words.value(school, runnerUp.choice[school]).name}`)

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
-import { batchScore } from '../../line/batchScore'
-import { scoreFaults } from '../../line/scoreFaults'
-import { SCHOOLS } from '../../book/schools'
-import { rawFoodOf } from '../../book/rawFood'
-import type { Component, Dish } from '../../book/dish'
-import { cookLimit } from '../../safety/limits'
-import { component, DISH, EVERYTHING, RING_HEAT, scoreOnRing, TOOLS, US } from '../../test/kitchen'
-import type { Score } from '../score'
+import { batchScore } from './batchScore'
+import { scoreFaults } from './scoreFaults'
+import { SCHOOLS } from '../book/schools'
+import { rawFoodOf } from '../book/rawFood'
+import type { Component, Dish } from '../book/dish'
+import { cookLimit } from '../safety/limits'
+import { component, DISH, EVERYTHING, RING_HEAT, scoreOnRing, TOOLS, US } from '../test/kitchen'
+import type { Score } from '../wok/score'
 
 const RICE = EVERYTHING[0]!
 const of = (components: readonly Component[], schools: Partial<Dish['schools']> = {}, portions = 1) =>
