@@ -17,8 +17,18 @@ async function takeAll(by: Browser): Promise<void> {
   const paper = await openPage(by, clock, 'wide', 'light')
 
   await rice(phone, wide)
-  await take(wide, '/line', 'line-wide')
-  await take(phone, '/line', 'line-phone')
+  for (const [page, name] of [
+    [wide, 'line-wide'],
+    [phone, 'line-phone'],
+  ] as const) {
+    await page.goto(`${url}/line`)
+    await page
+      .getByRole('button', { name: /^Fire .* kg$/, disabled: false })
+      .last()
+      .waitFor()
+    await page.waitForTimeout(2500)
+    await shoot(page, name)
+  }
   await take(wide, '/record', 'record-wide')
   await take(wide, '/setup/station/ring-b', 'station-wide')
   await phone
