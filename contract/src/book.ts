@@ -1,3 +1,4 @@
+import { schoolsOfToday } from 'core/book/schools'
 import { COLOURS, METRICS, type Style as CoreStyle } from 'core/book/balance/style'
 import { VERDICTS } from 'core/book/taste/correct'
 import { FLAG_CODES } from 'core/book/ingredientLine/flags'
@@ -37,12 +38,18 @@ export type Tasting = z.infer<typeof Tasting>
 /** What was said after tasting, newest first. */
 export const TastingList = z.strictObject({ tastings: z.array(Tasting) })
 
+/** A dish of a file from before the schools had one vocabulary, in today's words. */
+const dishOfToday = (dish: unknown): unknown =>
+  typeof dish === 'object' && dish !== null && 'schools' in dish
+    ? { ...dish, schools: schoolsOfToday(dish.schools) }
+    : dish
+
 /** The whole book of a kitchen, exact: what is written here reads back the same. */
 export const KITCHEN_FORMAT = 'okazu-kitchen/1'
 /** The file that the book is exported to and read from. */
 export const KitchenFile = z.strictObject({
   format: z.literal(KITCHEN_FORMAT, { error: `the file must begin with "format": "${KITCHEN_FORMAT}"` }),
-  dishes: z.array(DishDraft).max(500),
+  dishes: z.array(z.preprocess(dishOfToday, DishDraft)).max(500),
   recipes: z.array(RecipeDraft).max(500),
   /** Rows that the kitchen changed or added. */
   ingredients: z.array(IngredientInFile).max(5000),

@@ -157,6 +157,14 @@ describe('the whole kitchen', () => {
     expect(await read(other)).toEqual(file)
   })
 
+  test('a file from before the schools had one vocabulary is read in today’s words', async () => {
+    const file = await read(kitchen)
+    const dishes = file.dishes.map((dish) => ({ ...dish, schools: { egg: 'none', heat: 'full', sauce: 'onMetal' } }))
+    const answer = await send(other.app, 'PUT', '/book/kitchen.json', JSON.stringify({ ...file, dishes }))
+    expect(answer.status).toBe(200)
+    for (const { schools } of (await read(other)).dishes) expect(schools).toEqual({ heat: 'full', sauce: 'wall' })
+  })
+
   test.each([
     ['another format', { format: 'other/1' }, /must begin with/],
     ['a dish without rice', null, /role rice/],
