@@ -72,6 +72,7 @@ export const Score = z.strictObject({
       stationVersion: z.int().min(0),
       handling: z.enum(HANDLINGS),
       riceTempC: z.number().min(-40).max(100),
+      riceWaterFraction: z.number().min(0).max(1),
       choice: z.record(z.string().max(40), z.string().max(40)),
       warns: z.array(z.enum(TOO_MUCH_CODES)),
     })

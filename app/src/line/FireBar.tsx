@@ -85,12 +85,12 @@ export function FireButton({
 }
 
 /** The batch in hand has a score of its own, however far behind it stands. */
-function useScoreOf({ kitchen }: Line, batch: ShownBatch | null): void {
+function useScoreOf({ kitchen, rice }: Line, batch: ShownBatch | null): void {
   useEffect(() => {
     if (!batch || batch.score !== null) return
     const { dish, station } = batch
-    workOut(kitchen, { times: [], scores: [{ dish, station, batch: batchInputOf(batch) }] })
-  }, [kitchen, batch])
+    workOut({ kitchen, rice }, { times: [], scores: [{ dish, station, batch: batchInputOf(batch) }] })
+  }, [kitchen, rice, batch])
 }
 
 function dishShort(line: Line, dishId: string): string {

@@ -21,7 +21,7 @@ export function effectOf(draft: TicketDraft, line: Line, nowMs: number) {
   const plan = lineOf(
     line.kitchen,
     line.dishes,
-    { tickets: [...line.tickets, ticket], later: line.later },
+    { tickets: [...line.tickets, ticket], later: line.later, rice: line.rice },
     line.runs.map(({ run }) => run),
     line.pasts,
     nowMs,

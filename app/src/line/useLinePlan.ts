@@ -4,10 +4,13 @@ import type { Run } from 'contract/run'
 import type { StationPastRow } from 'contract/station'
 import type { LaterTickets } from 'contract/ticket'
 import type { ProposedBatch } from 'core/line/batches'
-import { lineNow, type LineBatch, type LineNow, type LineRun, type WorkedOut } from 'core/line/lineNow'
+import type { RiceNow } from 'core/line/batchScore'
+import { batchInputOf, lineNow, type LineBatch, type LineNow, type LineRun, type WorkedOut } from 'core/line/lineNow'
 import { ticketUps, type TicketUp } from 'core/line/ticketUps'
 import { useEffect, useMemo } from 'react'
+import { CHILLED_RICE } from 'core/rice/lot/riceAtWok'
 import { useDishes } from '../book/useDishes'
+import { useRiceNow } from '../rice/useLots'
 import { useNowMs } from '../device/clock'
 import { useKitchen } from '../setup/useKitchen'
 import { useOpenRuns } from '../wok/useRuns'
@@ -31,6 +34,8 @@ export type Line = {
   pending: readonly ProposedBatch[]
   unknown: LineNow<Station, Dish, Run>['unknown']
   known: WorkedOut<Station, Dish>
+  /** The rice that scores are derived for. */
+  rice: RiceNow
   /** Of all that is open, also of what is promised later. */
   portionsWaiting: number
   /** When and where the last portion of a ticket is up; a ticket of which a portion has no station may be missing. */
@@ -51,29 +56,45 @@ export function useLinePlan() {
   const { pasts } = useStations()
   const planMs = useNowMs(REPLAN_MS)
   const version = useWorkedOutVersion()
+  const rice = useRiceNow()
   const { tickets: shown, later } = tickets
   /** Until the kitchen has answered, nobody knows that nothing waits. */
   const isAnswered = tickets.data !== undefined && runs.data !== undefined
   const line = useMemo((): Line | null => {
     if (!kitchen.data || !dishes.data || !isAnswered) return null
-    const known = workedOut(kitchen.data)
-    return lineOf(kitchen.data, dishes.data.dishes, { tickets: shown, later }, runs.runs, pasts, planMs, known)
+    const known = workedOut({ kitchen: kitchen.data, rice })
+    return lineOf(kitchen.data, dishes.data.dishes, { tickets: shown, later, rice }, runs.runs, pasts, planMs, known)
     // What was worked out is read anew whenever there is more of it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [kitchen.data, dishes.data, isAnswered, shown, later, runs.runs, pasts, planMs, version])
+  }, [kitchen.data, dishes.data, isAnswered, shown, later, runs.runs, pasts, planMs, version, rice])
   useEffect(() => {
-    if (line) workOut(line.kitchen, line.unknown)
+    if (line) workOut(line, wantedOf(line))
   }, [line])
   const error = kitchen.error ?? dishes.error ?? tickets.error ?? runs.error
   const refetch = () => Promise.all([kitchen.refetch(), dishes.refetch(), tickets.refetch(), runs.refetch()])
   return { line, error: line ? null : error, refetch }
 }
 
+/** So many batches are scored anew when the rice has become warmer. */
+const SCORED_ANEW = 12
+
+/** What the line does not know, and, for the rice as it is now, what it knew before. */
+function wantedOf({ unknown, batches }: Line): Line['unknown'] {
+  const first = [...batches].sort((a, b) => a.startMs - b.startMs).slice(0, SCORED_ANEW)
+  return {
+    times: [...unknown.times, ...first.map(({ dish, station }) => ({ dish, station }))],
+    scores: [
+      ...unknown.scores,
+      ...first.map((one) => ({ dish: one.dish, station: one.station, batch: batchInputOf(one) })),
+    ],
+  }
+}
+
 /** The line from what the kitchen has and what this device said of it. */
 export function lineOf(
   kitchen: Kitchen,
   dishes: readonly Dish[],
-  { tickets, later }: Pick<Line, 'tickets' | 'later'>,
+  { tickets, later, rice = CHILLED_RICE }: Pick<Line, 'tickets' | 'later'> & { rice?: RiceNow },
   runs: readonly Run[],
   pasts: readonly StationPastRow[],
   nowMs: number,
@@ -82,5 +103,5 @@ export function lineOf(
   const { stations } = kitchen
   const now = lineNow({ stations, dishes, tickets, runs, pasts, rules: kitchen, known, nowMs })
   const portionsWaiting = now.portionsWaiting + (later?.portions ?? 0)
-  return { kitchen, dishes, tickets, later, pasts, known, ups: ticketUps(now), ...now, portionsWaiting }
+  return { kitchen, dishes, tickets, later, pasts, known, rice, ups: ticketUps(now), ...now, portionsWaiting }
 }

@@ -5,11 +5,13 @@ import { Lot, LotList, NewLot, SaidOfLots, type LotEvent, type SaidOfLot } from 
 import { RiceHouse } from 'contract/riceHouse'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import { inOrderOfUse, type LotOnHand } from 'core/rice/lot/allocate'
+import { riceInSteps, type RiceNow } from 'core/line/batchScore'
 import { lotState } from 'core/rice/lot/lot'
+import { CHILLED_RICE, riceAtWok } from 'core/rice/lot/riceAtWok'
 import { isBelow } from 'core/measure/temperature'
 import type { HousePolicy, LotState } from 'core/rice/lot/lotState'
 import { useMemo } from 'react'
-import { useNowMs } from '../device/clock'
+import { kitchenNowMs, useNowMs } from '../device/clock'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
 import { post, useOutbox, type Parcel } from '../device/outbox'
@@ -64,6 +66,18 @@ export function useLot(id: string) {
 export function useOnHand(): LotOnHand[] {
   const { lots } = useLots()
   return useMemo(() => inOrderOfUse(lots.flatMap(onHandOf)), [lots])
+}
+
+/** How warm and how wet the rice is that the next batch takes, in the steps of a score; chilled where no lot says otherwise. */
+export function useRiceNow(): RiceNow {
+  const { lots } = useLots()
+  const next = useMemo(() => {
+    const [first] = inOrderOfUse(lots.flatMap(onHandOf))
+    const shown = first && lots.find(({ lot }) => lot.id === first.id)
+    return riceInSteps(shown ? riceAtWok(shown.state, shown.lot.load, kitchenNowMs()) : CHILLED_RICE)
+  }, [lots])
+  const { tempC, waterFraction } = next
+  return useMemo(() => ({ tempC, waterFraction }), [tempC, waterFraction])
 }
 
 export function onHandOf({ lot, state }: ShownLot): LotOnHand[] {

@@ -12,8 +12,10 @@ const ask = inWokWorker as unknown as jest.Mock
 const components = EVERYTHING.filter(({ id }) => ['rice', 'soy', 'oil'].includes(id))
 const dish = { ...DISH, components } as unknown as Dish
 const station: Station = { id: 'ring-a', name: 'Ring A', kind: 'wok', powerW: 24_000, capPortions: 2 }
-const kitchenOf = (change: object = {}) =>
-  ({ tools: TOOLS, ruleSet: 'us', isScottish: false, ...change }) as unknown as Kitchen
+const kitchenOf = (change: object = {}, tempC = 4) => ({
+  kitchen: { tools: TOOLS, ruleSet: 'us', isScottish: false, ...change } as unknown as Kitchen,
+  rice: { tempC, waterFraction: 0.62 },
+})
 const batch = (portions: number[]) => ({
   modifiers: [],
   allergies: [],
@@ -59,4 +61,20 @@ test('a worker that stopped is asked again', async () => {
   await answered()
   workOut(kitchen, question)
   expect(ask).toHaveBeenCalledTimes(2)
+})
+
+test('while the rice has become warmer the last answer stands, until the next one is there', async () => {
+  const cold = kitchenOf()
+  const warm = kitchenOf({}, 16)
+  const question = { times: [], scores: [{ dish, station, batch: batch([2]) }] }
+  workOut(cold, question)
+  await answered()
+  const before = workedOut(cold).scoreOf(dish, batch([2]), station)
+  expect(workedOut(warm).scoreOf(dish, batch([2]), station)).toBe(before)
+  workOut(warm, question)
+  await answered()
+  const after = workedOut(warm).scoreOf(dish, batch([2]), station)
+  const secondsOf = (answer: typeof after) => (answer?.kind === 'score' ? answer.score.totalS : Number.NaN)
+  expect(secondsOf(after)).toBeLessThanOrEqual(secondsOf(before))
+  expect(after?.kind === 'score' && after.score.basis?.riceTempC).toBe(16)
 })

@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen, Station } from 'contract/kitchen'
 import type { BatchInput } from 'core/book/batchComponents'
-import { heatOf, type BatchScore } from 'core/line/batchScore'
+import { heatOf, type BatchScore, type RiceNow } from 'core/line/batchScore'
 import type { LineNow, WorkedOut } from 'core/line/lineNow'
 import type { StationTimes } from 'core/line/stationTimes'
 import { useSyncExternalStore } from 'react'
@@ -10,6 +10,9 @@ import { inWokWorker } from './wokWorker'
 /** Scores and times that this page has derived, by all that they depend on. */
 const scores = new Map<string, BatchScore>()
 const times = new Map<string, StationTimes>()
+/** The last answers, whatever the rice was. */
+const lastScores = new Map<string, BatchScore>()
+const lastTimes = new Map<string, StationTimes>()
 const asked = new Set<string>()
 const MOST_KEPT = 2000
 /** Answers that come close together are shown at once [ms]. */
@@ -67,31 +70,50 @@ function partsOf({ modifiers, allergies, parts }: BatchInput): string {
 }
 
 type At = { dish: Dish; station: Station }
-const timesKey = (kitchen: Kitchen, { dish, station }: At) => `${houseOf(kitchen)} ${textOf(station)} ${textOf(dish)}`
-const scoreKey = (kitchen: Kitchen, at: At, batch: BatchInput) => `${timesKey(kitchen, at)} ${partsOf(batch)}`
+/** What scores are asked for: the kitchen's measures and rules, and the rice that is taken now. */
+export type AskedOf = { kitchen: Kitchen; rice: RiceNow }
+/** All that an answer depends on but the rice. */
+const matterOf = (kitchen: Kitchen, { dish, station }: At) => `${houseOf(kitchen)} ${textOf(station)} ${textOf(dish)}`
+const keyOf = (matter: string, { tempC, waterFraction }: RiceNow) => `${tempC} ${waterFraction} ${matter}`
+const scoreMatter = (kitchen: Kitchen, at: At, batch: BatchInput) => `${matterOf(kitchen, at)} ${partsOf(batch)}`
 
-/** What was worked out so far, for the line of a kitchen. */
-export const workedOut = (kitchen: Kitchen): WorkedOut<Station, Dish> => ({
-  timesOf: (dish, station) => times.get(timesKey(kitchen, { dish, station })) ?? null,
-  scoreOf: (dish, batch, station) => scores.get(scoreKey(kitchen, { dish, station }, batch)) ?? null,
-})
-
-/** Asks the worker for what a line does not know yet, each once; the answers are told to who listens. */
-export function workOut(kitchen: Kitchen, unknown: LineNow<Station, Dish, never>['unknown']): void {
-  const { tools } = kitchen
-  for (const { dish, station } of unknown.times) {
-    const key = timesKey(kitchen, { dish, station })
-    work(key, times, async (functions) =>
-      functions.stationTimes(dish, station.capPortions, heatOf(station), tools, kitchen),
-    )
-  }
-  for (const { dish, station, batch } of unknown.scores) {
-    const key = scoreKey(kitchen, { dish, station }, batch)
-    work(key, scores, async (functions) => functions.batchScore(dish, batch, heatOf(station), tools, kitchen))
+/**
+ * What was worked out so far, for the line of a kitchen. While the rice has become a step warmer, the last answer for the same
+ * batch stands until the next one is there.
+ */
+export function workedOut({ kitchen, rice }: AskedOf): WorkedOut<Station, Dish> {
+  const find = <T>(kept: Map<string, T>, last: Map<string, T>, matter: string): T | null =>
+    kept.get(keyOf(matter, rice)) ?? last.get(matter) ?? null
+  return {
+    timesOf: (dish, station) => find(times, lastTimes, matterOf(kitchen, { dish, station })),
+    scoreOf: (dish, batch, station) => find(scores, lastScores, scoreMatter(kitchen, { dish, station }, batch)),
   }
 }
 
-function work<T>(key: string, kept: Map<string, T>, ask: Parameters<typeof inWokWorker<T>>[0]): void {
+/** Asks the worker for what is not known yet, each once; the answers are told to who listens. */
+export function workOut({ kitchen, rice }: AskedOf, wanted: LineNow<Station, Dish, never>['unknown']): void {
+  const { tools } = kitchen
+  for (const { dish, station } of wanted.times) {
+    work(matterOf(kitchen, { dish, station }), rice, { kept: times, last: lastTimes }, async (functions) =>
+      functions.stationTimes(dish, station.capPortions, heatOf(station, rice), tools, kitchen),
+    )
+  }
+  for (const { dish, station, batch } of wanted.scores) {
+    work(scoreMatter(kitchen, { dish, station }, batch), rice, { kept: scores, last: lastScores }, async (functions) =>
+      functions.batchScore(dish, batch, heatOf(station, rice), tools, kitchen),
+    )
+  }
+}
+
+type Answers<T> = { kept: Map<string, T>; last: Map<string, T> }
+
+function work<T>(
+  matter: string,
+  rice: RiceNow,
+  { kept, last }: Answers<T>,
+  ask: Parameters<typeof inWokWorker<T>>[0],
+): void {
+  const key = keyOf(matter, rice)
   if (kept.has(key) || asked.has(key)) return
   asked.add(key)
   inWokWorker(ask).then(
@@ -99,6 +121,8 @@ function work<T>(key: string, kept: Map<string, T>, ask: Parameters<typeof inWok
       asked.delete(key)
       if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!)
       kept.set(key, answer)
+      if (last.size >= MOST_KEPT) last.delete(last.keys().next().value!)
+      last.set(matter, answer)
       tell()
     },
     // Asked for again with the next plan: a worker that stopped is made anew.

@@ -2,6 +2,7 @@ import { allergenListOf } from '../book/allergens'
 import { batchComponents, type Batch, type BatchInput } from '../book/batchComponents'
 import type { Dish } from '../book/dish'
 import type { MeasureTools } from '../measure/practical'
+import { CHILLED_RICE, type RiceAtWok } from '../rice/lot/riceAtWok'
 import type { CookRules } from '../safety/limits'
 import type { Handling } from '../wok/heat/parameters'
 import { usualHandling, usualStation } from '../wok/heat/usualStations'
@@ -11,11 +12,14 @@ import { dishFromBook } from '../wok/sequence/fromBook'
 import { scoreOf } from '../wok/sequence/scoreOf'
 import { sequenceBatch, type Finding, type Sequenced } from '../wok/sequence/sequenceBatch'
 
-/** The heat that a batch is cooked by: a version of a station, how food is moved on it, and how cold the rice is. */
-export type BatchHeat = { station: HeatStation; stationVersion: number; handling: Handling; riceTempC: number }
-
-/** Rice from the fridge [°C]; common practice. */
-export const CHILLED_RICE_C = 4
+/** The heat that a batch is cooked by: a version of a station, how food is moved on it, and how cold and how wet the rice is. */
+export type BatchHeat = {
+  station: HeatStation
+  stationVersion: number
+  handling: Handling
+  riceTempC: number
+  riceWaterFraction: number
+}
 
 /** A station of the kitchen with what is known of its heat; without a version it is what is usual for its kind and power. */
 export type HeatedStation = {
@@ -23,14 +27,27 @@ export type HeatedStation = {
   powerW: number | null
   heat?: { version: number; plate: HeatStation } | undefined
 }
-/** The heat of a station, with rice from the fridge. */
-export function heatOf({ kind, powerW, heat }: HeatedStation): BatchHeat {
+/** What a score needs to know of the rice. */
+export type RiceNow = Pick<RiceAtWok, 'tempC' | 'waterFraction'>
+/** Scores are derived in whole steps of both, so that rice on the bench does not change them every minute. */
+const STEPS = { tempC: 4, water: 0.02 } as const
+/** Warmer than this it is no chilled rice, and its lot says so [°C]. */
+const WARMEST_C = 40
+/** Rice in the steps that scores are derived in. */
+export const riceInSteps = ({ tempC, waterFraction }: RiceNow): RiceNow => ({
+  tempC: Math.min(WARMEST_C, Math.max(0, Math.round(tempC / STEPS.tempC) * STEPS.tempC)),
+  waterFraction: Math.round(Math.round(waterFraction / STEPS.water) * STEPS.water * 100) / 100,
+})
+
+/** The heat of a station, with rice from the fridge unless more is known of it. */
+export function heatOf({ kind, powerW, heat }: HeatedStation, rice: RiceNow = CHILLED_RICE): BatchHeat {
   const station = heat?.plate ?? usualStation(kind, powerW)
   return {
     station,
     stationVersion: heat?.version ?? 0,
     handling: usualHandling(station),
-    riceTempC: CHILLED_RICE_C,
+    riceTempC: rice.tempC,
+    riceWaterFraction: rice.waterFraction,
   }
 }
 
@@ -88,8 +105,8 @@ export function batchScore(
   const { choice, finding, steps, rejected, runnerUp, pins, warns } = derived
   if (finding !== null || choice === null)
     return { kind: 'infeasible', finding: finding ?? { bad: [], change: null }, batch, pins }
-  const { stationVersion, handling, riceTempC } = heat
-  const score = scoreOf(steps, batch, { stationVersion, handling, riceTempC, choice, warns }, tools)
+  const { stationVersion, handling, riceTempC, riceWaterFraction } = heat
+  const score = scoreOf(steps, batch, { stationVersion, handling, riceTempC, riceWaterFraction, choice, warns }, tools)
   return { kind: 'score', score, batch, derived: { rejected, runnerUp, pins } }
 }
 
@@ -104,6 +121,7 @@ export const sequenceInput = (dish: Dish, batch: Batch, heat: BatchHeat, rules: 
   handling: heat.handling,
   batchMassG: batch.riceMassG,
   riceTempC: heat.riceTempC,
+  riceWaterFraction: heat.riceWaterFraction,
   rules,
   keepsTooMuch: true,
 })

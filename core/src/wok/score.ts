@@ -181,6 +181,7 @@ export type ScoreBasis = {
   stationVersion: number
   handling: Handling
   riceTempC: number
+  riceWaterFraction: number
   /** The way that was chosen, school by school. */
   choice: Readonly<Record<string, string>>
   /** The batch is too much for the station: it is too full to work in, or steams. */
