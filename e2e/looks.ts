@@ -89,9 +89,13 @@ export async function strangeWords(page: Page, known: Set<string>): Promise<stri
     document.querySelectorAll('[aria-label]').forEach((one) => found.push(one.getAttribute('aria-label') ?? ''))
     return found
   })
-  const words = texts.flatMap((text) => text.match(/(?<![\p{L}])[A-Za-z]{2,}(?![\p{L}])/gu) ?? [])
+  const words = texts.flatMap((text) => text.match(/(?<![\p{L}])[A-Za-z]{2,}(?![\p{L}])…?/gu) ?? [])
   const allowed = new Set([...UNITS, ...MONTHS])
-  const isKnown = (word: string) => allowed.has(word) || known.has(word.toLowerCase())
+  // The label of a score is cut where its channel ends: "pickled gre…".
+  const isKnown = (word: string) =>
+    word.endsWith('…')
+      ? [...known].some((one) => one.startsWith(word.slice(0, -1).toLowerCase()))
+      : allowed.has(word) || known.has(word.toLowerCase())
   return [...new Set(words)].filter((word) => !isKnown(word))
 }
 

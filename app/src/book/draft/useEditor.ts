@@ -39,12 +39,11 @@ export function useEditor(dish: Dish | null, currency: string): Editor {
   const { store, history, edit } = useHistory(() => start.draft)
   const isDone = useRef(false)
   const { present, past, future } = history
-  const isChanged = past.length > 0 || isKept
-
   useEffect(() => {
-    if (!isChanged) return
+    // The store has the last letter before this has been drawn: a page that is left in that moment keeps it all the same.
     const write = () => {
-      if (!isDone.current) keepDraft(id, { base, draft: store.history.present })
+      const isChanged = store.history.past.length > 0 || isKept
+      if (isChanged && !isDone.current) keepDraft(id, { base, draft: store.history.present })
     }
     const timer = setTimeout(write, KEEP_MS)
     window.addEventListener('pagehide', write)
@@ -53,7 +52,7 @@ export function useEditor(dish: Dish | null, currency: string): Editor {
       window.removeEventListener('pagehide', write)
       write()
     }
-  }, [present, store, base, id, isChanged])
+  }, [present, store, base, id, isKept])
 
   return {
     draft: present,
