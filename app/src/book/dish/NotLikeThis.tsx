@@ -35,11 +35,13 @@ export function NotLikeThis({ dish, finding, stationName, readsIn }: NotLikeThis
   return (
     <Notice kind="conflict" title={t('score.infeasible', { station: stationName })}>
       {finding.bad.map(({ code, componentIds }) => (
-        <Text key={code}>
+        <Text key={code} tone="inverse">
           {[componentIds.map(nameOf).join(', '), t(`score.faults.${code}`)].filter(Boolean).join(': ')}
         </Text>
       ))}
-      <Text weight="bold">{changeWords(finding.change)}</Text>
+      <Text tone="inverse" weight="bold">
+        {changeWords(finding.change)}
+      </Text>
     </Notice>
   )
 }

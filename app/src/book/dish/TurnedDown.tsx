@@ -28,6 +28,7 @@ export function TurnedDown({ answer }: { answer: Scored }) {
         <Text size="small" stretch="slim">
           {t('score.runnerUp', {
             time: formatClock(runnerUp.totalS),
+            cost: runnerUp.cost,
             way: way || t('score.sameWay'),
           })}
         </Text>

@@ -42,6 +42,6 @@ export const scoreWords = {
   },
   turnedDown: 'What else was looked at',
   rejected: '{{count}}: {{why}}',
-  runnerUp: 'Next best: {{time}}, {{way}}.',
+  runnerUp: 'Next best in {{time}}: {{way}}. By work and taste it is {{cost}} points dearer.',
   sameWay: 'the same schools, in another order',
 } as const
