@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { DishList } from 'contract/dish'
 import { expect, test } from './kitchen'
+import { seriousFindings } from './looks'
 
 const SCORE = /^Score on Ring A, \d:\d\d$/
 const secondsOf = async (page: Page) => {
@@ -80,6 +81,7 @@ test('a school is held in the words of cooks, and left to the engine again', asy
   const page = await open('/book/plain/edit')
   await page.getByRole('button', { name: /^Schools/ }).click()
   await page.getByRole('button', { name: /^Egg each grain coated/ }).click()
+  expect(await seriousFindings(page)).toEqual([])
   await page.getByRole('radio', { name: /^in a well, small pieces/ }).click()
   await expect(page.getByRole('button', { name: /^Egg in a well/ })).toBeVisible()
   await page.getByRole('button', { name: /^Garlic as it comes best/ }).click()
@@ -102,6 +104,7 @@ test('a dish that cannot be cooked safely names what is wrong and the one change
   await expect(page.getByText('It cannot be cooked like this on Ring A')).toBeVisible()
   await expect(page.getByText(/^chicken thigh: the core does not reach its limit/)).toBeVisible()
   await expect(page.getByText(/^Cut chicken thigh to \d+ mm\.$/)).toBeVisible()
+  expect(await seriousFindings(page)).toEqual([])
 })
 
 test('the printed card says what the screen says, second by second', async ({ kitchen, open }) => {
