@@ -30,7 +30,6 @@ import {
   V_FILM_MOST_M2,
   V_PRESSED,
 } from './layout'
-import type { Portion } from './load'
 import type { Pan } from './layout'
 import {
   CATCH_BELOW_BOIL_K,
@@ -51,15 +50,16 @@ const AWAY_SHARE = 0.1
 
 /** Works out what is fixed until the next change: how the heap lies, and what each component touches. */
 export function arrange(pan: Pan): void {
-  const { vessel, portions, fixed, parts } = pan
+  const { vessel, portions, fixed, parts, patches } = pan
   const move = MOVEMENT[pan.handling]
   let volumeM3 = 0
   let layerM2 = 0
   let patchesM2 = 0
   let apartM3 = 0
-  for (const one of portions) {
-    patchesM2 += one.patchM2
-    if (one.patchM2 > 0) {
+  for (let index = 0; index < portions.length; index += 1) {
+    const one = portions[index]!
+    patchesM2 += patches[index]!
+    if (patches[index]! > 0) {
       apartM3 += one.volumeM3
       continue
     }
@@ -81,15 +81,16 @@ export function arrange(pan: Pan): void {
   const metalSide = (CONTACT.dryWPerM2K + CONTACT.oilWPerM2K * oilFull) * move.pressed
   portions.forEach((one, index) => {
     const at = index * PER_PART
-    const isApart = one.patchM2 > 0
+    const patchM2 = patches[index]!
+    const isApart = patchM2 > 0
     // Where nothing else is in, what lies apart is all that water and steam can go to.
     const share = volumeM3 === 0 ? one.volumeM3 / apartM3 : isApart ? 0 : one.volumeM3 / volumeM3
     const packet = Math.sqrt((one.bedWPerMK * one.bedKgPerM3 * one.bedJPerKgK) / (Math.PI * move.contactS))
     const piece = one.pieceM / 2 / ((one.thermal.shapeN / 2) * one.pieceWPerMK)
     const touches = one.thermal.hasGaps ? Math.min(1, vessel.contact * move.contactShare) : 1
-    parts[at + P_AREA_A] = isApart ? one.patchM2 : coversAM2 * share * touches
+    parts[at + P_AREA_A] = isApart ? patchM2 : coversAM2 * share * touches
     parts[at + P_AREA_B] = coversBM2 * share * touches
-    parts[at + P_SURFACE] = isApart ? one.patchM2 : heap.surfaceM2 * share * move.surface
+    parts[at + P_SURFACE] = isApart ? patchM2 : heap.surfaceM2 * share * move.surface
     parts[at + P_FOOD_SIDE] = one.thermal.convectsWPerM2K ?? 1 / (1 / (2 * packet) + piece)
     const foodSide = parts[at + P_FOOD_SIDE]!
     const touched = parts[at + P_AREA_A]! + parts[at + P_AREA_B]!
@@ -110,7 +111,8 @@ export function arrange(pan: Pan): void {
     parts[at + P_FLOATS] = one.thermal.convectsWPerM2K === undefined ? 1 : 0
     parts[at + P_ICE_TAPER] = ICE_TAPER_SHARE * one.iceJ
     parts[at + P_DRY_ACTIVITY] = one.thermal.dryActivity
-    arrangeBrowning(parts, at, one, share, move, coversAM2 + coversBM2)
+    const ownM2 = isApart ? patchM2 / move.contactShare : (coversAM2 + coversBM2) * share
+    arrangeBrowning(parts, at, one.volumeM3, ownM2, share, move)
   })
 }
 
@@ -121,13 +123,12 @@ const AMONG_STILL = { shareBelow: 0.3, mostPerS: 0.25 } as const
 function arrangeBrowning(
   parts: Float64Array,
   at: number,
-  one: Portion,
+  volumeM3: number,
+  ownM2: number,
   share: number,
   move: Movement,
-  coversM2: number,
 ): void {
-  const ownM2 = one.patchM2 > 0 ? one.patchM2 / move.contactShare : coversM2 * share
-  parts[at + P_TIME_SHARE] = Math.min(1, (ownM2 * PACKET.depthM) / one.volumeM3)
+  parts[at + P_TIME_SHARE] = Math.min(1, (ownM2 * PACKET.depthM) / volumeM3)
   parts[at + P_TOWARDS] = 0.1 + 0.4 * share
   parts[at + P_REACHED] = share + ((1 - share) * move.contactS) / (move.contactS + 1)
   parts[at + P_MOST_BROWN] = move.isStill && share < AMONG_STILL.shareBelow ? AMONG_STILL.mostPerS : Infinity

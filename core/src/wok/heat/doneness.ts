@@ -53,7 +53,7 @@ export function rateAt(rate: Rate, tempC: number): number {
 export const killPerS = (kill: Kill, tempC: number): number =>
   tempC < KILLS_FROM_C ? 0 : 10 ** ((tempC - kill.atC) / kill.zK) / kill.dS
 
-/** Columns of what is followed for each component, in the order of the pan. */
+/** What is followed of a component, in a row of numbers each, in the order of the pan. */
 const CORE = 0
 const SOFT = 1
 const BROWN = 2
@@ -72,19 +72,13 @@ const KILL_B = 13
 /** 1 where a piece is soft when its middle is. */
 const BY_CORE = 14
 const HAD_KG = 15
-const COLUMNS = 16
+const PER_ROW = 16
 
-/** Doneness of everything in a vessel, in flat arrays, so that following it allocates nothing. */
-export type Following = { readonly columns: readonly Float64Array[]; count: number }
+/** Doneness of everything in a vessel, in one flat array, so that following it allocates nothing. */
+export type Following = { readonly rows: Float64Array; count: number }
 
-export const startFollowing = (): Following => ({
-  columns: Array.from({ length: COLUMNS }, () => new Float64Array(MOST_FOODS)),
-  count: 0,
-})
-export const copyFollowing = ({ columns, count }: Following): Following => ({
-  columns: columns.map((one) => one.slice()),
-  count,
-})
+export const startFollowing = (): Following => ({ rows: new Float64Array(MOST_FOODS * PER_ROW), count: 0 })
+export const copyFollowing = ({ rows, count }: Following): Following => ({ rows: rows.slice(), count })
 
 /** Follows what was put in since. */
 export function followAdded(pan: Pan, following: Following): void {
@@ -98,23 +92,25 @@ export const followReturned = (pan: Pan, following: Following, one: Doneness): v
 
 function follow(pan: Pan, following: Following, index: number, one: Doneness): void {
   const { thermal, pieceM, diffusivityM2PerS, freeKg, boundKg } = pan.portions[index]!
-  const { columns } = following
-  const put = (column: number, value: number) => (columns[column]![index] = value)
-  put(LAG_S, (pieceM * pieceM) / 4 / (thermal.shapeN * diffusivityM2PerS))
-  put(CORE, one.coreC)
-  put(SOFT, one.softness)
-  put(BROWN, one.browning)
-  put(KILL, one.logKill)
-  put(SOFT_A, thermal.softens ? arrheniusA(thermal.softens) : -Infinity)
-  put(SOFT_B, thermal.softens ? arrheniusB(thermal.softens) : 0)
-  put(BROWN_A, arrheniusA(thermal.browns))
-  put(BROWN_B, arrheniusB(thermal.browns))
-  put(KILL_A, thermal.kill ? -(Math.LN10 * thermal.kill.atC) / thermal.kill.zK - log(thermal.kill.dS) : -Infinity)
-  put(KILL_B, thermal.kill ? Math.LN10 / thermal.kill.zK : 0)
-  put(BY_CORE, pieceM >= THICK_M ? 1 : 0)
-  put(HAD_KG, freeKg + boundKg)
+  const { rows } = following
+  const row = index * PER_ROW
+  rows[row + LAG_S] = (pieceM * pieceM) / 4 / (thermal.shapeN * diffusivityM2PerS)
+  rows[row + CORE] = one.coreC
+  rows[row + SOFT] = one.softness
+  rows[row + BROWN] = one.browning
+  rows[row + KILL] = one.logKill
+  rows[row + SOFT_A] = thermal.softens ? arrheniusA(thermal.softens) : -Infinity
+  rows[row + SOFT_B] = thermal.softens ? arrheniusB(thermal.softens) : 0
+  rows[row + BROWN_A] = arrheniusA(thermal.browns)
+  rows[row + BROWN_B] = arrheniusB(thermal.browns)
+  rows[row + KILL_A] = thermal.kill
+    ? -(Math.LN10 * thermal.kill.atC) / thermal.kill.zK - log(thermal.kill.dS)
+    : -Infinity
+  rows[row + KILL_B] = thermal.kill ? Math.LN10 / thermal.kill.zK : 0
+  rows[row + BY_CORE] = pieceM >= THICK_M ? 1 : 0
+  rows[row + HAD_KG] = freeKg + boundKg
   pan.faces[index] = faceC(pan, index)
-  ratesOf(pan, columns, index)
+  ratesOf(pan, rows, index)
   following.count = index + 1
 }
 const arrheniusB = ({ activationJPerMol }: Rate) => activationJPerMol / GAS_J_PER_MOL_K
@@ -123,68 +119,65 @@ const arrheniusA = (rate: Rate) => log(rate.perS) + arrheniusB(rate) / (rate.atC
 /** Takes a component's doneness out with it; what follows it moves up by one. */
 export function followLifted(following: Following, index: number): Doneness {
   const one = donenessAt(following, index)
-  for (const column of following.columns) column.copyWithin(index, index + 1, following.count)
+  following.rows.copyWithin(index * PER_ROW, (index + 1) * PER_ROW, following.count * PER_ROW)
   following.count -= 1
   return one
 }
 
-export const donenessAt = ({ columns }: Following, index: number): Doneness => ({
-  coreC: columns[CORE]![index]!,
-  softness: columns[SOFT]![index]!,
-  browning: columns[BROWN]![index]!,
-  logKill: columns[KILL]![index]!,
+export const donenessAt = ({ rows }: Following, index: number): Doneness => ({
+  coreC: rows[index * PER_ROW + CORE]!,
+  softness: rows[index * PER_ROW + SOFT]!,
+  browning: rows[index * PER_ROW + BROWN]!,
+  logKill: rows[index * PER_ROW + KILL]!,
 })
-export const coreCAt = ({ columns }: Following, index: number): number => columns[CORE]![index]!
-export const softnessAt = ({ columns }: Following, index: number): number => columns[SOFT]![index]!
-export const browningAt = ({ columns }: Following, index: number): number => columns[BROWN]![index]!
-export const logKillAt = ({ columns }: Following, index: number): number => columns[KILL]![index]!
+export const coreCAt = ({ rows }: Following, index: number): number => rows[index * PER_ROW + CORE]!
+export const softnessAt = ({ rows }: Following, index: number): number => rows[index * PER_ROW + SOFT]!
+export const browningAt = ({ rows }: Following, index: number): number => rows[index * PER_ROW + BROWN]!
+export const logKillAt = ({ rows }: Following, index: number): number => rows[index * PER_ROW + KILL]!
 /** How fast it browns now [1/s]. */
-export const browningPerSAt = ({ columns }: Following, index: number): number => columns[BROWN_PER_S]![index]!
+export const browningPerSAt = ({ rows }: Following, index: number): number => rows[index * PER_ROW + BROWN_PER_S]!
 
 /** After a step of the pan: rates between two steps are taken as their geometric mean. */
-export function followStep(pan: Pan, { columns, count }: Following, stepS: number): void {
-  const core = columns[CORE]!
-  const soft = columns[SOFT]!
-  const brown = columns[BROWN]!
-  const kill = columns[KILL]!
-  const softPerS = columns[SOFT_PER_S]!
-  const brownPerS = columns[BROWN_PER_S]!
-  const killsPerS = columns[KILL_PER_S]!
-  const lagS = columns[LAG_S]!
+export function followStep(pan: Pan, { rows, count }: Following, stepS: number): void {
   for (let index = 0; index < count; index += 1) {
+    const row = index * PER_ROW
     const meanC = foodC(pan, index)
-    core[index] = min(MOST_WET_C, meanC - (meanC - core[index]!) * exp(-stepS / lagS[index]!))
-    const softBefore = softPerS[index]!
-    const brownBefore = brownPerS[index]!
-    const killBefore = killsPerS[index]!
-    ratesOf(pan, columns, index)
-    soft[index]! += stepS * sqrt(softBefore * softPerS[index]!)
-    brown[index]! += stepS * sqrt(brownBefore * brownPerS[index]!)
-    kill[index]! += stepS * sqrt(killBefore * killsPerS[index]!)
+    rows[row + CORE] = min(MOST_WET_C, meanC - (meanC - rows[row + CORE]!) * exp(-stepS / rows[row + LAG_S]!))
+    const softBefore = rows[row + SOFT_PER_S]!
+    const brownBefore = rows[row + BROWN_PER_S]!
+    const killBefore = rows[row + KILL_PER_S]!
+    ratesOf(pan, rows, index)
+    rows[row + SOFT]! += stepS * sqrt(softBefore * rows[row + SOFT_PER_S]!)
+    rows[row + BROWN]! += stepS * sqrt(brownBefore * rows[row + BROWN_PER_S]!)
+    rows[row + KILL]! += stepS * sqrt(killBefore * rows[row + KILL_PER_S]!)
   }
 }
 
-function ratesOf(pan: Pan, columns: readonly Float64Array[], index: number): void {
+function ratesOf(pan: Pan, rows: Float64Array, index: number): void {
   const { y, parts, faces } = pan
   const at = COMMON + index * PER_FOOD
   const part = index * PER_PART
-  const coreC = columns[CORE]![index]!
+  const row = index * PER_ROW
+  const coreC = rows[row + CORE]!
   const waterKg = y[at + FREE]! + y[at + BOUND]!
   const meanC = min(MOST_WET_C, y[at + HEAT]! / (parts[part + P_DRY_J_PER_K]! + waterKg * WATER_J_PER_KGK))
-  const softC = columns[BY_CORE]![index]! > 0 ? coreC : meanC
-  columns[SOFT_PER_S]![index] = exp(columns[SOFT_A]![index]! - columns[SOFT_B]![index]! / (softC + ZERO_K))
-  columns[KILL_PER_S]![index] =
-    coreC < KILLS_FROM_C ? 0 : exp(columns[KILL_A]![index]! + columns[KILL_B]![index]! * coreC)
+  const softA = rows[row + SOFT_A]!
+  if (softA > -Infinity) {
+    const softC = rows[row + BY_CORE]! > 0 ? coreC : meanC
+    rows[row + SOFT_PER_S] = exp(softA - rows[row + SOFT_B]! / (softC + ZERO_K))
+  } else rows[row + SOFT_PER_S] = 0
+  const killA = rows[row + KILL_A]!
+  rows[row + KILL_PER_S] = coreC < KILLS_FROM_C || killA === -Infinity ? 0 : exp(killA + rows[row + KILL_B]! * coreC)
   // The face that browns stands between the interface and the metal: the drier, and the more alone, the hotter.
   const face = faces[index]!
   const metalTempC = y[METAL_A]! / pan.vessel.capacityAJPerK
   const towards = face + parts[part + P_TOWARDS]! * max(0, metalTempC - face)
   let filmC = towards
   if (towards > BOIL_C) {
-    const hadKg = columns[HAD_KG]![index]!
+    const hadKg = rows[row + HAD_KG]!
     const dried = hadKg > 0 ? min(1, max(0, 1 - waterKg / hadKg)) : 1
     filmC = BOIL_C + parts[part + P_REACHED]! * (towards - BOIL_C) * dried * sqrt(dried)
   }
-  const browns = exp(columns[BROWN_A]![index]! - columns[BROWN_B]![index]! / (min(MOST_DRY_C, filmC) + ZERO_K))
-  columns[BROWN_PER_S]![index] = min(parts[part + P_MOST_BROWN]!, browns * parts[part + P_TIME_SHARE]!)
+  const browns = exp(rows[row + BROWN_A]! - rows[row + BROWN_B]! / (min(MOST_DRY_C, filmC) + ZERO_K))
+  rows[row + BROWN_PER_S] = min(parts[part + P_MOST_BROWN]!, browns * parts[part + P_TIME_SHARE]!)
 }

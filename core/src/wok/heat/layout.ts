@@ -77,6 +77,8 @@ export type Pan = {
   readonly put: Float64Array
   /** Temperature of each component's face on the metal, as the last step had it [°C]. */
   readonly faces: Float64Array
+  /** Metal that each has for itself, as an egg in a well among the rice [m²]; 0 where it lies in the heap. */
+  readonly patches: Float64Array
   handling: Handling
   oilKg: number
   atS: number

@@ -34,6 +34,7 @@ export function lift(pan: Pan, index: number): Lifted {
   put[1]! -= y[at + FREE]! + y[at + BOUND]!
   y.copyWithin(at, at + PER_FOOD, COMMON + pan.portions.length * PER_FOOD)
   pan.faces.copyWithin(index, index + 1, pan.portions.length)
+  pan.patches.copyWithin(index, index + 1, pan.portions.length)
   pan.portions.splice(index, 1)
   arrange(pan)
   return lifted
@@ -41,7 +42,8 @@ export function lift(pan: Pan, index: number): Lifted {
 
 /** Puts what was taken out back in, as its last component; its number comes back. */
 export function putBack(pan: Pan, { portion, tempC, freeKg, boundKg, iceJ }: Lifted): number {
-  const index = pan.portions.push({ ...portion, patchM2: 0 }) - 1
+  const index = pan.portions.push(portion) - 1
+  pan.patches[index] = 0
   const at = COMMON + index * PER_FOOD
   const heatJ = (portion.dryJPerK + (freeKg + boundKg) * WATER_J_PER_KGK) * tempC
   pan.y[at + HEAT] = heatJ
@@ -63,8 +65,7 @@ export function inBowl(lifted: Lifted, seconds: number): Lifted {
 
 /** Gives a component metal of its own [m²], or 0 to fold it into the heap. */
 export function setPatch(pan: Pan, index: number, patchM2: number): void {
-  const portion = pan.portions[index]
-  if (!portion) throw new RangeError(`no component ${index} in the vessel`)
-  pan.portions[index] = { ...portion, patchM2 }
+  if (!pan.portions[index]) throw new RangeError(`no component ${index} in the vessel`)
+  pan.patches[index] = patchM2
   arrange(pan)
 }

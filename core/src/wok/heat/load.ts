@@ -43,8 +43,6 @@ export type Portion = {
   bedJPerKgK: number
   /** Thermal diffusivity of a piece [m²/s]. */
   diffusivityM2PerS: number
-  /** Metal that it has for itself, as an egg in a well among the rice [m²]; 0 where it lies in the heap. */
-  patchM2: number
 }
 
 /** Temperature at which properties are taken [°C]. */
@@ -94,7 +92,6 @@ export function portionOf(load: FoodLoad): Portion {
     bedKgPerM3: thermal.bulkKgPerM3,
     bedJPerKgK,
     diffusivityM2PerS: pieceWPerMK / (PIECE_KG_PER_M3 * bedJPerKgK),
-    patchM2: 0,
   }
 }
 

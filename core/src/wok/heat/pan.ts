@@ -37,6 +37,7 @@ export function emptyPan(vessel: Vessel, metalAC: number, metalBC: number, oilG:
     parts: new Float64Array(MOST_FOODS * PER_PART),
     put: new Float64Array(2),
     faces: new Float64Array(MOST_FOODS),
+    patches: new Float64Array(MOST_FOODS),
     handling,
     oilKg: oilG / 1000,
     atS: 0,
@@ -50,15 +51,19 @@ export function emptyPan(vessel: Vessel, metalAC: number, metalBC: number, oilG:
   return pan
 }
 
-/** The same vessel as it is now, to go on from in another way. */
+/** The same vessel as it is now, to go on from in another way. Named one by one, so that all vessels have one shape. */
 export const copyPan = (pan: Pan): Pan => ({
-  ...pan,
-  portions: [...pan.portions],
+  vessel: pan.vessel,
+  portions: pan.portions.slice(),
   y: pan.y.slice(),
   fixed: pan.fixed.slice(),
   parts: pan.parts.slice(),
   put: pan.put.slice(),
   faces: pan.faces.slice(),
+  patches: pan.patches.slice(),
+  handling: pan.handling,
+  oilKg: pan.oilKg,
+  atS: pan.atS,
 })
 
 /**
@@ -69,6 +74,7 @@ export function putIn(pan: Pan, load: FoodLoad): number {
   if (pan.portions.length >= MOST_FOODS) throw new RangeError(`more than ${MOST_FOODS} components in one vessel`)
   const one = portionOf(load)
   const index = pan.portions.push(one) - 1
+  pan.patches[index] = 0
   const at = COMMON + index * PER_FOOD
   const heatJ = (one.dryJPerK + (one.freeKg + one.boundKg) * WATER_J_PER_KGK) * one.tempC
   pan.y[at + HEAT] = heatJ
@@ -128,11 +134,11 @@ export function heapC(pan: Pan): number | null {
 export function heapMass(pan: Pan): { massKg: number; freeKg: number } {
   let massKg = 0
   let freeKg = 0
-  pan.portions.forEach((one, index) => {
+  for (let index = 0; index < pan.portions.length; index += 1) {
     const at = COMMON + index * PER_FOOD
-    massKg += one.dryKg + pan.y[at + FREE]! + pan.y[at + BOUND]!
+    massKg += pan.portions[index]!.dryKg + pan.y[at + FREE]! + pan.y[at + BOUND]!
     freeKg += pan.y[at + FREE]!
-  })
+  }
   return { massKg, freeKg }
 }
 

@@ -106,6 +106,6 @@ export function endedOf(cooking: Cooking): Ended[] {
   })
   return [
     ...cooking.inside.map((it, index) => ended(it, cooking.doneness(index))),
-    ...[...cooking.bowls.values()].map((bowl) => ended(bowl, bowl.doneness)),
+    ...[...cooking.bowls.values()].map(({ was, doneness }) => ended(was, doneness)),
   ]
 }

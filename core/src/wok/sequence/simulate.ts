@@ -3,7 +3,7 @@ import { preheatOf, type Preheated } from '../heat/preheat'
 import type { Handling } from '../heat/parameters'
 
 import { type WokComponent } from './component'
-import { startCooking, type Cooking, type Precision } from './cooking'
+import { Cooking, type Precision } from './cooking'
 
 import { heatFor, preheatToC } from './levels'
 import type { Move, Segment } from './moves'
@@ -63,7 +63,7 @@ export function simulate(
     begun && at > 0
       ? copyOf(begun.kept.get(keys[at - 1]!)!)
       : {
-          cooking: startCooking(vessel, heated.metalC, heated.rimC, precision),
+          cooking: Cooking.start(vessel, heated.metalC, heated.rimC, precision),
           done: [],
           oiled: 0,
           asideK: 0,

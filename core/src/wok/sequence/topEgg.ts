@@ -1,5 +1,5 @@
 import type { WokComponent } from './component'
-import { startCooking } from './cooking'
+import { Cooking } from './cooking'
 import type { Station } from './run'
 
 /** An egg fried beside the rice wants gentle metal [°C], and this long at most [s]. [C] */
@@ -14,7 +14,7 @@ const SET = -Math.log(1 - 0.95)
  */
 export function topEggS(eggs: readonly WokComponent[], { vessel }: Station): number | null {
   const heated = Math.min(BESIDE_C, vessel.holdC)
-  const cooking = startCooking(vessel, heated, heated, 'ranking')
+  const cooking = Cooking.start(vessel, heated, heated, 'ranking')
   cooking.work({ ceilingC: heated, open: 1, level: 'low' }, 'leave')
   for (const egg of eggs) cooking.add(egg, 1, {})
   while (cooking.pan.atS < MOST_S) {

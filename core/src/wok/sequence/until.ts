@@ -9,7 +9,10 @@ const { max, min } = Math
 /** Nearer than this to its burn limit nothing in the base is waited for. */
 const BURN_STOPS = 0.7
 
-/** Goes on until the move ends. Coarse steps overshoot: their clock is set back to where the end was crossed. */
+/**
+ * Goes on until the move ends: the last step is as long as the one before it says that it has to be. Coarse steps overshoot
+ * all the same: their clock is set back to where the end was crossed.
+ */
 export function until(cooking: Cooking, end: Until, startS: number): { lowC: number; isRiceDone: boolean } {
   let lowC = metalC(cooking.pan)
   const waitsFor = 'ids' in end ? cooking.indexesOf(end.ids) : []
@@ -17,21 +20,20 @@ export function until(cooking: Cooking, end: Until, startS: number): { lowC: num
   const brownedBefore = end.kind === 'crust' ? riceBrowning(cooking) : 0
   const nearness = () => nearnessOf(cooking, end, cooking.pan.atS - startS, waitsFor, aromatics, brownedBefore)
   let near = nearness()
+  let perS = 0
   while (near < 1 - ROUNDING) {
     const was = near
     const fromS = cooking.pan.atS
-    cooking.step(
-      end.kind === 'seconds' ? min(cooking.isCoarse ? LONG_S : 1, end.seconds - (fromS - startS)) : undefined,
-    )
+    if (end.kind === 'seconds') cooking.step(end.seconds - (fromS - startS), 0)
+    else cooking.step((1 - near) / perS)
     lowC = min(lowC, metalC(cooking.pan))
     near = nearness()
-    if (cooking.isCoarse && near > 1 && Number.isFinite(near))
-      cooking.pan.atS = fromS + ((cooking.pan.atS - fromS) * (1 - was)) / (near - was)
+    perS = max(0, near - was) / (cooking.pan.atS - fromS)
+    if (cooking.isCoarse && near > 1 && Number.isFinite(near)) cooking.pan.atS = fromS + (1 - was) / perS
   }
   return { lowC, isRiceDone: end.kind === 'riceDone' && isRiceDone(cooking) }
 }
 const ROUNDING = 1e-9
-const LONG_S = 4
 /** How much of a span is over; of none everything. */
 const part = (spentS: number, ofS: number): number => (ofS > 0 ? spentS / ofS : Infinity)
 
@@ -76,7 +78,7 @@ const dryness = (cooking: Cooking): number => RICE.freeFraction / max(1e-9, cook
 /** Rice is done when it is hot, has fried and is dry: the last of the three decides. */
 const riceNearness = (cooking: Cooking): number =>
   min(riceCoreC(cooking) / READY_C.aimed, cooking.seen.fryingS / RICE.fryingS, dryness(cooking))
-const isRiceDone = (cooking: Cooking): boolean => riceNearness(cooking) >= 1
+const isRiceDone = (cooking: Cooking): boolean => riceNearness(cooking) >= 1 - ROUNDING
 
 /** Least core of the rice and what stands for part of it [°C]. */
 function riceCoreC(cooking: Cooking): number {
