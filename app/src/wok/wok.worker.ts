@@ -1,9 +1,9 @@
 import { batchScore } from 'core/line/batchScore'
-import { stationTimes } from 'core/line/stationTimes'
+import { roughStationTimes, stationTimes } from 'core/line/stationTimes'
 import { exposeWork } from '../device/exposeWork'
 
 /** A score takes some tens of milliseconds, the times of a dish at a station some more. */
-export const wokWork = { batchScore, stationTimes }
+export const wokWork = { batchScore, stationTimes, roughStationTimes }
 export type WokWork = typeof wokWork
 
 exposeWork(wokWork)

@@ -53,6 +53,27 @@ test('the same is asked of the worker once; another version of the station, anot
   expect(ask).toHaveBeenCalledTimes(4)
 })
 
+test('rough times are there first; the full ones take their place and are not displaced by rough ones again', async () => {
+  const kitchen = kitchenOf({ ruleSet: 'uk', isScottish: true })
+  const question = { times: [{ dish, station }], scores: [] }
+  let release = () => {}
+  const held = new Promise<void>((resolve) => (release = resolve))
+  const slow = {
+    ...wokWork,
+    stationTimes: (...args: Parameters<typeof wokWork.stationTimes>) => held.then(() => wokWork.stationTimes(...args)),
+  }
+  ask.mockImplementation((work: (functions: object) => unknown) => Promise.resolve(work(slow)))
+  workOut(kitchen, question)
+  await answered()
+  expect(workedOut(kitchen).timesOf(dish, station)).toMatchObject({ isRough: true })
+  release()
+  await answered()
+  expect(workedOut(kitchen).timesOf(dish, station)?.isRough).toBeUndefined()
+  const warm = { ...kitchen, rice: { ...kitchen.rice, tempC: 16 } }
+  workOut(warm, question)
+  expect(workedOut(warm).timesOf(dish, station)?.isRough).toBeUndefined()
+})
+
 test('a worker that stopped is asked again', async () => {
   const kitchen = kitchenOf({ isScottish: true })
   ask.mockRejectedValueOnce(new Error('the worker stopped'))

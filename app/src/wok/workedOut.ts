@@ -90,9 +90,14 @@ export function workedOut({ kitchen, rice }: AskedOf): WorkedOut<Station, Dish> 
   }
 }
 
-/** Asks the worker for what is not known yet, each once; the answers are told to who listens. */
+/**
+ * Asks the worker for what is not known yet, each once; the answers are told to who listens. Where nothing is known of a dish
+ * at a station its rough times come first, so that there is a plan at once.
+ */
 export function workOut({ kitchen, rice }: AskedOf, wanted: LineNow<Station, Dish, never>['unknown']): void {
   const { tools } = kitchen
+  for (const { dish, station } of wanted.times)
+    roughly(matterOf(kitchen, { dish, station }), { dish, station }, kitchen, rice)
   for (const { dish, station } of wanted.times) {
     work(matterOf(kitchen, { dish, station }), rice, { kept: times, last: lastTimes }, async (functions) =>
       functions.stationTimes(dish, station.capPortions, heatOf(station, rice), tools, kitchen),
@@ -103,6 +108,22 @@ export function workOut({ kitchen, rice }: AskedOf, wanted: LineNow<Station, Dis
       functions.batchScore(dish, batch, heatOf(station, rice), tools, kitchen),
     )
   }
+}
+
+function roughly(matter: string, { dish, station }: At, kitchen: Kitchen, rice: RiceNow): void {
+  const key = `rough ${matter}`
+  if (lastTimes.has(matter) || asked.has(key)) return
+  asked.add(key)
+  inWokWorker(async (functions) =>
+    functions.roughStationTimes(dish, station.capPortions, heatOf(station, rice), kitchen),
+  ).then(
+    (answer) => {
+      if (!answer || lastTimes.has(matter)) return
+      lastTimes.set(matter, answer)
+      tell()
+    },
+    () => void asked.delete(key),
+  )
 }
 
 type Answers<T> = { kept: Map<string, T>; last: Map<string, T> }

@@ -128,6 +128,13 @@ test('what nobody has worked out yet is neither placed nor without a home, and i
   ])
 })
 
+test('rough times place a batch, and the full ones are still asked for', () => {
+  const timesOf = () => ({ seconds: [120, 150, 180], isRough: true as const })
+  const now = lineNow(input({ tickets: [ticket(1, 3)], known: { ...KNOWN, timesOf } }))
+  expect(now.batches).toMatchObject([{ portions: 3 }])
+  expect(now.unknown.times.map(({ station }) => station.id)).toEqual(['ring-a', 'ring-b'])
+})
+
 test('the times of a dish place a batch; its own score, once known, is what counts', () => {
   const tickets = [ticket(1, 2)]
   const [rough] = lineNow(input({ tickets })).batches

@@ -158,7 +158,7 @@ function unknownOf<S extends Station, D extends Dish>(
   return {
     times: [...dishes].flatMap((dish) =>
       stations
-        .filter((station) => station.kind === dish.stationKind && timesOf(dish, station) === null)
+        .filter((station) => station.kind === dish.stationKind && isStillAsked(timesOf(dish, station)))
         .map((station) => ({ dish, station })),
     ),
     scores: first
@@ -166,6 +166,9 @@ function unknownOf<S extends Station, D extends Dish>(
       .map(({ dish, station, ...batch }) => ({ dish, station, batch: batchInputOf(batch) })),
   }
 }
+
+/** Rough times are better than none, and are not the last word. */
+const isStillAsked = (times: StationTimes | null): boolean => times === null || times.isRough === true
 
 /** What a batch is cooked by, whoever it is for. */
 export const batchInputOf = ({

@@ -1,6 +1,6 @@
 import { DISH, EVERYTHING, TOOLS, US } from '../test/kitchen'
 import { batchScore, heatOf } from './batchScore'
-import { stationTimes } from './stationTimes'
+import { roughStationTimes, stationTimes } from './stationTimes'
 
 const RING = heatOf({ kind: 'wok', powerW: 24_000 })
 const HOB = heatOf({ kind: 'wok', powerW: 3500 })
@@ -36,4 +36,23 @@ test('a station takes no more than fries well on it, and one portion whatever it
 test('where a dish cannot be cooked safely there is no time', () => {
   const thick = { ...EVERYTHING[2]!, cut: { shape: 'dice' as const, sizeMm: 60 } }
   expect(stationTimes({ ...dish, components: [EVERYTHING[0]!, thick] }, 2, RING, TOOLS, US).seconds).toEqual([])
+})
+
+describe('rough times', () => {
+  test.each([RING, HOB])('are near the full ones for as many portions, and say that they are rough', (heat) => {
+    const full = timesAt(heat)
+    const rough = roughStationTimes(dish, 4, heat, US)
+    expect(rough?.isRough).toBe(true)
+    expect(Math.abs(rough!.seconds.length - full.length)).toBeLessThanOrEqual(1)
+    full
+      .slice(0, rough!.seconds.length)
+      .forEach((seconds, i) => expect(Math.abs(rough!.seconds[i]! / seconds - 1)).toBeLessThan(0.3))
+  })
+
+  test('of what no probable way cooks safely there are none', () => {
+    const thick = { ...EVERYTHING[2]!, cut: { shape: 'dice' as const, sizeMm: 60 } }
+    expect(roughStationTimes({ ...dish, components: [EVERYTHING[0]!, thick] }, 2, RING, US)).toBeNull()
+    const noRice = { ...dish, components: dish.components.filter(({ role }) => role !== 'rice') }
+    expect(roughStationTimes(noRice, 2, RING, US)).toBeNull()
+  })
 })

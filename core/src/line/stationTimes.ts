@@ -2,6 +2,7 @@ import type { Dish } from '../book/dish'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
 import { batchSeconds } from '../wok/sequence/batchSeconds'
+import { quickChoice } from '../wok/sequence/quickChoice'
 import type { Choice } from '../wok/sequence/vocabulary'
 import { batchScore, orderedBatch, sequenceInput, type BatchHeat, type BatchScore } from './batchScore'
 
@@ -10,7 +11,13 @@ import { batchScore, orderedBatch, sequenceInput, type BatchHeat, type BatchScor
  * fit and fry, one at least: a single portion that is too much has to be cooked all the same. None where the dish cannot be
  * cooked there at all.
  */
-export type StationTimes = { seconds: readonly number[] }
+export type StationTimes = {
+  seconds: readonly number[]
+  /** Of a first plan: the way is only probable, and the full times are still to come. */
+  isRough?: true
+}
+
+const plain = (portions: number) => ({ modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] })
 
 /**
  * The times of a dish at a station up to a cap of portions: one batch of middle size is derived in full, the others go the
@@ -23,27 +30,59 @@ export function stationTimes(
   tools: MeasureTools,
   rules: CookRules,
 ): StationTimes {
-  const plain = (portions: number) => ({ modifiers: [], allergies: [], parts: [{ portions, modifiers: [] }] })
   const scored = (portions: number) => batchScore(dish, plain(portions), heat, tools, rules)
   const holds = (one: BatchScore) => one.kind === 'score' && one.score.basis?.warns.length === 0
   for (let middle = Math.ceil(capPortions / 2); middle >= 1; middle = Math.floor(middle / 2)) {
     const found = scored(middle)
     if (found.kind !== 'score') continue
     if (middle > 1 && !holds(found)) continue
-    const choice = found.score.basis!.choice as Choice
-    const roughly = (portions: number) => {
-      const ordered = orderedBatch(dish, plain(portions), rules)
-      return ordered.kind === 'batch' ? batchSeconds(sequenceInput(dish, ordered.batch, heat, rules), choice) : null
-    }
-    const offsetS = found.score.totalS - (roughly(middle)?.totalS ?? 0)
-    const seconds: number[] = []
-    for (let portions = 1; portions <= capPortions; portions += 1) {
-      const rough = roughly(portions)
-      if (portions !== middle && !rough?.fits) break
-      seconds.push(portions === middle ? found.score.totalS : Math.round((rough?.totalS ?? 0) + offsetS))
-    }
+    const known = { portions: middle, totalS: found.score.totalS }
+    const seconds = secondsBy(dish, capPortions, heat, rules, found.score.basis!.choice as Choice, known)
     while (seconds.length > middle && !holds(scored(seconds.length))) seconds.pop()
     return { seconds }
   }
   return { seconds: [] }
+}
+
+/**
+ * The same in a fraction of the time, for a first plan: also the way that the dish is cooked is only probable. Null where no
+ * probable way is safe: then only `stationTimes` can say.
+ */
+export function roughStationTimes(
+  dish: Dish,
+  capPortions: number,
+  heat: BatchHeat,
+  rules: CookRules,
+): StationTimes | null {
+  const ordered = orderedBatch(dish, plain(Math.ceil(capPortions / 2)), rules)
+  if (ordered.kind !== 'batch') return null
+  const choice = quickChoice(sequenceInput(dish, ordered.batch, heat, rules))
+  return choice && { seconds: secondsBy(dish, capPortions, heat, rules, choice), isRough: true }
+}
+
+/** Seconds of all sizes that fit, by one way; shifted so that they meet the one that is known. */
+function secondsBy(
+  dish: Dish,
+  capPortions: number,
+  heat: BatchHeat,
+  rules: CookRules,
+  choice: Choice,
+  known?: { portions: number; totalS: number },
+): number[] {
+  const roughly = (portions: number) => {
+    const ordered = orderedBatch(dish, plain(portions), rules)
+    return ordered.kind === 'batch' ? batchSeconds(sequenceInput(dish, ordered.batch, heat, rules), choice) : null
+  }
+  const offsetS = known ? known.totalS - (roughly(known.portions)?.totalS ?? 0) : 0
+  const seconds: number[] = []
+  for (let portions = 1; portions <= capPortions; portions += 1) {
+    if (portions === known?.portions) {
+      seconds.push(known.totalS)
+      continue
+    }
+    const rough = roughly(portions)
+    if (portions > 1 && !rough?.fits) break
+    seconds.push(Math.round((rough?.totalS ?? 0) + offsetS))
+  }
+  return seconds
 }

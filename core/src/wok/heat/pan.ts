@@ -21,7 +21,7 @@ import {
 } from './layout'
 import type { Pan } from './layout'
 import { arrange } from './arrange'
-import { portionOf, type FoodLoad } from './load'
+import { portionOf, type FoodLoad, type Portion } from './load'
 import { BOIL_C, CATCH_BELOW_BOIL_K, WATER_J_PER_KGK, type Handling } from './parameters'
 import { type Vessel } from './vessel'
 
@@ -70,9 +70,11 @@ export const copyPan = (pan: Pan): Pan => ({
  * Puts food in; its number among the components comes back.
  * @throws {RangeError} when the load is no food, or more than `MOST_FOODS` are in
  */
-export function putIn(pan: Pan, load: FoodLoad): number {
+export const putIn = (pan: Pan, load: FoodLoad): number => putPortionIn(pan, portionOf(load))
+
+/** The same with what a load is to the model. */
+export function putPortionIn(pan: Pan, one: Portion): number {
   if (pan.portions.length >= MOST_FOODS) throw new RangeError(`more than ${MOST_FOODS} components in one vessel`)
-  const one = portionOf(load)
   const index = pan.portions.push(one) - 1
   pan.patches[index] = 0
   const at = COMMON + index * PER_FOOD
@@ -99,9 +101,16 @@ export function pourOnMetal(pan: Pan, waterKg: number, tempC: number): void {
 
 /** Sets how the food is moved, how far the flame is open (0 to 1) and the ceiling [°C]. */
 export function setWork(pan: Pan, work: { handling?: Handling; level?: number; holdC?: number }): void {
-  if (work.handling !== undefined) pan.handling = work.handling
   if (work.level !== undefined) pan.fixed[V_LEVEL] = work.level
   if (work.holdC !== undefined) pan.fixed[V_HOLD_C] = work.holdC
+  if (work.handling === undefined || work.handling === pan.handling) return
+  pan.handling = work.handling
+  arrange(pan)
+}
+
+/** Pours oil in, or takes it out with what carries it [kg]; no more than there is. */
+export function pourOil(pan: Pan, oilKg: number): void {
+  pan.oilKg = max(0, pan.oilKg + oilKg)
   arrange(pan)
 }
 

@@ -165,9 +165,10 @@ test.each([
 ])('on %s long steps say how long the same way takes within 5 %%', (_name, input) => {
   const derived = derive(input)
   if (derived.kind !== 'derived') throw new Error('it derives')
-  const { totalS, fits } = batchSeconds(input, derived.best.choice)
+  const { totalS, preheatS, fits } = batchSeconds(input, derived.best.choice)
   expect(fits).toBe(true)
-  expect(Math.abs(totalS / derived.best.run.totalS - 1)).toBeLessThan(0.05)
+  expect(preheatS).toBe(derived.best.run.preheatS)
+  expect(Math.abs((totalS - preheatS) / derived.best.run.totalS - 1)).toBeLessThan(0.05)
 })
 
 describe('pins', () => {

@@ -3,7 +3,7 @@ import { cookLimit, type CheckedFood, type CookRules } from '../../safety/limits
 import { killPerS } from '../heat/doneness'
 import { FOOD_THERMAL } from '../heat/foodTable'
 import type { HeatFood } from '../heat/foods'
-import type { FoodLoad } from '../heat/load'
+import { portionOf, type FoodLoad, type Portion } from '../heat/load'
 import { isRawProtein, MEATS, placeOf, refined, type Place } from './place'
 import type { ComponentInput, Tag, TargetKind } from './vocabulary'
 
@@ -123,6 +123,17 @@ export const loadOf = (one: WokComponent, share = 1): FoodLoad => ({
   isFrozen: one.isFrozen,
   ...(one.waterFraction !== undefined && { waterFraction: one.waterFraction }),
 })
+
+const portionsBefore = new WeakMap<WokComponent, Portion>()
+
+/** A whole component in the model's terms, worked out once. A sauce brings all its water as free water. */
+export function portionFor(one: WokComponent): Portion {
+  const known = portionsBefore.get(one)
+  if (known) return known
+  const portion = portionOf(one.place === 'sauce' ? { ...loadOf(one), freeFraction: 1 } : loadOf(one))
+  portionsBefore.set(one, portion)
+  return portion
+}
 
 function foodOf({ food, role, target }: ComponentInput, tags: ReadonlySet<Tag>): HeatFood {
   if (role === 'drySeasoning' && target?.kind === 'bloomed') return 'paste'

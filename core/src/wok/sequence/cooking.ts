@@ -18,11 +18,11 @@ import {
 import { addLoad, FRIES_ABOVE_C } from '../heat/fry'
 import { FILM, P_AREA_A, PER_PART } from '../heat/layout'
 import { inBowl, lift, putBack, setPatch, type Lifted } from '../heat/lift'
-import { copyPan, emptyPan, heapMass, metalC, putIn, setWork } from '../heat/pan'
+import { copyPan, emptyPan, heapMass, metalC, pourOil, putIn, putPortionIn, setWork } from '../heat/pan'
 import type { Pan } from '../heat/layout'
 import type { Handling } from '../heat/parameters'
 import type { Vessel } from '../heat/vessel'
-import { loadOf, type WokComponent } from './component'
+import { loadOf, portionFor, type WokComponent } from './component'
 import type { Heat } from './levels'
 import { progressBy } from './progress'
 
@@ -47,7 +47,7 @@ type InBowl = { was: Inside; lifted: Lifted; doneness: Doneness; sinceS: number;
 const PRECISION = {
   ranking: { stepS: 2, eggStepS: 0.5, leastS: 0.5, method: 'heun' },
   fine: { stepS: 1, eggStepS: 0.25, leastS: 0.25, method: 'rk4' },
-  coarse: { stepS: 4, eggStepS: 1, leastS: 4, method: 'heun' },
+  coarse: { stepS: 8, eggStepS: 2, leastS: 2, method: 'heun' },
 } as const
 export type Precision = keyof typeof PRECISION
 const OVER_FROM_C = 72
@@ -126,7 +126,7 @@ export class Cooking {
     setWork(this.pan, { level: 0 })
   }
   oil(massG: number): void {
-    this.pan.oilKg += massG / 1000
+    pourOil(this.pan, massG / 1000)
   }
 
   /** Puts a share of a component in, on the bare wall or on metal of its own where asked. */
@@ -259,10 +259,9 @@ const seenOf = (lowestC: number, fryingS: number, caramel: number, butterC: numb
 
 /** A liquid that is poured on the food brings all its water as free water; on the bare wall it boils there first. */
 function pour(pan: Pan, one: WokComponent, share: number, isOnWall: boolean): void {
-  const load = loadOf(one, share)
-  if (one.place !== 'sauce') putIn(pan, load)
-  else if (isOnWall) addLoad(pan, load)
-  else putIn(pan, { ...load, freeFraction: 1 })
+  if (one.place === 'sauce' && isOnWall) addLoad(pan, loadOf(one, share))
+  else if (share === 1) putPortionIn(pan, portionFor(one))
+  else putIn(pan, one.place === 'sauce' ? { ...loadOf(one, share), freeFraction: 1 } : loadOf(one, share))
 }
 
 function patchM2(pan: Pan, index: number): number {

@@ -1,6 +1,5 @@
-import { portionOf } from '../heat/load'
 import type { Vessel } from '../heat/vessel'
-import { loadOf, READY_C, type WokComponent } from './component'
+import { portionFor, READY_C, type WokComponent } from './component'
 import type { Run } from './run'
 import { TOO_MUCH_CODES, type TooMuch } from '../score'
 import { MUST_FRY } from './parts'
@@ -114,4 +113,4 @@ const STAYS_OUT = ['finish', 'garnish', 'sesame', 'fat', 'dry', 'volatile']
 export const fillM3 = (components: readonly WokComponent[]): number =>
   components
     .filter(({ place }) => !STAYS_OUT.includes(place))
-    .reduce((sum, one) => sum + portionOf(loadOf(one)).volumeM3 * (one.place === 'leaf' ? LEAF_FILLS : 1), 0)
+    .reduce((sum, one) => sum + portionFor(one).volumeM3 * (one.place === 'leaf' ? LEAF_FILLS : 1), 0)

@@ -1,9 +1,8 @@
 import { heatCapacityJPerKgK } from '../../physics/food'
 import { FOOD_THERMAL } from '../heat/foodTable'
-import { portionOf } from '../heat/load'
 import { MELT_J_PER_KG } from '../heat/parameters'
 import type { Vessel } from '../heat/vessel'
-import { loadOf, type WokComponent } from './component'
+import { portionFor, type WokComponent } from './component'
 import { softSeconds } from './place'
 
 /** Rates for the estimate are taken at this temperature [°C]. */
@@ -23,7 +22,7 @@ const LAYER_W_PER_M2 = 28_600
 export function needS(one: WokComponent, vessel: Vessel): number {
   const quick = one.place === 'quick' || one.place === 'paste' ? QUICK_S[one.food] : undefined
   if (quick !== undefined) return quick
-  const { layerM2, pieceM, thermal, diffusivityM2PerS } = portionOf(loadOf(one))
+  const { layerM2, pieceM, thermal, diffusivityM2PerS } = portionFor(one)
   const { composition } = FOOD_THERMAL[one.food]
   const massKg = one.massG / 1000
   const energyJ =

@@ -13,7 +13,7 @@ import { riceAt, until } from './until'
 import type { Choice } from './vocabulary'
 
 /** An empty vessel so far above or below its heat is waited for [K], no longer than so [s]. [C] */
-const WAIT = { overK: 25, underK: 35, mostS: 90 } as const
+const WAIT = { overK: 25, underK: 35, mostS: 90, coarseS: 3 } as const
 /** Mass that leaves with a component as oil on it, against its own. [C] */
 const CARRIES_OIL = 0.03
 
@@ -136,7 +136,6 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
     oilG = fatG * oilShare(going.oiled, oilings)
     going.oiled += 1
     cooking.oil(oilG)
-    cooking.work(heat, handling)
     if (isOiledOff) cooking.off()
   }
   if (move.kind === 'in' && !STAYS_COOL.includes(move.slot))
@@ -146,8 +145,7 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
     const outG = move.ids.reduce((sum, id) => sum + (all.get(id)?.massG ?? 0), 0)
     cooking.takeOut(move.ids)
     const carried = move.slot === 'egg' && choice.oil === 'pressedBack' ? 0 : CARRIES_OIL * outG
-    cooking.oil(-Math.min(cooking.pan.oilKg * 1000, carried))
-    cooking.work(heat, handling)
+    cooking.oil(-carried)
   }
   if (move.kind === 'back') for (const id of move.ids) going.asideK += cooking.bringBack(id)
   const seen = until(cooking, move.until, startS)
@@ -179,10 +177,12 @@ function waitEmpty(cooking: Cooking, ceilingC: number, heatC: number): number {
     const nowC = metalC(cooking.pan)
     return nowC > ceilingC + WAIT.overK || nowC < heatC - WAIT.underK
   }
-  for (; isOff() && seconds < WAIT.mostS; seconds += 1) cooking.step(1)
+  const stepS = cooking.isCoarse ? WAIT.coarseS : 1
+  for (; isOff() && seconds < WAIT.mostS; seconds += stepS) cooking.step(stepS)
   return seconds
 }
 
 function wait(cooking: Cooking, seconds: number): void {
-  for (let s = 0; s < seconds; s += 1) cooking.step(1)
+  const toS = cooking.pan.atS + seconds
+  while (cooking.pan.atS < toS) cooking.step(toS - cooking.pan.atS, 0)
 }

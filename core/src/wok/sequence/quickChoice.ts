@@ -1,0 +1,44 @@
+import { axesOf, majorChoices } from './choices'
+import { costOf } from './cost'
+import { startDeriving, type SequenceInput } from './derive'
+import { estimate } from './estimate'
+import { movesOf } from './grammar'
+import { faultsBefore, faultsOf, isTooMuch } from './judge'
+import { beginTogether, simulate } from './simulate'
+import type { Choice } from './vocabulary'
+
+/** Schools that change the time of a batch most: of each of their values one is looked at. */
+const BY_TIME = ['egg', 'heat', 'rawProtein'] as const
+
+/**
+ * A way that a batch is probably cooked, in a few milliseconds: the order by the estimate alone, then one way of each egg, heat
+ * and handling of raw protein by long steps. For a first plan only: nothing that it says is ever cooked by. Null where none of
+ * these ways is safe, which says nothing of the others.
+ */
+export function quickChoice(input: SequenceInput): Choice | null {
+  const { dish, components, parts, station, vessel } = startDeriving(input)
+  if (parts.rice.length === 0 || faultsBefore(components, dish, vessel).some(({ code }) => !isTooMuch(code)))
+    return null
+  const axes = axesOf(dish.schools, parts, station)
+  const all = majorChoices(axes, dish.schools)
+  const ranked = (some: readonly Choice[]) =>
+    some
+      .map((choice, nth) => ({ choice, moves: movesOf(parts, choice), nth }))
+      .map((list) => ({ ...list, cost: estimate(list.moves, parts) }))
+      .sort((a, b) => a.cost - b.cost || a.nth - b.nth)
+  const usual = all[0]!
+  const ordered = ranked(all.filter((one) => BY_TIME.every((name) => one[name] === usual[name])))[0]!.choice
+  const lists = ranked(all.filter(({ order, quick }) => order === ordered.order && quick === ordered.quick))
+  const kept = new Set(
+    BY_TIME.flatMap((name) => axes[name].flatMap((value) => lists.find(({ choice }) => choice[name] === value) ?? [])),
+  )
+  const begun = beginTogether([...kept], parts)
+  const tried = [...kept]
+    .map(({ choice, moves, nth }) => {
+      const run = simulate(parts, choice, moves, station, 'coarse', begun)
+      return { choice, nth, cost: costOf(run, station), faults: faultsOf(run, components, dish) }
+    })
+    .filter(({ faults }) => faults.every(({ code }) => isTooMuch(code)))
+    .sort((a, b) => a.faults.length - b.faults.length || a.cost - b.cost || a.nth - b.nth)
+  return tried[0]?.choice ?? null
+}
