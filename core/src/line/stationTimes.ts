@@ -1,7 +1,7 @@
 import type { Dish } from '../book/dish'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
-import { batchSeconds } from '../wok/sequence/batchSeconds'
+import { batchSeconds, type BatchSeconds } from '../wok/sequence/batchSeconds'
 import { quickChoice } from '../wok/sequence/quickChoice'
 import type { Choice } from '../wok/sequence/vocabulary'
 import { batchScore, orderedBatch, sequenceInput, type BatchHeat, type BatchScore } from './batchScore'
@@ -60,6 +60,9 @@ export function roughStationTimes(
   return choice && { seconds: secondsBy(dish, capPortions, heat, rules, choice), isRough: true }
 }
 
+/** Between sizes that were cooked no further apart than this, seconds lie on a straight line. */
+const APART = 6
+
 /** Seconds of all sizes that fit, by one way; shifted so that they meet the one that is known. */
 function secondsBy(
   dish: Dish,
@@ -69,20 +72,51 @@ function secondsBy(
   choice: Choice,
   known?: { portions: number; totalS: number },
 ): number[] {
-  const roughly = (portions: number) => {
+  const cooked = new Map<number, BatchSeconds | null>()
+  const roughly = (portions: number): BatchSeconds | null => {
+    const before = cooked.get(portions)
+    if (before !== undefined) return before
     const ordered = orderedBatch(dish, plain(portions), rules)
-    return ordered.kind === 'batch' ? batchSeconds(sequenceInput(dish, ordered.batch, heat, rules), choice) : null
+    const after =
+      ordered.kind === 'batch' ? batchSeconds(sequenceInput(dish, ordered.batch, heat, rules), choice) : null
+    cooked.set(portions, after)
+    return after
   }
   const offsetS = known ? known.totalS - (roughly(known.portions)?.totalS ?? 0) : 0
+  const least = known?.portions ?? 1
+  // What would overflow need not be cooked to know that.
+  const overflows = Math.ceil(least / (roughly(least)?.fillShare ?? 1))
+  const most = mostThat((portions) => roughly(portions)?.fits ?? false, least, Math.min(capPortions, overflows))
   const seconds: number[] = []
-  for (let portions = 1; portions <= capPortions; portions += 1) {
-    if (portions === known?.portions) {
-      seconds.push(known.totalS)
-      continue
+  const secondsOf = (portions: number) => Math.round((roughly(portions)?.totalS ?? 0) + offsetS)
+  const fill = (few: number, many: number) => {
+    seconds[few - 1] = secondsOf(few)
+    seconds[many - 1] = secondsOf(many)
+    if (many - few > APART) {
+      const middle = Math.floor((few + many) / 2)
+      fill(few, middle)
+      fill(middle, many)
+      return
     }
-    const rough = roughly(portions)
-    if (portions > 1 && !rough?.fits) break
-    seconds.push(Math.round((rough?.totalS ?? 0) + offsetS))
+    for (let portions = few + 1; portions < many; portions += 1) {
+      const share = (portions - few) / (many - few)
+      seconds[portions - 1] = Math.round((1 - share) * seconds[few - 1]! + share * seconds[many - 1]!)
+    }
   }
+  if (known && known.portions > 1) fill(1, known.portions)
+  fill(least, most)
   return seconds
+}
+
+/** The most from `few`, which does, to `many` that does: more never fits better. */
+function mostThat(fits: (portions: number) => boolean, few: number, many: number): number {
+  if (few >= many || fits(many)) return Math.max(few, many)
+  let does = few
+  let doesNot = many
+  while (doesNot - does > 1) {
+    const middle = Math.floor((does + doesNot) / 2)
+    if (fits(middle)) does = middle
+    else doesNot = middle
+  }
+  return does
 }

@@ -64,11 +64,12 @@ export function portionOf(load: FoodLoad): Portion {
   const thermal = FOOD_THERMAL[food]
   const pieceM = (load.pieceMm ?? thermal.pieceM * 1000) / 1000
   if (!(pieceM > 0 && pieceM < 1)) throw new RangeError(`pieceMm ${load.pieceMm} of ${food} is outside 0 to 1000`)
-  const composition = withWater(load.composition ?? thermal.composition, load.waterFraction)
+  const { water, capacityJPerKgK, conductivity } = propertiesOf(
+    load.composition ?? thermal.composition,
+    load.waterFraction,
+  )
   const massKg = massG / 1000
-  const water = composition.water ?? 0
   const freeFraction = Math.min(load.freeFraction ?? freeFractionOf(food, thermal, water), water)
-  const { capacityJPerKgK, conductivity } = propertiesOf(composition)
   const capacityJPerK = massKg * capacityJPerKgK
   const dryJPerK = Math.max(massKg * LEAST_J_PER_KGK, capacityJPerK - massKg * water * WATER_J_PER_KGK)
   const pieceWPerMK = conductivity
@@ -95,18 +96,25 @@ export function portionOf(load: FoodLoad): Portion {
   }
 }
 
-type Properties = { capacityJPerKgK: number; conductivity: number }
-const propertiesBefore = new WeakMap<ProximateComposition, Properties>()
+type Properties = { water: number; capacityJPerKgK: number; conductivity: number }
+const propertiesBefore = new WeakMap<ProximateComposition, Map<number | undefined, Properties>>()
+/** Rice is as wet as its lot: so many water contents of one food are remembered. */
+const MOST_WATERS = 200
 
-/** Heat capacity [J/kg K] and conductivity [W/m K] of a composition, worked out once. */
-function propertiesOf(composition: ProximateComposition): Properties {
-  const known = propertiesBefore.get(composition)
+/** Water, heat capacity [J/kg K] and conductivity [W/m K] of a composition with its own water or another share, worked out once. */
+function propertiesOf(composition: ProximateComposition, waterFraction: number | undefined): Properties {
+  const byWater = propertiesBefore.get(composition) ?? new Map<number | undefined, Properties>()
+  const known = byWater.get(waterFraction)
   if (known) return known
+  const wet = withWater(composition, waterFraction)
   const properties = {
-    capacityJPerKgK: heatCapacityJPerKgK(composition, PROPERTIES_AT_C),
-    conductivity: conductivityWPerMK(composition, PROPERTIES_AT_C),
+    water: wet.water ?? 0,
+    capacityJPerKgK: heatCapacityJPerKgK(wet, PROPERTIES_AT_C),
+    conductivity: conductivityWPerMK(wet, PROPERTIES_AT_C),
   }
-  propertiesBefore.set(composition, properties)
+  if (byWater.size >= MOST_WATERS) byWater.clear()
+  byWater.set(waterFraction, properties)
+  propertiesBefore.set(composition, byWater)
   return properties
 }
 

@@ -31,6 +31,8 @@ export type WokComponent = {
   tags: ReadonlySet<Tag>
   allergens: readonly string[]
   waterFraction: number | undefined
+  /** Filled by `portionFor`. */
+  portion: Portion | null
 }
 
 const FOOD_OF_ROLE: Readonly<Record<Role, HeatFood>> = {
@@ -111,6 +113,7 @@ export function componentOf(input: ComponentInput, riceG: number, riceTempC: num
     tags,
     allergens: input.allergens ?? [],
     waterFraction: input.waterFraction ?? (role === 'drySeasoning' ? DRY_WATER : undefined),
+    portion: null,
   }
 }
 
@@ -124,15 +127,13 @@ export const loadOf = (one: WokComponent, share = 1): FoodLoad => ({
   ...(one.waterFraction !== undefined && { waterFraction: one.waterFraction }),
 })
 
-const portionsBefore = new WeakMap<WokComponent, Portion>()
-
-/** A whole component in the model's terms, worked out once. A sauce brings all its water as free water. */
+/**
+ * A whole component in the model's terms, worked out once. A sauce brings all its water as free water.
+ * @throws {RangeError} when its mass or cut is not a number in its range
+ */
 export function portionFor(one: WokComponent): Portion {
-  const known = portionsBefore.get(one)
-  if (known) return known
-  const portion = portionOf(one.place === 'sauce' ? { ...loadOf(one), freeFraction: 1 } : loadOf(one))
-  portionsBefore.set(one, portion)
-  return portion
+  one.portion ??= portionOf(one.place === 'sauce' ? { ...loadOf(one), freeFraction: 1 } : loadOf(one))
+  return one.portion
 }
 
 function foodOf({ food, role, target }: ComponentInput, tags: ReadonlySet<Tag>): HeatFood {

@@ -21,19 +21,18 @@ export function quickChoice(input: SequenceInput): Choice | null {
     return null
   const axes = axesOf(dish.schools, parts, station)
   const all = majorChoices(axes, dish.schools)
-  const ranked = (some: readonly Choice[]) =>
-    some
-      .map((choice, nth) => ({ choice, moves: movesOf(parts, choice), nth }))
-      .map((list) => ({ ...list, cost: estimate(list.moves, parts) }))
-      .sort((a, b) => a.cost - b.cost || a.nth - b.nth)
   const usual = all[0]!
-  const ordered = ranked(all.filter((one) => BY_TIME.every((name) => one[name] === usual[name])))[0]!.choice
-  const lists = ranked(all.filter(({ order, quick }) => order === ordered.order && quick === ordered.quick))
+  const ordered = all
+    .filter((one) => BY_TIME.every((name) => one[name] === usual[name]))
+    .map((choice, nth) => ({ choice, nth, cost: estimate(movesOf(parts, choice), parts) }))
+    .sort((a, b) => a.cost - b.cost || a.nth - b.nth)[0]!.choice
+  const alike = all.filter(({ order, quick }) => order === ordered.order && quick === ordered.quick)
   const kept = new Set(
-    BY_TIME.flatMap((name) => axes[name].flatMap((value) => lists.find(({ choice }) => choice[name] === value) ?? [])),
+    BY_TIME.flatMap((name) => axes[name].flatMap((value) => alike.find((one) => one[name] === value) ?? [])),
   )
-  const begun = beginTogether([...kept], parts)
-  const tried = [...kept]
+  const lists = [...kept].map((choice, nth) => ({ choice, nth, moves: movesOf(parts, choice) }))
+  const begun = beginTogether(lists, parts)
+  const tried = lists
     .map(({ choice, moves, nth }) => {
       const run = simulate(parts, choice, moves, station, 'coarse', begun)
       return { choice, nth, cost: costOf(run, station), faults: faultsOf(run, components, dish) }
