@@ -153,8 +153,8 @@ export const FireRun = z.strictObject({
 })
 export type FireRun = z.infer<typeof FireRun>
 
-/** Over the station's cap, parts cooked differently than they were ordered, an allergy with others, or not washed. */
-const RUN_MARKS = ['overCap', 'mixedParts', 'allergyMixed', 'notWashed'] as const
+/** Over the station's cap, parts cooked differently than they were ordered, an allergy with others, not washed, or by a score that does not hold. */
+const RUN_MARKS = ['overCap', 'mixedParts', 'allergyMixed', 'notWashed', 'scoreUnsound'] as const
 
 /** Rice of one lot that a run took [g]. */
 const RunLot = z.strictObject({ id: Slug, name: z.string(), massG: z.number().min(0) })

@@ -89,6 +89,7 @@ export const record = {
     mixedParts: 'portions that were ordered differently, cooked together',
     allergyMixed: 'an allergy was cooked with other portions: do not serve it to that guest',
     notWashed: 'no wash of the station recorded before the allergy',
+    scoreUnsound: 'cooked by steps that do not hold for this batch: check its amounts, and that nothing was served raw',
   },
   notReached: 'not reached',
   by: { score: 'by itself', cook: 'by the cook' },

@@ -11,14 +11,21 @@ const MOST_KNOWN = 400
 
 /**
  * Fires with the score that was sent; where that does not hold, derives one and fires again. The score is worked out between
- * two transactions, never in one.
+ * two transactions, never in one. What is in the wok already is kept by the score that it was cooked by.
+ * @throws {Problem} not-cookable where the batch cannot be cooked at the station, with the change that would help
  */
-export async function fireDerived<T>(kitchen: Kitchen, fire: (derived: Score | null) => Promise<T>): Promise<T> {
+export async function fireDerived<T>(
+  kitchen: Kitchen,
+  fire: (derived: Score | 'asSent' | null) => Promise<T>,
+): Promise<T> {
   try {
     return await fire(null)
   } catch (needed) {
     if (!(needed instanceof ScoreNeeded)) throw needed
-    return fire(derivedScore(kitchen, needed))
+    const result = scored(kitchen, needed)
+    if (result.kind === 'score') return fire(result.score)
+    if (needed.isCooking) return fire('asSent')
+    throw notHere(needed, result.kind === 'infeasible' ? result.finding : null)
   }
 }
 
@@ -28,13 +35,6 @@ type Asked = Pick<ScoreNeeded, 'dish' | 'batch' | 'station'>
 export function findScore(kitchen: Kitchen, asked: Asked): Score | null {
   const result = scored(kitchen, asked)
   return result.kind === 'score' ? result.score : null
-}
-
-/** @throws {Problem} not-cookable where the batch cannot be cooked at the station, with the change that would help */
-function derivedScore(kitchen: Kitchen, asked: Asked): Score {
-  const result = scored(kitchen, asked)
-  if (result.kind === 'score') return result.score
-  throw notHere(asked, result.kind === 'infeasible' ? result.finding : null)
 }
 
 function scored(kitchen: Kitchen, { dish, batch, station }: Asked): BatchScore {

@@ -24,6 +24,8 @@ export class ScoreNeeded extends Error {
     readonly dish: Dish,
     readonly batch: BatchInput,
     readonly station: Kitchen['stations'][number],
+    /** The food is in the wok already, by a score that was sent. */
+    readonly isCooking: boolean,
   ) {
     super(`${dish.name}: its score has to be derived`)
   }
@@ -32,7 +34,7 @@ export class ScoreNeeded extends Error {
 /**
  * Fires a batch: checks it and its score against tickets, station and book, and keeps both. Sent twice, it is the same run.
  * A run fired without a network is kept whatever is wrong with it, and marked: the food is in the wok.
- * @param derived a score of the server's own, where the one that was sent does not hold
+ * @param derived a score of the server's own, where the one that was sent does not hold; `asSent` where none can be derived
  * @throws {ScoreNeeded} where there is no score that holds
  * @throws {Problem} unknown-dish, unknown-station, wrong-station, station-too-small, station-busy, already-fired,
  *   nothing-left, not-washed, allergen-stays, allergen-unknown, allergen-may, invalid or clock-ahead
@@ -42,7 +44,7 @@ export async function fireRun(
   kitchen: Kitchen,
   sent: FireRun,
   nowMs: number,
-  derived: Score | null = null,
+  derived: Score | 'asSent' | null = null,
 ): Promise<Run> {
   const station = await lockStation(connection, kitchen.id, sent.stationId)
   const before = await findRun(connection, kitchen.id, sent.id)
@@ -102,13 +104,13 @@ export async function fireRun(
     })
   }
   const holds = (score: Score | null | undefined) => !!score && scoreFaults(score, result.batch, kitchen).length === 0
-  const score = [fire.score, derived].find(holds)
-  if (!score)
-    throw new ScoreNeeded(
-      dish,
-      input,
-      kitchen.stations.find((one) => one.id === fire.stationId)!,
-    )
+  const isAsSent = derived === 'asSent' && fire.isUnconfirmed
+  const score = [fire.score, derived === 'asSent' ? null : derived].find(holds) ?? (isAsSent ? fire.score : null)
+  if (!score) {
+    const at = kitchen.stations.find((one) => one.id === fire.stationId)!
+    throw new ScoreNeeded(dish, input, at, fire.isUnconfirmed && fire.score !== undefined)
+  }
+  if (!holds(score)) marks.add('scoreUnsound')
   const { deviceId: _deviceId, ...fired } = fire
   const run = {
     ...fired,
@@ -122,7 +124,7 @@ export async function fireRun(
     washedAtMs: allergies.length > 0 && isWashed(past) ? past.washedAtMs : null,
   }
   await insertRun(connection, kitchen.id, run)
-  const lots = await drawRice(connection, kitchen, run, score.riceMassG, nowMs)
+  const lots = await drawRice(connection, kitchen, run, result.batch.riceMassG, nowMs)
   await insertRunLots(connection, kitchen.id, run.id, lots)
   const riceChanges = lots.map(({ id }) => ({ topic: 'rice' as const, key: id }))
   await announce(connection, kitchen.id, nowMs, [...changesOfRun(run), ...riceChanges])

@@ -64,4 +64,24 @@ describe('the score that a device sends', () => {
     expect([answer.status, code(answer)]).toEqual([422, 'not-cookable'])
     expect((answer.json as ProblemDetails).detail).toMatch(/chicken thigh.*book/)
   })
+
+  test('what is in the wok without a network is kept with the score that it was cooked by, and marked', async () => {
+    const { dishes } = DishList.parse((await send(kitchen.app, 'GET', '/dishes')).json)
+    const { version, ...chicken } = dishes.find(({ id }) => id === 'chicken')!
+    const ticket = await place('chicken', 1)
+    const score = await derived(ticket)
+    const thick = chicken.components.map((one) =>
+      one.food === 'poultry' ? { ...one, cut: { shape: 'dice' as const, sizeMm: 60 } } : one,
+    )
+    await send(kitchen.app, 'PUT', '/dishes/chicken', { version, dish: { ...chicken, components: thick } })
+    const unsafe = { ...score, steps: score.steps.map((step) => ({ ...step, check: null })) }
+    const offline = { dishVersion: version + 1, isUnconfirmed: true, score: unsafe }
+    const run = Run.parse((await fire(fireOf([ticket], 'ring-a', now(), offline))).json)
+    expect(run).toMatchObject({ score: unsafe, marks: ['scoreUnsound'] })
+    const other = fireOf([await place('chicken', 1)], 'ring-a', now(), {
+      dishVersion: version + 1,
+      isUnconfirmed: true,
+    })
+    expect(code(await fire(other))).toBe('not-cookable')
+  })
 })
