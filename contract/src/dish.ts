@@ -1,4 +1,5 @@
 import { ROLES, SCALINGS, STATES, STATION_KINDS, type Dish as CoreDish } from 'core/book/dish'
+import { EGG_WISHES } from 'core/book/eggWish'
 import { FOODS } from 'core/book/food'
 import { z } from 'zod'
 import { Cut } from './cut'
@@ -46,6 +47,7 @@ export const Modifier = z.strictObject({
   scales: z.array(z.strictObject({ componentId: Slug, factor: z.number().min(0).max(10) })),
   swaps: z.array(Component).max(20).exactOptional(),
   adds: z.array(Component).max(20).exactOptional(),
+  egg: z.enum(EGG_WISHES).exactOptional(),
   priceMinor: PriceMinor.exactOptional(),
 })
 

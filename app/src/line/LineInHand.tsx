@@ -1,5 +1,6 @@
 import type { Dish } from 'contract/dish'
 import { allergensOnList, dishVerdict, type AllergenList } from 'core/book/allergens'
+import { eggWishOf } from 'core/book/eggWish'
 import { staysIn } from 'core/book/variation/vary'
 import type { Allergen } from 'core/book/ingredient'
 import { View } from 'react-native'
@@ -25,6 +26,8 @@ type InHandProps = {
 export function LineInHand({ line, dish, list, draft, onChange }: InHandProps) {
   const t = useWords('line')
   const name = useWords('ui')
+  const wok = useWords('wok')
+  const isRunny = eggWishOf(dish.modifiers.filter(({ id }) => line.modifiers.includes(id))) === 'runny'
   const noteOf = (allergen: Allergen) => {
     const { verdict } = dishVerdict(dish.components, allergen, list)
     return verdict === 'free' ? undefined : t(`add.verdict.${verdict}`)
@@ -73,6 +76,7 @@ export function LineInHand({ line, dish, list, draft, onChange }: InHandProps) {
           <Button label={t('add.oneDiffers')} onPress={() => onChange(splitOne(draft, line.id, newId()))} />
         )}
       </View>
+      {isRunny && <Notice kind="hazard" isSmall title={wok('cautions.runnyEgg')} />}
       {stays.map((words) => (
         <Notice key={words} kind="allergy" isSmall title={words} />
       ))}

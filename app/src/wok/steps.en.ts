@@ -70,6 +70,7 @@ export const steps = {
     eggSet: 'set at the edge, soft in the middle',
     eggFolded: 'no wet egg between the grains',
     eggOnTopSet: 'white set, edge crisp',
+    eggOnTopRunny: 'white set all through, yolk runny',
     noPink: 'no pink, juices clear',
     turnsOpaque: 'opaque all through, just curled',
     fragrant: 'you smell it; not brown',

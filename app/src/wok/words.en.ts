@@ -36,6 +36,8 @@ export const wok = {
     wokToSmoke: 'Extraction on. Not with a coated pan.',
     oilNearSmoke: 'Smoking oil catches fire. Never water on it: lid, flame off.',
     steamWhenWiped: 'Steam when wiping a hot wok: tongs, not fingers.',
+    runnyEgg:
+      'As this guest asked: a runny egg can make ill. Not for the very young or old, the pregnant or the ill. Local code decides.',
     wetIntoOil: 'Wet food spits: lay it in away from you.',
     rawTools: 'Raw tools stay apart. Wash hands.',
     chilliVapour: 'Its vapour bites: lean back, extraction on.',

@@ -1,6 +1,7 @@
 import type { AllergenList } from './allergens'
 import type { Component, Dish } from './dish'
 import type { Allergen } from './ingredient'
+import { eggWishOf, type EggWish } from './eggWish'
 import { componentMassG } from './scale'
 import { isLateModifier, varyDish, type AllergenFound, type VaryResult } from './variation/vary'
 
@@ -26,6 +27,8 @@ export type Batch = {
   shared: BatchComponent[]
   /** Where portions are finished differently: the largest group first, which stays in the vessel. Empty where all are alike. */
   groups: BatchGroup[]
+  /** How the guests want the egg, all of them; null leaves it to the dish. */
+  eggWish: EggWish | null
   /** Allergens that something in it may contain: the lead took that on. */
   perhaps: AllergenFound[]
 }
@@ -90,6 +93,7 @@ export function batchComponents(dish: Dish, input: BatchInput, list: AllergenLis
         parts,
         components.filter((one) => !one.isShared),
       ),
+      eggWish: eggWishOf(dish.modifiers.filter(({ id }) => input.modifiers.includes(id))),
       perhaps,
     },
   }

@@ -1,3 +1,4 @@
+import type { EggWish } from './eggWish'
 import type { CountSize } from '../measure/ingredient'
 import type { Food } from './food'
 import type { Allergen } from './ingredient'
@@ -90,6 +91,8 @@ export type Modifier = {
   /** The component that stands in has the id of the one it replaces. */
   swaps?: readonly Component[]
   adds?: readonly Component[]
+  /** How the guest wants the egg; the way it is cooked is derived anew. */
+  egg?: EggWish
   /** What the guest pays more or less, in the smallest unit of the currency. */
   priceMinor?: number
 }

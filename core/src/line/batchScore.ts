@@ -116,6 +116,7 @@ export const sequenceInput = (dish: Dish, batch: Batch, heat: BatchHeat, rules: 
     dish,
     batch.shared.map(({ component }) => component),
     batch.riceMassG,
+    batch.eggWish,
   ),
   station: heat.station,
   handling: heat.handling,

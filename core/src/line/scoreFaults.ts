@@ -94,7 +94,7 @@ function checkFaults(score: Score, batch: Batch, rules: CookRules): { why: 'noCh
   }
   for (const { component } of batch.shared) {
     const food = component.role === 'rice' ? 'rice' : rawFoodOf(component)
-    if (food === null) continue
+    if (food === null || (food === 'egg' && batch.eggWish === 'runny')) continue
     const from = score.steps.findIndex(({ entries }) => entries.some(({ componentId }) => componentId === component.id))
     if (from >= 0 && !checkedFrom(from, food)) bad.push({ why: 'noCheck', name: component.name })
   }

@@ -63,6 +63,8 @@ export const DISHES: DemoDish[] = [
     modifiers: [
       without('no-egg', 'no egg', 'egg'),
       { ...times('extra-egg', 'extra egg', 'egg', 1.5), priceMinor: 100 },
+      { ...without('egg-well-done', 'egg well done'), egg: 'wellDone' },
+      { ...without('egg-runny', 'egg on top, runny'), egg: 'runny' },
       times('less-salt', 'less salt', 'duck-sauce', 0.6),
       without('no-scallion', 'no scallion', 'scallion'),
     ],

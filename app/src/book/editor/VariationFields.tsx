@@ -1,6 +1,8 @@
 import type { Component, Modifier } from 'core/book/dish'
 import X from 'lucide-react-native/icons/x'
 import { Icon } from '../../ui/icons'
+import { EGG_WISHES } from 'core/book/eggWish'
+import { isRawEgg } from 'core/book/rawFood'
 import { ALLERGENS, type Allergen } from 'core/book/ingredient'
 import { allergenListOf, allergenSheet } from 'core/book/allergens'
 import { staysIn } from 'core/book/variation/vary'
@@ -124,6 +126,15 @@ function simpleVariations(components: readonly Component[], t: ReturnType<typeof
     ...components
       .filter((one) => one.role === 'protein' || one.role === 'egg')
       .map((one) => times(`extra-${one.id}`, t('editor.extra', { name: one.name }), [one], EXTRA)),
+    ...(components.some((one) => one.role === 'egg' && isRawEgg(one))
+      ? EGG_WISHES.map((egg) => ({
+          id: egg === 'runny' ? 'egg-runny' : 'egg-well-done',
+          name: t(`editor.eggWishes.${egg}`),
+          removes: [],
+          scales: [],
+          egg,
+        }))
+      : []),
     ...(salty.length > 0 ? [times('less-salt', t('editor.less', { name: 'salt' }), salty, LESS)] : []),
     ...(hot.length > 0 ? [{ id: 'mild', name: t('editor.mild'), removes: hot.map((one) => one.id), scales: [] }] : []),
   ]

@@ -104,6 +104,7 @@ export const editorWords = {
   less: 'less {{name}}',
   mild: 'mild',
   addVariation: 'Write a variation',
+  eggWishes: { wellDone: 'egg well done', runny: 'egg on top, runny' },
   variationFor: 'For {{what}}',
   diets: { vegan: 'vegan', vegetarian: 'vegetarian', 'no-pork': 'no pork', halal: 'no pork, no alcohol' },
   noAllergen: 'no {{allergen}}',

@@ -83,7 +83,7 @@ function removesRice(dish: Dish, modifier: Modifier): boolean {
 /** Whether a modifier can wait until the flame is off, so that its portions may share a batch with others. */
 export function isLateModifier(dish: Dish, modifierId: string): boolean {
   const modifier = dish.modifiers.find((one) => one.id === modifierId)
-  if (!modifier) return false
+  if (!modifier || modifier.egg) return false
   const isLate = (one: Component) => LATE_ROLES.includes(one.role) && rawFoodOf(one) === null
   const late = [...(modifier.swaps ?? []), ...(modifier.adds ?? [])].every(isLate)
   const touched = [

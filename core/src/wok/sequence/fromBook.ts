@@ -1,5 +1,6 @@
 import type { Component } from '../../book/dish'
 import { isRawEgg, isRawProtein } from '../../book/rawFood'
+import type { EggWish } from '../../book/eggWish'
 import { pinsAmong, type Pin } from '../../book/pins'
 import { componentMassG } from '../../book/scale'
 import type { HeatFood } from '../heat/foods'
@@ -11,16 +12,37 @@ export function dishFromBook(
   dish: { name: string; schools: StatedSchools; portionRiceG: number; pins?: readonly Pin[] },
   components: readonly Component[],
   riceMassG: number,
+  eggWish: EggWish | null = null,
 ): DishInput {
   return {
     name: dish.name,
-    schools: dish.schools,
+    schools: schoolsFor(dish.schools, eggWish),
+    eggWish,
     pins: pinsAmong(dish.pins ?? [], new Set(components.map(({ id }) => id))),
-    components: components.map((one) => componentFromBook(one, riceMassG, dish.portionRiceG)),
+    components: components.map((one) => componentFromBook(one, riceMassG, dish.portionRiceG, eggWish)),
   }
 }
 
-function componentFromBook(one: Component, riceMassG: number, portionRiceG: number): ComponentInput {
+/** An egg well done is broken up until it is dry; a runny one is fried beside the rice and goes on top. */
+function schoolsFor(schools: StatedSchools, eggWish: EggWish | null): StatedSchools {
+  switch (eggWish) {
+    case null:
+      return schools
+    case 'wellDone':
+      return { ...schools, eggBreak: 'crumbled' }
+    case 'runny':
+      return { ...schools, egg: 'onTop' }
+  }
+}
+/** Share of an egg that is set when a guest wants no wet spot in it. [C] */
+const WELL_DONE = 0.98
+
+function componentFromBook(
+  one: Component,
+  riceMassG: number,
+  portionRiceG: number,
+  eggWish: EggWish | null,
+): ComponentInput {
   const tags = tagsOf(one)
   return {
     id: one.id,
@@ -30,6 +52,7 @@ function componentFromBook(one: Component, riceMassG: number, portionRiceG: numb
     ...(one.cut && { cut: { shape: one.cut.shape, sizeMm: one.cut.sizeMm } }),
     ratioG: (100 * componentMassG(one, riceMassG, portionRiceG)) / riceMassG,
     ...(tags.length > 0 && { tags }),
+    ...(one.role === 'egg' && eggWish === 'wellDone' && { target: { kind: 'set' as const, value: WELL_DONE } }),
     allergens: one.allergens,
     ...(one.isRaw === false && { readyToEat: true }),
     ...((isRawProtein(one) || isRawEgg(one)) && { mustCook: true }),

@@ -112,6 +112,7 @@ function inLine(steps: readonly DerivedStep[]): DerivedStep[] {
       ? {
           ...step,
           check: beside.check,
+          cautions: [...step.cautions, ...beside.cautions.filter((one) => one === 'runnyEgg')],
           entries: step.entries.map((entry) =>
             isBeside(entry.componentId) ? { ...entry, motion: 'back' as const } : entry,
           ),

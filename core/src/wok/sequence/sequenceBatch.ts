@@ -91,9 +91,10 @@ function withTopEgg(
   steps: readonly DerivedStep[],
   eggs: readonly WokComponent[],
   { station }: Derived,
-  { rules }: SequenceInput,
+  { rules, dish }: SequenceInput,
 ): DerivedStep[] {
-  const durationS = Math.round(topEggS(eggs, station) ?? 0)
+  const isRunny = dish.eggWish === 'runny'
+  const durationS = Math.round(topEggS(eggs, station, dish.eggWish ?? null) ?? 0)
   const plateS = steps.find(({ action }) => action === 'pickUp')?.startS ?? 0
   const egg: Omit<DerivedStep, 'id'> = {
     action: 'eggOnTop',
@@ -101,11 +102,11 @@ function withTopEgg(
     durationS,
     heat: 'low',
     entries: eggs.map(({ id, massG }) => ({ componentId: id, massG: Math.round(massG * 100) / 100, motion: 'in' })),
-    cue: 'eggOnTopSet',
+    cue: isRunny ? 'eggOnTopRunny' : 'eggOnTopSet',
     reason: 'eggOnOtherSurface',
     figures: { seconds: durationS },
-    cautions: ['wetIntoOil'],
-    check: { food: 'egg', limit: cookLimit(rules, 'egg') },
+    cautions: isRunny ? ['wetIntoOil', 'runnyEgg'] : ['wetIntoOil'],
+    check: isRunny ? null : { food: 'egg', limit: cookLimit(rules, 'egg') },
     handsOnS: 5,
     latestS: plateS - durationS,
     surface: 'beside',

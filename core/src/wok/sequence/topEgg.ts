@@ -1,3 +1,4 @@
+import type { EggWish } from '../../book/eggWish'
 import type { WokComponent } from './component'
 import { Cooking } from './cooking'
 import type { Station } from './run'
@@ -5,14 +6,14 @@ import type { Station } from './run'
 /** An egg fried beside the rice wants gentle metal [°C], and this long at most [s]. [C] */
 const BESIDE_C = 175
 const MOST_S = 300
-/** Share that is set when it goes on the rice; a runny one is a guest's own wish. */
-const SET = -Math.log(1 - 0.95)
+/** Share that is set when it goes on the rice; less where a guest wants it runny, which no core proves. [C] */
+const SET = { through: -Math.log(1 - 0.95), runny: -Math.log(1 - 0.65) } as const
 
 /**
- * Seconds in which the eggs that go on top are set and safe on a surface of the same kind beside this one; null where that
- * takes longer than anybody waits.
+ * Seconds in which the eggs that go on top are set and safe on a surface of the same kind beside this one, or set as far as a
+ * guest wants them; null where that takes longer than anybody waits.
  */
-export function topEggS(eggs: readonly WokComponent[], { vessel }: Station): number | null {
+export function topEggS(eggs: readonly WokComponent[], { vessel }: Station, wish: EggWish | null): number | null {
   const heated = Math.min(BESIDE_C, vessel.holdC)
   const cooking = Cooking.start(vessel, heated, heated, 'ranking')
   cooking.work({ ceilingC: heated, open: 1, level: 'low' }, 'leave')
@@ -21,7 +22,9 @@ export function topEggS(eggs: readonly WokComponent[], { vessel }: Station): num
     cooking.step()
     const isReady = eggs.every((egg, index) => {
       const at = cooking.doneness(index)
-      return at.softness >= SET && at.logKill >= (egg.logKill ?? 0)
+      return wish === 'runny'
+        ? at.softness >= SET.runny
+        : at.softness >= SET.through && at.logKill >= (egg.logKill ?? 0)
     })
     if (isReady) return cooking.pan.atS
   }

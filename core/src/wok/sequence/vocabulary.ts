@@ -1,5 +1,6 @@
 import type { Role, State } from '../../book/dish'
 import type { Pin } from '../../book/pins'
+import type { EggWish } from '../../book/eggWish'
 import type { SchoolName, SchoolValue, StatedSchools } from '../../book/schools'
 import type { HeatFood } from '../heat/foods'
 
@@ -62,6 +63,8 @@ export type DishInput = {
   schools: StatedSchools
   components: readonly ComponentInput[]
   pins?: readonly Pin[] | undefined
+  /** How the guests want the egg: it stands over the dish's school. */
+  eggWish?: EggWish | null | undefined
   /** Allergens that some portions of the batch must not have: they go in after the flame is off. */
   splitAllergens?: readonly string[] | undefined
 }
