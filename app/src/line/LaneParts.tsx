@@ -1,7 +1,7 @@
 import { projectedStartsMs } from 'core/wok/run'
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg'
 import { Score } from '../score/Score'
-import { plannedSpans, scoreDrawing, type ScoreDrawing } from '../score/scoreDrawing'
+import { plannedSpans, scoreDrawing, type ScoreDrawing } from 'core/wok/drawing/scoreDrawing'
 import { yAt, type LaneGeometry } from './laneGeometry'
 import type { ShownBatch, ShownRun } from './useLinePlan'
 

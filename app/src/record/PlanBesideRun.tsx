@@ -5,8 +5,8 @@ import { range } from 'd3-array'
 import { View } from 'react-native'
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg'
 import { Channel, Score } from '../score/Score'
-import { plannedSpans, scoreDrawing } from '../score/scoreDrawing'
-import { RIBBON_SHARE } from '../score/scoreLayout'
+import { plannedSpans, scoreDrawing } from 'core/wok/drawing/scoreDrawing'
+import { evenSeconds, scoreShapes } from 'core/wok/drawing/scoreShapes'
 import { placeLabels } from '../score/placeLabels'
 import { Text } from '../ui/Text'
 import { formatClock, formatLate, formatMassG } from '../words/format'
@@ -88,24 +88,37 @@ function Minutes({ longestS }: { longestS: number }) {
   ))
 }
 
-/** The plan as a ribbon, as wide as its heat is high. */
+/** The plan as a ribbon, as wide as its heat is high, against the run's side; each step with its edge. */
 function PlannedRibbon({ run }: { run: Run }) {
-  return plannedSpans(run.score).map((span, index) => {
-    const step = run.score.steps[index]
-    const width = LANE_PX * (step ? RIBBON_SHARE[step.heat] : 0)
-    return (
-      <Rect
-        key={span.stepId}
-        x={PLAN_X + LANE_PX - width}
-        y={yOf(span.startS)}
-        width={width}
-        height={Math.max(1, (span.endS - span.startS) * PX_PER_S)}
-        fill="rgb(48 56 61)"
-        stroke="rgb(147 160 166)"
-        strokeWidth={1}
-      />
-    )
-  })
+  const drawing = scoreDrawing(run.score, plannedSpans(run.score))
+  const { ribbons, cuts } = scoreShapes(drawing, { channelPx: LANE_PX, yOf: evenSeconds(PX_PER_S) })
+  return (
+    <>
+      {ribbons.map(({ y, width, height }) => (
+        <Rect
+          key={y}
+          x={PLAN_X + LANE_PX - width}
+          y={y + TOP_PX}
+          width={width}
+          height={Math.max(1, height)}
+          fill="rgb(48 56 61)"
+          stroke="rgb(147 160 166)"
+          strokeWidth={1}
+        />
+      ))}
+      {cuts.map(({ y }, index) => (
+        <Line
+          key={index}
+          x1={PLAN_X}
+          x2={PLAN_X + LANE_PX}
+          y1={y + TOP_PX}
+          y2={y + TOP_PX}
+          stroke="rgb(147 160 166)"
+          strokeWidth={1}
+        />
+      ))}
+    </>
+  )
 }
 
 /** From each step of the plan to the step of the run, and from there to its name. */

@@ -1,8 +1,8 @@
 import { memo } from 'react'
 import { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg'
 import type { HeatLevel } from 'core/wok/score'
-import type { ScoreDrawing } from './scoreDrawing'
-import { scoreShapes, type ScoreGeometry } from './scoreLayout'
+import type { ScoreDrawing } from 'core/wok/drawing/scoreDrawing'
+import { evenSeconds, scoreShapes } from 'core/wok/drawing/scoreShapes'
 
 const EMBER: Readonly<Record<HeatLevel, string>> = {
   off: 'rgb(var(--ember-off))',
@@ -14,8 +14,11 @@ const EMBER: Readonly<Record<HeatLevel, string>> = {
 const CHANNEL = 'rgb(var(--channel))'
 const IN_CHANNEL = 'rgb(var(--in-channel))'
 
-type ScoreProps = ScoreGeometry & {
+type ScoreProps = {
   drawing: ScoreDrawing
+  channelPx: number
+  pxPerS: number
+  topS: number
   x: number
   y: number
   /** Named cuts and threads; off where the ribbon is one lane among others. */
@@ -33,11 +36,14 @@ export const Score = memo(function Score({
   hasLabels,
   pastUntilS,
   isForecast = false,
-  ...geometry
+  channelPx,
+  pxPerS,
+  topS,
 }: ScoreProps) {
-  const shapes = scoreShapes(drawing, geometry)
-  const middle = geometry.channelPx / 2
-  const pastPx = pastUntilS === undefined ? 0 : (pastUntilS - geometry.topS) * geometry.pxPerS
+  const yOf = evenSeconds(pxPerS, topS)
+  const shapes = scoreShapes(drawing, { channelPx, yOf })
+  const middle = channelPx / 2
+  const pastPx = pastUntilS === undefined ? 0 : yOf(pastUntilS)
   return (
     <G x={x} y={y} opacity={isForecast ? 0.55 : 1}>
       {shapes.ribbons.map((ribbon) => (
@@ -51,12 +57,32 @@ export const Score = memo(function Score({
         />
       ))}
       {shapes.cuts.map((cut, index) => (
-        <Line key={index} x1={0} x2={geometry.channelPx} y1={cut.y} y2={cut.y} stroke={CHANNEL} strokeWidth={2.5} />
+        <Line key={index} x1={0} x2={channelPx} y1={cut.y} y2={cut.y} stroke={CHANNEL} strokeWidth={2.5} />
       ))}
-      {pastPx > 0 && <Rect x={0} y={0} width={geometry.channelPx} height={pastPx} fill={CHANNEL} opacity={0.6} />}
+      {pastPx > 0 && <Rect x={0} y={0} width={channelPx} height={pastPx} fill={CHANNEL} opacity={0.6} />}
       {hasLabels &&
         shapes.threads.map((thread) => (
           <Path key={thread.path} d={thread.path} stroke={IN_CHANNEL} strokeWidth={1.8} fill="none" />
+        ))}
+      {hasLabels &&
+        shapes.beside.map((one) => (
+          <G key={one.label}>
+            <Rect x={one.x} y={one.y} width={one.width} height={one.height} rx={2} fill={EMBER.low} stroke={CHANNEL} />
+            <SvgText
+              x={one.x + one.width / 2}
+              y={one.y - 4}
+              fontSize={12}
+              fontWeight="700"
+              textAnchor="middle"
+              fontFamily="Archivo Variable"
+              fill={IN_CHANNEL}
+              stroke={CHANNEL}
+              strokeWidth={3}
+              {...LABEL_STYLE}
+            >
+              {one.label}
+            </SvgText>
+          </G>
         ))}
       {hasLabels &&
         shapes.labels.map((label) => (

@@ -5,8 +5,8 @@ import { View } from 'react-native'
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg'
 import { kitchenNowMs } from '../device/clock'
 import { Channel, Score } from '../score/Score'
-import { scoreDrawing, type ScoreDrawing } from '../score/scoreDrawing'
-import { scoreShapes } from '../score/scoreLayout'
+import { scoreDrawing, type ScoreDrawing } from 'core/wok/drawing/scoreDrawing'
+import { evenSeconds, scoreShapes } from 'core/wok/drawing/scoreShapes'
 
 const MINUTE_PX = 30
 const THREAD_PX = 26
@@ -75,7 +75,7 @@ type RibbonProps = { drawing: ScoreDrawing; channelPx: number; pxPerS: number; p
 const Ribbon = memo(function Ribbon({ drawing, channelPx, pxPerS, pastUntilS }: RibbonProps) {
   const heightPx = drawing.totalS * pxPerS + 40
   const minutes = Array.from({ length: Math.floor(drawing.totalS / 30) + 1 }, (_, index) => index * 30)
-  const { threads } = scoreShapes(drawing, { channelPx, pxPerS, topS: 0 })
+  const { threads } = scoreShapes(drawing, { channelPx, yOf: evenSeconds(pxPerS) })
   return (
     <Svg width={MINUTE_PX + channelPx + THREAD_PX} height={heightPx} aria-hidden>
       <Channel x={MINUTE_PX} y={0} widthPx={channelPx} heightPx={heightPx} />

@@ -3,7 +3,9 @@ import type { Kitchen } from 'contract/kitchen'
 import { batchAmounts } from 'core/book/scale'
 import { allergenListOf, allergenSheet } from 'core/book/allergens'
 import { writeQuantity } from 'core/measure/writeNumber'
-import type { HeatLevel, Score, Step } from 'core/wok/score'
+import type { Score, Step } from 'core/wok/score'
+import { plannedSpans, scoreDrawing } from 'core/wok/drawing/scoreDrawing'
+import { scoreShapes } from 'core/wok/drawing/scoreShapes'
 import { rgb, type PDFPage } from 'pdf-lib'
 import { newPdf, printable, type PdfFonts } from '../../print/fonts'
 import { stepText } from './stepText'
@@ -13,9 +15,10 @@ const A4 = { width: 595.28, height: 841.89 } as const
 const MARGIN = 42
 const INK = rgb(0, 0, 0)
 const PALE = rgb(0.82, 0.82, 0.82)
-/** The ribbon is as wide as the heat is high, as on the screen; on paper black says the same as ember. */
-const WIDTH_BY_HEAT: Readonly<Record<HeatLevel, number>> = { off: 3, low: 16, medium: 30, high: 44, full: 58 }
+const WHITE = rgb(1, 1, 1)
+/** The drawing of the screen, on paper: black says the same as ember [pt]. */
 const CHANNEL = 62
+const THREADS = 34
 const TABLE_TOP = 138
 const ROW = 17
 const MIN_STEP = 25
@@ -78,28 +81,42 @@ function allergenLine(dish: Dish, kitchen: Kitchen): string {
 
 function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top: number, station: string): void {
   const write = writer(page, fonts)
-  const room = A4.height - MARGIN - top - 20
-  const heights = heightsOf(score.steps, room)
-  let y = top
+  const heights = heightsOf(score.steps, A4.height - MARGIN - top - 20)
   const left = MARGIN + 34
-  page.drawRectangle({ x: left, y: A4.height - top - sum(heights), width: CHANNEL, height: sum(heights), color: PALE })
+  const textX = left + CHANNEL + THREADS
+  const tops = heights.map((_, i) => sum(heights.slice(0, i)))
+  drawRibbon(page, score, { left, top, heights, tops })
   score.steps.forEach((step, i) => {
-    const height = heights[i]!
-    const width = WIDTH_BY_HEAT[step.heat]
-    page.drawRectangle({
-      x: left + (CHANNEL - width) / 2,
-      y: A4.height - y - height + 1,
-      width,
-      height: height - 2,
-      color: INK,
-    })
+    const y = top + tops[i]!
     write(writeClock(step.startS), MARGIN, y + 10, 9, true)
-    wrapped(fonts, stepText(step, dish.stationKind).replace(/^\S+ /, ''), 8.5, A4.width - left - CHANNEL - MARGIN - 12)
-      .slice(0, Math.max(1, Math.floor(height / 11)))
-      .forEach((line, row) => write(line, left + CHANNEL + 12, y + 10 + row * 11, 8.5, false))
-    y += height
+    wrapped(fonts, stepText(step, dish.stationKind).replace(/^\S+ /, ''), 8.5, A4.width - textX - MARGIN)
+      .slice(0, Math.max(1, Math.floor(heights[i]! / 11)))
+      .forEach((line, row) => write(line, textX, y + 10 + row * 11, 8.5, false))
   })
   write(`Seconds by the heat of ${station}. The local code decides the limits.`, MARGIN, A4.height - 26, 8, false)
+}
+
+type Rows = { left: number; top: number; heights: readonly number[]; tops: readonly number[] }
+
+/** The score as the screen draws it; its seconds are stretched so that each step has room for its words. */
+function drawRibbon(page: PDFPage, score: Score, { left, top, heights, tops }: Rows): void {
+  const drawing = scoreDrawing(score, plannedSpans(score))
+  const yOf = (second: number) => {
+    const at = score.steps.findLastIndex(({ startS }) => startS <= second)
+    const step = score.steps[at]
+    if (!step) return 0
+    const share = step.durationS > 0 ? Math.min(1, (second - step.startS) / step.durationS) : 0
+    return tops[at]! + share * heights[at]!
+  }
+  const { ribbons, cuts, threads, beside } = scoreShapes(drawing, { channelPx: CHANNEL, yOf })
+  const box = (x: number, y: number, width: number, height: number, color: typeof INK) =>
+    page.drawRectangle({ x: left + x, y: A4.height - top - y - height, width, height, color })
+  box(0, 0, CHANNEL, sum(heights), PALE)
+  ribbons.forEach(({ x, y, width, height }) => box(x, y, width, height, INK))
+  cuts.forEach(({ y }) => box(0, y - 1, CHANNEL, 2, WHITE))
+  beside.forEach(({ x, y, width, height }) => box(x, y, width, height, INK))
+  for (const { path } of threads)
+    page.drawSvgPath(path, { x: left, y: A4.height - top, borderColor: INK, borderWidth: 1.2 })
 }
 
 /** Each step as high as its seconds, none below what a line of text takes, all of them on the page. */

@@ -1,4 +1,4 @@
-import type { HeatLevel } from 'core/wok/score'
+import type { HeatLevel } from '../score'
 import type { ScoreDrawing } from './scoreDrawing'
 
 /** Ribbon width as a share of the channel: as wide as the heat is high. */
@@ -13,8 +13,16 @@ export const RIBBON_SHARE: Readonly<Record<HeatLevel, number>> = {
 const LABEL_PX = 15
 const LABEL_CHAR_PX = 5.2
 const THREAD_REACH_PX = 13
+const BESIDE = { awayPx: 3, widthPx: 8 } as const
 
-export type ScoreGeometry = { channelPx: number; pxPerS: number; topS: number }
+/** How wide the channel is [px, or points on paper], and where a second stands in it. */
+export type ScoreGeometry = { channelPx: number; yOf: (second: number) => number }
+
+/** Where every second is as long as any other; y 0 is at `topS`. */
+export const evenSeconds =
+  (pxPerS: number, topS = 0): ScoreGeometry['yOf'] =>
+  (second) =>
+    (second - topS) * pxPerS
 
 type PlacedLabel = { y: number; text: string; isStrong: boolean; fits: boolean }
 type ScoreShapes = {
@@ -23,14 +31,15 @@ type ScoreShapes = {
   cuts: { y: number }[]
   labels: PlacedLabel[]
   threads: { path: string; labelY: number; label: string }[]
+  /** Another surface, at the right of the channel. */
+  beside: { x: number; y: number; width: number; height: number; label: string }[]
 }
 
 /**
- * Where everything of a score stands [px], x 0 at the channel's left edge, y 0 at `topS`. A label is left out where there
+ * Where everything of a score stands [px], x 0 at the channel's left edge. A label is left out where there
  * is no room for it; a label that is wider than its ribbon is marked, so that it gets a halo.
  */
-export function scoreShapes(drawing: ScoreDrawing, { channelPx, pxPerS, topS }: ScoreGeometry): ScoreShapes {
-  const yOf = (second: number) => (second - topS) * pxPerS
+export function scoreShapes(drawing: ScoreDrawing, { channelPx, yOf }: ScoreGeometry): ScoreShapes {
   const ribbons = drawing.segments.map(({ startS, endS, heat }) => {
     const width = channelPx * RIBBON_SHARE[heat]
     return { x: (channelPx - width) / 2, y: yOf(startS), width, height: Math.max(0, yOf(endS) - yOf(startS)), heat }
@@ -62,6 +71,13 @@ export function scoreShapes(drawing: ScoreDrawing, { channelPx, pxPerS, topS }: 
       const path = `M ${x * 0.95} ${top} C ${x + reach} ${top + 4} ${x + reach} ${top + bend} ${x + reach} ${top + bend} V ${bottom - bend} C ${x + reach} ${bottom - bend} ${x + reach} ${bottom - 4} ${x * 0.95} ${bottom}`
       return { path, labelY: (top + bottom) / 2, label }
     }),
+    beside: drawing.beside.map(({ startS, endS, label }) => ({
+      x: channelPx + BESIDE.awayPx,
+      y: yOf(startS),
+      width: BESIDE.widthPx,
+      height: Math.max(0, yOf(endS) - yOf(startS)),
+      label,
+    })),
   }
 }
 

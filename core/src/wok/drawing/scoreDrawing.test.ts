@@ -1,8 +1,7 @@
 import fc from 'fast-check'
-import type { Score, Step } from 'core/wok/score'
-import { placeLabels } from './placeLabels'
+import type { Score, Step } from '../score'
 import { plannedSpans, scoreDrawing } from './scoreDrawing'
-import { RIBBON_SHARE, scoreShapes } from './scoreLayout'
+import { evenSeconds, RIBBON_SHARE, scoreShapes } from './scoreShapes'
 
 const entry = (componentId: string, motion: 'in' | 'out' | 'back') => ({
   componentId,
@@ -49,6 +48,16 @@ describe('drawing', () => {
     expect(drawing.cuts.map((cut) => cut.label)).toEqual(['egg', 'rice', 'egg', 'scallion +1'])
   })
 
+  test('what is fried on another surface stands beside until it joins on the plate', () => {
+    const egg = { ...steps[0]!, id: 'top', startS: 100, durationS: 0, surface: 'beside' as const }
+    const plate = { ...steps[4]!, id: 'plate', startS: 140, durationS: 5, entries: [entry('egg', 'back')] }
+    const own = steps.filter(({ entries }) => entries.every(({ componentId }) => componentId !== 'egg'))
+    const withEgg = { ...score, steps: [...own, egg, plate].sort((a, b) => a.startS - b.startS), totalS: 145 }
+    const drawn = scoreDrawing(withEgg, plannedSpans(withEgg))
+    expect([drawn.beside, drawn.threads]).toEqual([[{ label: 'egg', startS: 100, endS: 140 }], []])
+    expect(scoreShapes(drawn, { channelPx: 100, yOf: evenSeconds(2) }).beside).toMatchObject([{ y: 200, height: 80 }])
+  })
+
   test('a run that took longer is drawn at its true seconds', () => {
     const late = plannedSpans(score).map((span) => ({ ...span, startS: span.startS + 7, endS: span.endS + 7 }))
     expect(scoreDrawing(score, late).cuts[1]).toMatchObject({ atS: 37, isStrong: true })
@@ -56,7 +65,7 @@ describe('drawing', () => {
 })
 
 describe('shapes', () => {
-  const geometry = { channelPx: 100, pxPerS: 2, topS: 0 }
+  const geometry = { channelPx: 100, yOf: evenSeconds(2) }
   const shapes = scoreShapes(scoreDrawing(score, plannedSpans(score)), geometry)
 
   test('as wide as the heat is high, in the middle of the channel, seconds to pixels', () => {
@@ -95,18 +104,4 @@ describe('shapes', () => {
     )
     expect(shapes.labels.find((label) => label.text === 'rice')?.isStrong).toBe(true)
   })
-})
-
-test('labels are pushed down, never up, and keep their order', () => {
-  const label = fc.record({ y: fc.integer({ min: 0, max: 500 }), heightPx: fc.integer({ min: 10, max: 90 }) })
-  fc.assert(
-    fc.property(fc.array(label, { maxLength: 12 }), (labels) => {
-      const placed = placeLabels(labels, 0)
-      placed.forEach((one, n) => {
-        expect(one.labelY).toBeGreaterThanOrEqual(Math.max(0, one.y - 16))
-        const before = placed[n - 1]
-        if (before) expect(one.labelY).toBeGreaterThanOrEqual(before.labelY + before.heightPx)
-      })
-    }),
-  )
 })
