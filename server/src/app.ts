@@ -11,6 +11,7 @@ import { styleRoutes } from './book/styles.route'
 import { feedRoutes } from './device/feed/feed.route'
 import { probeRoutes } from './device/probe/probe.route'
 import { scaleRoutes } from './device/scale/scale.route'
+import { surfaceRoutes } from './device/surface/surface.route'
 import { ticketRoutes } from './line/tickets.route'
 import type { LiveFollower } from './live/follower'
 import { liveRoutes } from './live/live.route'
@@ -91,6 +92,7 @@ export function createApp(
   app.route('/api', styleRoutes)
   app.route('/api', printRoutes)
   app.route('/api', scaleRoutes)
+  app.route('/api', surfaceRoutes)
   app.route('/api', lotRoutes)
   app.route('/api', planRoutes)
   app.route('/api', probeRoutes)

@@ -1,6 +1,10 @@
 import { mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { SurfaceReading } from 'contract/devices'
+import { StationPlateState } from 'contract/stationPlate'
+import { calibrate, FIRST_SMOKE_C } from 'core/wok/heat/calibrate'
+import { AIR_C } from 'core/wok/heat/parameters'
 import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { simulatedFeed } from './feed/simulatedFeed'
 import { listDishes } from '../book/dishes.sql'
@@ -32,6 +36,42 @@ test('a lot is weighed by its id; one that is not there is refused', async () =>
   const gone = await send(kitchen.app, 'GET', '/scale?lotId=01936f3e-0000-7000-8000-000000000000')
   expect([gone.status, (gone.json as { code: string }).code]).toEqual([404, 'unknown-lot'])
 })
+
+describe('the surface thermometer', () => {
+  const dry = async (seconds: number, stationId = 'ring-a') => {
+    const answer = await send(kitchen.app, 'GET', `/surface-thermometer/dry?stationId=${stationId}&seconds=${seconds}`)
+    return SurfaceReading.parse(answer.json).tempC
+  }
+
+  test('the dry vessel begins in the air of the kitchen and only becomes hotter', async () => {
+    const read = [await dry(0), await dry(20), await dry(60)]
+    expect(Math.abs(read[0]! - AIR_C)).toBeLessThanOrEqual(1)
+    expect(read).toEqual([...read].sort((a, b) => a - b))
+    expect(read[2]).toBeGreaterThan(FIRST_SMOKE_C)
+  })
+
+  test('what it says of the dry vessel and of a load is a calibration that any station could give', async () => {
+    const load = { massG: 600, riceTempC: 4, startMetalC: 230, atS: 60, handling: 'toss' as const }
+    const query = new URLSearchParams({ stationId: 'ring-a', ...mapText(load) })
+    const answer = await send(kitchen.app, 'GET', `/surface-thermometer/load?${query}`)
+    const { tempC: metalC } = SurfaceReading.parse(answer.json)
+    const { plate } = StationPlateState.parse((await send(kitchen.app, 'GET', '/stations/ring-a/plate')).json)
+    const { result } = calibrate({ ...plate, contact: null }, { water: null, dry: null, load: { ...load, metalC } })
+    expect(result.implausible).toEqual([])
+    expect(result.contact).toBeGreaterThan(0.5)
+    expect(result.contact).toBeLessThan(1.6)
+  })
+
+  test('a station that is not there and a load that is none are refused', async () => {
+    const status = async (path: string) => (await send(kitchen.app, 'GET', `/surface-thermometer/${path}`)).status
+    expect(await status('dry?stationId=gone&seconds=3')).toBe(422)
+    expect(await status('dry?stationId=ring-a&seconds=many')).toBe(422)
+    expect(await status('load?stationId=ring-a&massG=0&riceTempC=4&startMetalC=230&atS=60&handling=toss')).toBe(422)
+  })
+})
+
+const mapText = (fields: object) =>
+  Object.fromEntries(Object.entries(fields).map(([name, value]) => [name, String(value)]))
 
 test('a label goes to the printer as a picture and a PDF, so often', async () => {
   const [first] = (await lots()).lots

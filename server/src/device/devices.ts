@@ -13,6 +13,9 @@ export type Weight = { massG: number; isSettled: boolean }
 /** A scale: what lies on it now. */
 export type Scale = { weigh: () => Promise<Weight> }
 
+/** A surface thermometer: the metal that it is held to [°C]. */
+export type SurfaceThermometer = { read: () => Promise<number> }
+
 /** A label ready to be printed: as a picture of 12 dots a millimetre and as PDF, so often. */
 export type PrintedLabel = { name: string; png: Uint8Array; pdf: Uint8Array; copies: number }
 /** A label printer: takes a label, or says in words why not. */

@@ -1,5 +1,6 @@
 import type { StationPlateState } from 'contract/stationPlate'
 import type { calibrate } from 'core/wok/heat/calibrate'
+import { usualHandling } from 'core/wok/heat/usualStations'
 import { useRouter } from 'expo-router'
 import { ScrollView, View } from 'react-native'
 import { valueOf } from '../../device/worked'
@@ -14,6 +15,7 @@ import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
 import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
+import { AfterLoad } from './AfterLoad'
 import { Result } from './CalibrateResult'
 import { useTemp, Watch } from './CalibrateWatch'
 import { TO_C, useCalibration } from './useCalibration'
@@ -44,7 +46,7 @@ function Calibrate({ state, name }: { state: StationPlateState; name: string }) 
   const t = useWords('setup')
   const isWide = useIsWide()
   const hasDry = state.plate.kind === 'wok'
-  const calibration = useCalibration(state.stationId, hasDry)
+  const calibration = useCalibration(state.stationId, hasDry, usualHandling(state.plate))
   const { step } = calibration
   const calibrated = valueOf(useCalibrated(state.plate, calibration.readings))
   const temp = useTemp(TO_C)
@@ -77,9 +79,12 @@ function Calibrate({ state, name }: { state: StationPlateState; name: string }) 
           </View>
           <Notice kind="hazard" isSmall title={t('calibrate.caution')} />
           {step === 'result' ? (
-            <Result state={state} calibrated={calibrated} />
+            <>
+              <Result state={state} calibrated={calibrated} />
+              <AfterLoad stationId={state.stationId} calibration={calibration} />
+            </>
           ) : (
-            <Watch plate={state.plate} calibration={calibration} />
+            <Watch stationId={state.stationId} plate={state.plate} calibration={calibration} />
           )}
           {isWide && button}
           <View className="flex-row gap-2">

@@ -6,10 +6,12 @@ import { Dial } from '../../ui/Dial'
 import { Text } from '../../ui/Text'
 import { degrees, formatClock, formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { FIRST_SMOKE_C } from 'core/wok/heat/calibrate'
 import { celsiusOf } from 'core/measure/temperature'
 import { useReadsIn } from '../useKitchen'
 import { LITRES, TO_C, type useCalibration } from './useCalibration'
 import { useExpected } from './useStationPlate'
+import { useDrySurface } from './useSurface'
 
 const TICK_MS = 200
 const MOST_FROM_C = 60
@@ -20,8 +22,10 @@ export function useTemp(tempC: number): string {
   return formatTemp({ tempC }, readsIn)
 }
 
+type WatchProps = { stationId: string; plate: StationPlate; calibration: ReturnType<typeof useCalibration> }
+
 /** What to do now, the watch where it runs, and when the sign is expected. */
-export function Watch({ plate, calibration }: { plate: StationPlate; calibration: ReturnType<typeof useCalibration> }) {
+export function Watch({ stationId, plate, calibration }: WatchProps) {
   const t = useWords('setup')
   const { now, step, setFromC } = calibration
   const expected = valueOf(useExpected(plate, now.fromC, TO_C, LITRES))
@@ -34,6 +38,7 @@ export function Watch({ plate, calibration }: { plate: StationPlate; calibration
       <Text size="step">{t(`calibrate.what.${step}`, { ...temps, litres: LITRES.toFixed(2) })}</Text>
       {step === 'waterReady' && <FromDial fromC={now.fromC} onChange={setFromC} />}
       {watched && <Running startedMs={watched.startedMs} name={t('calibrate.watch')} />}
+      {step === 'dryRuns' && watched && <DryThermometer stationId={stationId} startedMs={watched.startedMs} />}
       <Text tone="ash">
         {expectedS === undefined
           ? t('calibrate.working')
@@ -42,6 +47,18 @@ export function Watch({ plate, calibration }: { plate: StationPlate; calibration
             : t('calibrate.expected', { time: formatClock(expectedS) })}
       </Text>
     </View>
+  )
+}
+
+/** What the thermometer on the metal shows, where there is one; it needs no eye for smoke. */
+function DryThermometer({ stationId, startedMs }: { stationId: string; startedMs: number }) {
+  const t = useWords('setup')
+  const shown = useDrySurface(stationId, startedMs)
+  const temps = { now: useTemp(shown ?? 0), smoke: useTemp(FIRST_SMOKE_C) }
+  return shown === null ? null : (
+    <Text size="title" weight="bold" stretch="slim" aria-live="off">
+      {t('calibrate.thermometer', temps)}
+    </Text>
   )
 }
 

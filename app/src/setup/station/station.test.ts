@@ -38,7 +38,7 @@ test('a ribbon is as wide as the metal is hot, cut where it begins to steam', ()
 })
 
 describe('a calibration by the watch', () => {
-  const NEW: Calibration = { fromC: 20, water: null, dry: null, isDrySkipped: false }
+  const NEW: Calibration = { fromC: 20, water: null, dry: null, isDrySkipped: false, load: null }
   const after = (...atMs: number[]) => atMs.reduce((now, at) => tapped(now, at), NEW)
 
   test('four taps: water begun and ended, dry vessel begun and ended', () => {
@@ -46,7 +46,7 @@ describe('a calibration by the watch', () => {
       stepOf(after(...taps)),
     )
     expect(steps).toEqual(['waterReady', 'waterRuns', 'dryReady', 'dryRuns', 'result'])
-    expect(readingsOf(after(0, 90_000, 200_000, 240_000))).toMatchObject({
+    expect(readingsOf(after(0, 90_000, 200_000, 240_000), 'toss')).toMatchObject({
       water: { seconds: 90 },
       dry: { seconds: 40 },
       load: null,
@@ -55,13 +55,27 @@ describe('a calibration by the watch', () => {
 
   test('a second tap right after the first ends nothing', () => {
     expect(stepOf(after(0, 300))).toBe('waterRuns')
-    expect(readingsOf(after(0, 300))).toBeNull()
+    expect(readingsOf(after(0, 300), 'toss')).toBeNull()
   })
 
   test('the dry vessel may be left out', () => {
     const skipped = { ...after(0, 90_000), isDrySkipped: true }
     expect(stepOf(skipped)).toBe('result')
-    expect(readingsOf(skipped)?.dry).toBeNull()
+    expect(readingsOf(skipped, 'toss')?.dry).toBeNull()
+  })
+
+  test('a load counts once its metal was read, a minute after rice from the fridge', () => {
+    const load = { massG: 600, startMetalC: 225, metalC: null }
+    const done = { ...after(0, 90_000), isDrySkipped: true }
+    expect(readingsOf({ ...done, load }, 'toss')?.load).toBeNull()
+    expect(readingsOf({ ...done, load: { ...load, metalC: 170 } }, 'toss')?.load).toEqual({
+      massG: 600,
+      startMetalC: 225,
+      metalC: 170,
+      atS: 60,
+      riceTempC: 4,
+      handling: 'toss',
+    })
   })
 })
 

@@ -1,5 +1,6 @@
 import type { StationReadings } from 'contract/stationPlate'
 import { FIRST_SMOKE_C } from 'core/wok/heat/calibrate'
+import type { Handling } from 'core/wok/heat/parameters'
 import { useState } from 'react'
 import { z } from 'zod'
 import { forget, keep, readKept } from '../../device/storage'
@@ -12,6 +13,11 @@ const Kept = z.object({
   dry: Watched.nullable(),
   /** The dry vessel is not wanted, or is none on a griddle. */
   isDrySkipped: z.boolean(),
+  /** The metal after the first load, where somebody wants to read it. */
+  load: z
+    .object({ massG: z.number(), startMetalC: z.number(), metalC: z.number().nullable() })
+    .nullable()
+    .default(null),
 })
 export type Calibration = z.infer<typeof Kept>
 export type CalibrationStep = 'waterReady' | 'waterRuns' | 'dryReady' | 'dryRuns' | 'result'
@@ -22,7 +28,7 @@ const TAP_FROM_C = 20
 /** Nobody reads two signs within a tap of each other [ms]. */
 const LEAST_MS = 5000
 
-const NONE: Calibration = { fromC: TAP_FROM_C, water: null, dry: null, isDrySkipped: false }
+const NONE: Calibration = { fromC: TAP_FROM_C, water: null, dry: null, isDrySkipped: false, load: null }
 
 /** Where a calibration stands. */
 export function stepOf({ water, dry, isDrySkipped }: Calibration): CalibrationStep {
@@ -56,20 +62,24 @@ export function tapped(now: Calibration, atMs: number): Calibration {
 const secondsOf = (one: z.infer<typeof Watched> | null): number | null =>
   one === null || one.endedMs === null ? null : (one.endedMs - one.startedMs) / 1000
 
-/** What was read, for the model; null before the water is. */
-export function readingsOf({ fromC, water, dry }: Calibration): StationReadings | null {
+/** The metal is read so long after rice from the fridge went in [s, °C]. */
+export const AFTER_LOAD = { atS: 60, riceTempC: 4 } as const
+const USUAL_LOAD = { massG: 500, startMetalC: 230, metalC: null } as const
+
+/** What was read, for the model; null before the water is. A load whose metal nobody has read yet is none. */
+export function readingsOf({ fromC, water, dry, load }: Calibration, handling: Handling): StationReadings | null {
   const waterS = secondsOf(water)
   if (waterS === null) return null
   const dryS = secondsOf(dry)
   return {
     water: { litres: LITRES, fromC, toC: TO_C, seconds: waterS },
     dry: dryS === null ? null : { toC: FIRST_SMOKE_C, seconds: dryS },
-    load: null,
+    load: load === null || load.metalC === null ? null : { ...load, metalC: load.metalC, ...AFTER_LOAD, handling },
   }
 }
 
 /** A calibration that this device keeps: a reload in the middle of a reading loses nothing. */
-export function useCalibration(stationId: string, hasDry: boolean) {
+export function useCalibration(stationId: string, hasDry: boolean, handling: Handling) {
   const key = `okazu.calibration.${stationId}`
   const [now, setNow] = useState<Calibration>(() => readCalibration(key, hasDry))
   const set = (next: Calibration) => {
@@ -79,9 +89,13 @@ export function useCalibration(stationId: string, hasDry: boolean) {
   return {
     now,
     step: stepOf(now),
-    readings: readingsOf(now),
+    readings: readingsOf(now, handling),
+    handling,
     tap: () => set(tapped(now, Date.now())),
     setFromC: (fromC: number) => set({ ...now, fromC }),
+    setLoad: (change: Partial<NonNullable<Calibration['load']>>) =>
+      set({ ...now, load: { ...(now.load ?? USUAL_LOAD), ...change } }),
+    leaveLoadOut: () => set({ ...now, load: null }),
     skipDry: () => set({ ...now, isDrySkipped: true, dry: null }),
     startOver: () => set({ ...NONE, isDrySkipped: !hasDry }),
     end: () => forget(key),

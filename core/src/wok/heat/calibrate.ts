@@ -1,6 +1,6 @@
 import { advance } from './advance'
 import { emptyPan, foodC, metalC, putIn } from './pan'
-import type { Handling } from './parameters'
+import { AIR_C, type Handling } from './parameters'
 import { preheat } from './preheat'
 import { vesselOf, type HeatSource, type HeatStation } from './vessel'
 
@@ -75,6 +75,19 @@ const OPEN_K = 50
 const dryS = (station: HeatStation, toC: number): number | null =>
   preheat(vesselOf({ ...station, holdC: Math.max(station.holdC, toC + OPEN_K) }), toC).seconds
 
+/** What the dry vessel shows so long after its flame was opened, whatever its ceiling [°C]. */
+export function dryMetalC(station: HeatStation, seconds: number): number {
+  const pan = emptyPan(
+    vesselOf({ ...station, holdC: Math.max(station.holdC, FIRST_SMOKE_C + OPEN_K) }),
+    AIR_C,
+    AIR_C,
+    0,
+    'leave',
+  )
+  advance(pan, seconds, STEP_S, 'rk4')
+  return metalC(pan)
+}
+
 /** How long the readings of a calibration should take by what is known of the station [s]; null where they never end. */
 export const expectedReadings = (
   station: HeatStation,
@@ -85,7 +98,10 @@ export const expectedReadings = (
 })
 
 /** What the bared metal shows after a load [°C]. */
-function metalAfterC(station: HeatStation, { massG, riceTempC, startMetalC, atS, handling }: LoadReading): number {
+export function metalAfterC(
+  station: HeatStation,
+  { massG, riceTempC, startMetalC, atS, handling }: Omit<LoadReading, 'metalC'>,
+): number {
   const vessel = vesselOf(station)
   const pan = emptyPan(vessel, startMetalC, preheat(vessel, startMetalC).rimC, (massG * OIL_G_PER_KG) / 1000, handling)
   putIn(pan, { food: 'rice', massG, tempC: riceTempC })

@@ -12,12 +12,12 @@ import { calibrate, calibrationHolds, PLATE_ERROR, type Implausible } from 'core
 import type { PoolConnection } from 'mysql2/promise'
 import { isDeepStrictEqual } from 'node:util'
 import { announce } from '../../db/outbox'
-import { inTransaction, type Db } from '../../db/pool'
+import { inTransaction } from '../../db/pool'
 import { editedMeanwhile } from '../../http/conflict'
 import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { checkStaff } from '../checkStaff'
-import { kitchenOf } from '../kitchenOf'
+import { stationOf } from './stationOf'
 import { findPlate, insertStationVersion, listStationVersions, lockStation } from './plates.sql'
 
 const params = z.object({ id: Slug })
@@ -132,16 +132,6 @@ async function save(
   })
   changed()
   return saved
-}
-
-async function stationOf(db: Db, kitchenId: string, id: string) {
-  const kitchen = await kitchenOf(db, kitchenId)
-  const station = kitchen.stations.find((one) => one.id === id)
-  if (!station)
-    throw new Problem('unknown-station', {
-      detail: `no station "${id}": use one of ${kitchen.stations.map((one) => one.id).join(', ')}`,
-    })
-  return { kitchen, station }
 }
 
 function implausible(all: readonly Implausible[]): Problem {
