@@ -16,11 +16,20 @@ type Font = {
 const files = { 400: bytesOf(400), 700: bytesOf(700) }
 const fonts = { 400: fontkit.create(files[400]) as unknown as Font, 700: fontkit.create(files[700]) as unknown as Font }
 
-/** What the shipped font cannot draw becomes a question mark: a label must never fail to print. */
+const draws = (one: string) => fonts[400].hasGlyphForCodePoint(one.codePointAt(0)!)
+
+/**
+ * A fraction that the shipped font has no sign for is written out (1⅔ as 1 2/3); whatever else it cannot draw becomes a
+ * question mark: a label must never fail to print.
+ */
 export function printable(text: string): string {
-  return [...text.normalize('NFC')]
-    .map((one) => (fonts[400].hasGlyphForCodePoint(one.codePointAt(0)!) ? one : '?'))
-    .join('')
+  return [...text.normalize('NFC')].map((one, i, all) => (draws(one) ? one : writtenOut(one, all[i - 1]))).join('')
+}
+
+function writtenOut(one: string, before: string | undefined): string {
+  const [over, under] = one.normalize('NFKC').split('\u2044')
+  if (under === undefined) return '?'
+  return `${before !== undefined && /\d/.test(before) ? ' ' : ''}${over}/${under}`
 }
 
 /** How wide text is at size 1. */

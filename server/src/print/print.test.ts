@@ -20,6 +20,7 @@ test('summer time is the zone’s, also an hour after midnight', () => {
 test('what the font cannot draw is a question mark, accents are kept, nothing fails', () => {
   expect(printable('Crème fraîche')).toBe('Crème fraîche')
   expect(printable('酱 soy')).toBe('? soy')
+  expect([printable('1⅔ tbsp'), printable('⅔ tbsp'), printable('1½')]).toEqual(['1 2/3 tbsp', '2/3 tbsp', '1½'])
   fc.assert(
     fc.property(fc.string({ unit: 'binary' }), (text) => {
       expect(() => textPath(text, true, 0, 0, 12)).not.toThrow()

@@ -25,9 +25,13 @@ test('a step stands in a line: when, what, how much, at which heat', () => {
   expect(stepText(step({ action: 'eggIn', entries }), 'wok')).toBe('0:52 In: 105.3 g egg, 8 g scallion (high heat).')
 })
 
-test('what is taken out is not listed again as if it went in', () => {
+test('what is taken out is named and not weighed, as if it went in', () => {
   const entries = [entry('egg', 105, 'out')]
-  expect(stepText(step({ entries }), 'wok')).toBe('0:52 Out (high heat).')
+  expect(stepText(step({ entries }), 'wok')).toBe('0:52 Out: egg (high heat).')
+})
+
+test('what is fried beside does not stand at the heat of the rice', () => {
+  expect(stepText(step({ action: 'eggOnTop', surface: 'beside' }), 'griddle')).toContain('another surface, gentle heat')
 })
 
 test.each<[CookRules, CheckedFood, string]>([

@@ -41,12 +41,13 @@ const GRIDDLE_HEAT = 'Let the plate come up to heat'
 /** One step in a line: when, what with how much, at which heat, and what is to be checked. */
 export function stepText(step: Step, stationKind: StationKind): string {
   const names = step.entries
-    .filter((entry) => entry.motion !== 'out')
-    .map((entry) => `${Math.round(entry.massG * 10) / 10} g ${entry.name}`)
+    .map(({ motion, massG, name }) => (motion === 'out' ? name : `${Math.round(massG * 10) / 10} g ${name}`))
     .join(', ')
   const check = step.check ? ` Check: ${limitText(step.check.limit)}; the local code decides.` : ''
-  return `${writeClock(step.startS)} ${wordsOf(step, stationKind)}${names ? `: ${names}` : ''} (${step.heat} heat).${check}`
+  return `${writeClock(step.startS)} ${wordsOf(step, stationKind)}${names ? `: ${names}` : ''} (${heatOf(step)}).${check}`
 }
+
+const heatOf = ({ surface, heat }: Step) => (surface === 'beside' ? 'on another surface, gentle heat' : `${heat} heat`)
 
 /** Paper does not know who reads it: both units where the rule set has both. */
 function limitText({ coreC, coreF, holdS }: CookLimit): string {
