@@ -8,12 +8,15 @@ import { useLinePlan, type ShownBatch } from './useLinePlan'
 import type { ShownTicket } from './useTickets'
 import { WideLine } from './WideLine'
 import { TicketSheet } from './TicketSheet'
-import { useState } from 'react'
+import { useDeferredValue, useState } from 'react'
 import { batchToFire } from './nextForHands'
 
 export function LineScreen() {
   const t = useWords('line')
-  const { line, error, refetch } = useLinePlan()
+  const { line: now, error, refetch } = useLinePlan()
+  // The first line is drawn in slices: a phone that has just begun to answer must not stop for it.
+  const isBegun = useDeferredValue(now) !== null
+  const line = isBegun ? now : null
   const fire = useFire()
   const isWide = useIsWide()
   const [chosenKey, setChosenKey] = useState<string | null>(null)

@@ -4,7 +4,7 @@ import type { BatchInput } from 'core/book/batchComponents'
 import { heatOf, type BatchScore, type RiceNow } from 'core/line/batchScore'
 import type { LineNow, WorkedOut } from 'core/line/lineNow'
 import type { StationTimes } from 'core/line/stationTimes'
-import { useSyncExternalStore } from 'react'
+import { startTransition, useEffect, useState } from 'react'
 import { inWokWorker } from './wokWorker'
 
 /** Scores and times that this page has derived, by all that they depend on. */
@@ -30,16 +30,20 @@ function tell(): void {
   }, TOGETHER_MS)
 }
 
-/** A number that is another one whenever more was worked out. */
-export const useWorkedOutVersion = (): number =>
-  useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener)
-      return () => listeners.delete(listener)
-    },
-    () => version,
-    () => version,
-  )
+/**
+ * A number that is another one whenever more was worked out. What that changes is drawn in between what the cook does: a plan
+ * that became better is never worth a tap that waits.
+ */
+export function useWorkedOutVersion(): number {
+  const [shown, setShown] = useState(version)
+  useEffect(() => {
+    const listener = () => startTransition(() => setShown(version))
+    listeners.add(listener)
+    listener()
+    return () => void listeners.delete(listener)
+  }, [])
+  return shown
+}
 
 /** Objects that come from the kitchen keep being the same object until they change: their text is made once. */
 const texts = new WeakMap<object, string>()
