@@ -92,10 +92,10 @@ const subscribe = (listener: () => void) => {
   return () => listeners.delete(listener)
 }
 
-/** Minutes this device's clock is off, or null where that does not matter. */
-export function useClockOffMin(): number | null {
+/** Seconds that this device's clock is ahead of the kitchen's (behind it: below 0), or null where that does not matter. */
+export function useClockAheadS(): number | null {
   const offMs = useSyncExternalStore(subscribe, () => skewMs)
-  return Math.abs(offMs) < SHOWN_SKEW_MS ? null : Math.round(-offMs / 60_000)
+  return Math.abs(offMs) < SHOWN_SKEW_MS ? null : -offMs / 1000
 }
 
 /** The kitchen's time, again at every full second (or every `everyMs`). */

@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react'
 import { Pressable, View } from 'react-native'
-import { useClockOffMin } from '../device/clock'
+import { useClockAheadS } from '../device/clock'
 import { useIsReachable } from '../device/network'
 import { dropParcel, isAside, isAskedAbout, sayNow, useOutbox, type Parcel } from '../device/outbox'
 import { useStoreTrouble } from '../device/storage'
+import { formatSpan } from '../words/format'
 import { useWords } from '../words/i18n'
 import { Notice } from './Notice'
 import { useRefusal } from './states'
@@ -13,7 +14,7 @@ import { Text } from './Text'
 export function Notices() {
   const t = useWords('ui')
   const isReachable = useIsReachable()
-  const offMin = useClockOffMin()
+  const aheadS = useClockAheadS()
   const parcels = useOutbox()
   const refused = parcels.filter((parcel) => parcel.refusal !== null)
   return (
@@ -21,7 +22,9 @@ export function Notices() {
       {!isReachable && (
         <Strip title={t('noNetwork')}>{t('noNetworkDetail', { n: parcels.length - refused.length })}</Strip>
       )}
-      {offMin !== null && <Strip title={t('clockOff', { n: offMin })} />}
+      {aheadS !== null && (
+        <Strip title={t(aheadS > 0 ? 'clockFast' : 'clockSlow', { span: formatSpan(Math.abs(aheadS)) })} />
+      )}
       <NotKept />
       {parcels.some(isAside) && (
         <Strip title={t('aside', { n: parcels.filter(isAside).length })}>{t('asideDetail')}</Strip>
