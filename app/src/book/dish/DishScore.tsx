@@ -1,20 +1,19 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import type { BatchScore } from 'core/line/batchScore'
-import { useState } from 'react'
 import { View } from 'react-native'
 import Svg, { G } from 'react-native-svg'
 import { Channel, Score } from '../../score/Score'
 import { plannedSpans, scoreDrawing } from 'core/wok/drawing/scoreDrawing'
 import { useReadsIn } from '../../setup/useKitchen'
 import { Notice } from '../../ui/Notice'
-import { OneOf } from '../../ui/OneOf'
 import { Text } from '../../ui/Text'
 import { plainBatch, useBatchScores } from '../../wok/useBatchScores'
 import { formatClock, formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { NotLikeThis } from './NotLikeThis'
 import { ScoreSteps } from './ScoreSteps'
+import { StationChoice, useStationChoice } from './StationChoice'
 import { TurnedDown } from './TurnedDown'
 
 const PX_PER_S = 2.4
@@ -25,24 +24,15 @@ const THREAD_PX = 30
 /** The score of a batch on a station of this kitchen, with its steps beside it and what speaks for them. */
 export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: number; kitchen: Kitchen }) {
   const t = useWords('book')
-  const stations = kitchen.stations.filter((one) => one.kind === dish.stationKind)
-  const [stationId, setStationId] = useState(stations[0]?.id ?? '')
-  const station = stations.find((one) => one.id === stationId) ?? stations[0]
+  const stations = useStationChoice(kitchen, dish)
+  const { station } = stations
   const [worked] = useBatchScores([{ dish, batch: plainBatch(portions), station }], kitchen)
   return (
     <View className="gap-2">
       <Text role="heading" aria-level={2} size="step" weight="bold">
         {headingOf(worked?.kind === 'value' ? worked.value : null, t('score.scoreOf'))}
       </Text>
-      {stations.length > 1 && (
-        <OneOf
-          name={t('score.on')}
-          of={stations.map(({ id }) => id)}
-          chosen={station?.id ?? null}
-          words={(id) => stations.find((one) => one.id === id)?.name ?? id}
-          onChoose={setStationId}
-        />
-      )}
+      <StationChoice {...stations} />
       {worked?.kind === 'working' && <Text tone="ash">{t('score.workingScore')}</Text>}
       {!station && <Text tone="ash">{t('score.noStationFor')}</Text>}
       {station && !station.heat && (

@@ -6,7 +6,6 @@ import type { BatchScore } from 'core/line/batchScore'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { useReadsIn } from '../../../setup/useKitchen'
-import { OneOf } from '../../../ui/OneOf'
 import { Sortable } from '../../../ui/sortable'
 import { Text } from '../../../ui/Text'
 import { plainBatch, useBatchScores } from '../../../wok/useBatchScores'
@@ -14,6 +13,7 @@ import { formatClock } from '../../../words/format'
 import { useWords } from '../../../words/i18n'
 import { Heading } from '../../BookParts'
 import { NotLikeThis } from '../../dish/NotLikeThis'
+import { StationChoice, useStationChoice } from '../../dish/StationChoice'
 import type { DraftHead } from '../../draft/draft'
 import { entriesInOrder } from './entriesInOrder'
 import { EntryRow } from './EntryRow'
@@ -31,9 +31,8 @@ export function ScoreEditor({ dish, kitchen, onChange }: ScoreEditorProps) {
   const t = useWords('book')
   const readsIn = useReadsIn()
   const { pins = [], schools } = dish
-  const stations = kitchen.stations.filter((one) => one.kind === dish.stationKind)
-  const [stationId, setStationId] = useState<string | null>(null)
-  const station = stations.find((one) => one.id === stationId) ?? stations[0]
+  const stations = useStationChoice(kitchen, dish)
+  const { station } = stations
   const { pins: _pins, ...free } = dish
   const [worked, unpinned] = useBatchScores(
     [dish, ...(pins.length > 0 ? [free] : [])].map((one) => ({ dish: one, batch: plainBatch(1), station })),
@@ -58,15 +57,7 @@ export function ScoreEditor({ dish, kitchen, onChange }: ScoreEditorProps) {
     <View className="gap-2">
       <Heading>{headingOf(answer, t('dish.score', { station: station?.name ?? '–' }))}</Heading>
       <Text tone="ash">{t('scoreEditor.how')}</Text>
-      {stations.length > 1 && (
-        <OneOf
-          name={t('score.on')}
-          of={stations.map(({ id }) => id)}
-          chosen={station?.id ?? null}
-          words={(id) => stations.find((one) => one.id === id)?.name ?? id}
-          onChoose={setStationId}
-        />
-      )}
+      <StationChoice {...stations} />
       <View aria-live="polite">
         {worked?.kind === 'working' && <Text tone="ash">{t('score.workingScore')}</Text>}
         {pins.map((pin) => (
