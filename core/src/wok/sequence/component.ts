@@ -127,12 +127,16 @@ export const loadOf = (one: WokComponent, share = 1): FoodLoad => ({
   ...(one.waterFraction !== undefined && { waterFraction: one.waterFraction }),
 })
 
+/** The same as it lies among other food: a sauce brings all its water as free water. */
+export const loadInWok = (one: WokComponent, share = 1): FoodLoad =>
+  one.place === 'sauce' ? { ...loadOf(one, share), freeFraction: 1 } : loadOf(one, share)
+
 /**
- * A whole component in the model's terms, worked out once. A sauce brings all its water as free water.
+ * A whole component in the model's terms as it lies among other food, worked out once.
  * @throws {RangeError} when its mass or cut is not a number in its range
  */
 export function portionFor(one: WokComponent): Portion {
-  one.portion ??= portionOf(one.place === 'sauce' ? { ...loadOf(one), freeFraction: 1 } : loadOf(one))
+  one.portion ??= portionOf(loadInWok(one))
   return one.portion
 }
 

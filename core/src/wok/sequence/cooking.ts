@@ -15,15 +15,17 @@ import {
   type Doneness,
   type Following,
 } from '../heat/doneness'
-import { addLoad, FRIES_ABOVE_C } from '../heat/fry'
+import { FRIES_ABOVE_C } from '../heat/fry'
 import { FILM, P_AREA_A, PER_PART } from '../heat/layout'
 import { inBowl, lift, putBack, setPatch, type Lifted } from '../heat/lift'
-import { copyPan, emptyPan, heapMass, metalC, pourOil, putIn, putPortionIn, setWork } from '../heat/pan'
+import { copyPan, emptyPan, heapMass, metalC, pourOil, setWork } from '../heat/pan'
 import type { Pan } from '../heat/layout'
 import type { Handling } from '../heat/parameters'
 import type { Vessel } from '../heat/vessel'
-import { loadOf, portionFor, type WokComponent } from './component'
+import type { WokComponent } from './component'
 import type { Heat } from './levels'
+import { patchM2, pour } from './pour'
+import { PRECISION, type Precision } from './precision'
 import { progressBy } from './progress'
 
 const { exp, max, min } = Math
@@ -40,23 +42,11 @@ export type Inside = {
 }
 type InBowl = { was: Inside; lifted: Lifted; doneness: Doneness; sinceS: number; outC: number }
 
-/**
- * Steps of the simulation [s]: coarse where runs are ranked, fine for the one that is kept, long where only the
- * whole time is asked for; finer while an egg sets.
- */
-const PRECISION = {
-  ranking: { stepS: 2, eggStepS: 0.5, leastS: 0.5, method: 'heun' },
-  fine: { stepS: 1, eggStepS: 0.25, leastS: 0.25, method: 'rk4' },
-  coarse: { stepS: 8, eggStepS: 2, leastS: 2, method: 'heun' },
-} as const
-export type Precision = keyof typeof PRECISION
 const OVER_FROM_C = 72
 /** Sauce that has not boiled away counts as none below this [kg]. */
 const FILM_GONE_KG = 0.0005
 /** Sugar and soy on hot metal: index by Arrhenius where the sauce lies, a part of the way to the metal. [C] */
 const CARAMEL = { perS: 0.3, atC: 173, activationJPerMol: 120_000, towardsMetal: 0.35 } as const
-/** An egg among food spreads so thin, and takes at most so much of the metal. [C] */
-const PATCH = { depthM: 0.004, mostShare: 0.3 } as const
 
 /** What a run is judged by, besides its components. */
 export type Seen = {
@@ -256,18 +246,6 @@ const seenOf = (lowestC: number, fryingS: number, caramel: number, butterC: numb
   caramel,
   butterC,
 })
-
-/** A liquid that is poured on the food brings all its water as free water; on the bare wall it boils there first. */
-function pour(pan: Pan, one: WokComponent, share: number, isOnWall: boolean): void {
-  if (one.place === 'sauce' && isOnWall) addLoad(pan, loadOf(one, share))
-  else if (share === 1) putPortionIn(pan, portionFor(one))
-  else putIn(pan, one.place === 'sauce' ? { ...loadOf(one, share), freeFraction: 1 } : loadOf(one, share))
-}
-
-function patchM2(pan: Pan, index: number): number {
-  const volumeM3 = pan.portions[index]!.volumeM3
-  return min(PATCH.mostShare * pan.vessel.areaAM2, volumeM3 / PATCH.depthM)
-}
 
 function caramelPerS(metalTempC: number): number {
   const atC = 100 + CARAMEL.towardsMetal * max(0, metalTempC - 100)

@@ -1,6 +1,7 @@
 import type { CookRules } from '../../safety/limits'
 import type { Handling } from '../heat/parameters'
 import { sameVesselOf, type HeatStation } from '../heat/vessel'
+import { best, checked, runnerUpOf, type Candidate } from './candidate'
 import { axesOf, majorChoices, minorChanges } from './choices'
 import { componentOf, type WokComponent } from './component'
 import { costOf } from './cost'
@@ -10,7 +11,7 @@ import { faultsBefore, faultsOf, isTooMuch, type Fault, type FaultCode } from '.
 import type { Move } from './moves'
 import { compareText, partsOf, type Parts } from './parts'
 import { keepsPin, withPin, type PinVerdict } from './pins'
-import type { Run, Station } from './run'
+import type { Station } from './run'
 import { beginTogether, simulate, type Begun } from './simulate'
 import type { Pin } from '../../book/pins'
 import type { Choice, DishInput } from './vocabulary'
@@ -28,9 +29,6 @@ export type SequenceInput = {
   /** Food that is too much for the station is scored all the same: it only makes the work worse, and it has to be cooked. */
   keepsTooMuch?: boolean | undefined
 }
-
-/** A run that was simulated, with what it breaks and what it costs. */
-export type Candidate = { choice: Choice; moves: readonly Move[]; run: Run; faults: readonly Fault[]; cost: number }
 
 export type Rejected = { why: FaultCode | 'pin' | 'dearer'; count: number }
 
@@ -58,8 +56,6 @@ export type Nothing = { kind: 'nothing'; because: 'noRice' }
 
 /** So many are looked at, and of them so many simulated before the minor schools are tried. */
 const MOST = { candidates: 300, simulated: 12, minor: 12, quick: 3 } as const
-/** Within so much of the best the fixed order of the candidates decides, so that nothing flickers. */
-const SAME_COST = 1.5
 /** Costs are compared to this many digits, so that no device's last digit decides. */
 const round = (cost: number) => Math.round(cost * 100) / 100
 
@@ -186,45 +182,6 @@ function screen<T extends { choice: Choice; moves: readonly Move[] }>(
       if (first) kept.add(first.list)
     }
   return lists.filter((list) => kept.has(list))
-}
-
-/** The best of those that were simulated: without a fault, then cheapest; near the cheapest the first in order. */
-export function best(tried: readonly Candidate[]): Candidate {
-  const holds = tried.filter(({ faults }) => faults.length === 0)
-  const some = holds.length > 0 ? holds : [...tried].sort((a, b) => a.faults.length - b.faults.length).slice(0, 1)
-  const least = Math.min(...some.map(({ cost }) => cost))
-  return some.find(({ cost }) => cost <= least + SAME_COST)!
-}
-
-/** The best that still holds when it is simulated finely. */
-function checked(tried: readonly Candidate[], finely: (one: Candidate) => Candidate): Candidate {
-  let left = tried
-  let first: Candidate | null = null
-  for (let n = 0; n < 4 && left.length > 0; n += 1) {
-    const one = best(left)
-    const fine = finely(one)
-    first ??= fine
-    if (fine.faults.length === 0) return fine
-    left = left.filter((other) => other !== one)
-  }
-  return first!
-}
-
-/** The best that differs in its egg, its heat or the order in which things go in. */
-function runnerUpOf(tried: readonly Candidate[], chosen: Candidate): Candidate | null {
-  const entries = ({ moves }: Candidate) =>
-    moves
-      .filter(({ kind }) => kind === 'in')
-      .map(({ ids }) => ids.join('+'))
-      .join(' ')
-  const others = tried.filter(
-    (one) =>
-      one.faults.length === 0 &&
-      (one.choice.egg !== chosen.choice.egg ||
-        one.choice.heat !== chosen.choice.heat ||
-        entries(one) !== entries(chosen)),
-  )
-  return others.length > 0 ? best(others) : null
 }
 
 /** Pins filter; where none fits, the list is edited and judged: kept, or refused with what stands against it. */

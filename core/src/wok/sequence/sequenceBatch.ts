@@ -1,6 +1,7 @@
 import { cookLimit } from '../../safety/limits'
 import type { WokComponent } from './component'
-import { derive, type Candidate, type Derived, type Rejected, type SequenceInput } from './derive'
+import type { Candidate } from './candidate'
+import { derive, type Derived, type Rejected, type SequenceInput } from './derive'
 import type { TooMuch } from '../score'
 import { isTooMuch, type Fault } from './judge'
 import type { PinVerdict } from './pins'

@@ -3,11 +3,12 @@ import { preheatOf, type Preheated } from '../heat/preheat'
 import type { Handling } from '../heat/parameters'
 
 import { type WokComponent } from './component'
-import { Cooking, type Precision } from './cooking'
+import { Cooking } from './cooking'
 
 import { heatFor, preheatToC } from './levels'
 import type { Move, Segment } from './moves'
 import type { Parts } from './parts'
+import type { Precision } from './precision'
 import { endedOf, noteOf, type Done, type Run, type Station } from './run'
 import { riceAt, until } from './until'
 import type { Choice } from './vocabulary'
