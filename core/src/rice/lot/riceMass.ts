@@ -4,7 +4,7 @@ import { EMPTY_G } from './whyNotUsable'
 export class RiceMass {
   usedG = 0
   discardedG = 0
-  /** What runs took beyond what was there. */
+  /** What runs took beyond what was there, a gram at least each time. */
   overdrawnG = 0
 
   constructor(public nowG: number) {}
@@ -18,7 +18,7 @@ export class RiceMass {
     this.usedG += massG
     const beyondG = massG - this.nowG
     this.nowG = Math.max(0, this.nowG - massG)
-    if (beyondG > EMPTY_G) this.overdrawnG += beyondG
+    if (beyondG >= EMPTY_G) this.overdrawnG += beyondG
   }
 
   /** Thrown away: all of it where nobody said how much. */

@@ -1,5 +1,6 @@
-import { COMMON, MOST_FOODS, PER_FOOD, V_FASTEST_PER_S } from './layout'
+import { COMMON, MOST_FOODS, PER_FOOD, V_BOIL_PER_S, V_FASTEST_PER_S } from './layout'
 import type { Pan } from './layout'
+import { BULK_BOIL_PER_S } from './parameters'
 import { rates } from './rates'
 
 const { ceil, max, min } = Math
@@ -32,6 +33,8 @@ export function advance(
   const steps = ceil(spanS / min(stepS, bearsS) - 1e-9)
   const fromS = pan.atS
   const hS = spanS / steps
+  // A step that is longer than boiling takes would boil off more than the surplus of heat.
+  pan.fixed[V_BOIL_PER_S] = min(BULK_BOIL_PER_S, 1 / hS)
   for (let n = 1; n <= steps; n += 1) {
     if (method === 'rk4') rk4(pan, hS)
     else heun(pan, hS)

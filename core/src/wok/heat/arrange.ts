@@ -45,6 +45,8 @@ import { heapOf } from './vessel'
 
 const ICE_TAPER_SHARE = 0.15
 /** With less dry matter than this a food is a liquid, which draws together when little of it is left. [C] */
+/** What vapour carries away from a hot face, against the air alone. [C] */
+const AIR_WITH_VAPOUR = 6
 const LIQUID_DRY_SHARE = 0.02
 const AWAY_SHARE = 0.1
 
@@ -95,7 +97,9 @@ export function arrange(pan: Pan): void {
     const foodSide = parts[at + P_FOOD_SIDE]!
     const touched = parts[at + P_AREA_A]! + parts[at + P_AREA_B]!
     const heats = (touched * metalSide * foodSide) / (metalSide + foodSide) / one.dryJPerK
-    fixed[V_FASTEST_PER_S] = Math.max(fixed[V_FASTEST_PER_S]!, heats)
+    const airSide = AIR_WITH_VAPOUR * fixed[V_AIR]!
+    const cools = (parts[at + P_SURFACE]! * airSide * foodSide) / (airSide + foodSide) / one.dryJPerK
+    fixed[V_FASTEST_PER_S] = Math.max(fixed[V_FASTEST_PER_S]!, heats + cools)
     parts[at + P_SUPPLY] = (PACKET.share * one.bedKgPerM3 * PACKET.depthM) / move.contactS
     parts[at + P_INNER] = one.thermal.innerKgPerM2S
     parts[at + P_DRY_J_PER_K] = one.dryJPerK

@@ -61,7 +61,9 @@ export const V_FILM_C = 7
 export const V_FILM_MOST_M2 = 8
 /** Fastest change of what could be dried out in the vessel [1/s]: no step is longer than it bears. */
 export const V_FASTEST_PER_S = 9
-export const PER_VESSEL = 10
+/** How fast food gives off its surplus above the boil [1/s]; slower where the step is longer than that. */
+export const V_BOIL_PER_S = 10
+export const PER_VESSEL = 11
 
 /** Most components in one vessel. */
 export const MOST_FOODS = 40

@@ -14,6 +14,7 @@ import {
   PER_PART,
   PER_VESSEL,
   P_CATCH,
+  V_BOIL_PER_S,
   V_FILM_C,
   V_HOLD_C,
   V_LEVEL,
@@ -22,7 +23,7 @@ import {
 import type { Pan } from './layout'
 import { arrange } from './arrange'
 import { portionOf, type FoodLoad, type Portion } from './load'
-import { BOIL_C, CATCH_BELOW_BOIL_K, WATER_J_PER_KGK, type Handling } from './parameters'
+import { BOIL_C, BULK_BOIL_PER_S, CATCH_BELOW_BOIL_K, WATER_J_PER_KGK, type Handling } from './parameters'
 import { type Vessel } from './vessel'
 
 const { abs, max, min } = Math
@@ -47,6 +48,7 @@ export function emptyPan(vessel: Vessel, metalAC: number, metalBC: number, oilG:
   pan.put[0] = vessel.capacityAJPerK * metalAC + vessel.capacityBJPerK * metalBC
   pan.fixed[V_LEVEL] = 1
   pan.fixed[V_HOLD_C] = vessel.holdC
+  pan.fixed[V_BOIL_PER_S] = BULK_BOIL_PER_S
   arrange(pan)
   return pan
 }

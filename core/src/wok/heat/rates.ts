@@ -35,6 +35,7 @@ import {
   V_AIR,
   V_BARE_A,
   V_BARE_B,
+  V_BOIL_PER_S,
   V_FILM_C,
   V_FILM_MOST_M2,
   V_HOLD_C,
@@ -47,7 +48,6 @@ import {
   AIR_C,
   BOIL_C,
   BOIL_J_PER_KG,
-  BULK_BOIL_PER_S,
   CEILING_BAND_K,
   FLAME_C,
   HALF_WET_FRACTION,
@@ -163,7 +163,7 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     if (tempC > BOIL_C && water > 0) {
       // Food above the boil gives its surplus off as steam; what is nearly dry has none left to give.
       const has = water / (water + DRY_TAPER_SHARE * boundKg)
-      const boils = (has * BULK_BOIL_PER_S * (y[at + HEAT]! / tempC) * (tempC - BOIL_C)) / BOIL_J_PER_KG
+      const boils = (has * fixed[V_BOIL_PER_S]! * (y[at + HEAT]! / tempC) * (tempC - BOIL_C)) / BOIL_J_PER_KG
       const carried = boils * (BOIL_J_PER_KG + WATER_J_PER_KGK * tempC)
       heat -= carried
       out += carried
