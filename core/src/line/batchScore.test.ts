@@ -92,6 +92,11 @@ describe('a guest has the egg as wished', () => {
     expect(checks(runny)).toEqual(['rice'])
     expect(cautions(runny).filter((one) => one === 'runnyEgg')).toHaveLength(2)
     expect(scoreFaults(runny.score, runny.batch, US)).toEqual([])
+    const stirredIn = {
+      ...runny.score,
+      steps: runny.score.steps.map((step) => ({ ...step, action: 'eggIn' as const })),
+    }
+    expect(scoreFaults(stirredIn, runny.batch, US)).toMatchObject([{ why: 'noCheck', names: ['egg'] }])
   })
 
   test('nobody who did not ask for it gets it: the same score for a plain batch lacks its check', () => {

@@ -94,9 +94,11 @@ function checkFaults(score: Score, batch: Batch, rules: CookRules): { why: 'noCh
   }
   for (const { component } of batch.shared) {
     const food = component.role === 'rice' ? 'rice' : rawFoodOf(component)
-    if (food === null || (food === 'egg' && batch.eggWish === 'runny')) continue
+    if (food === null) continue
     const from = score.steps.findIndex(({ entries }) => entries.some(({ componentId }) => componentId === component.id))
-    if (from >= 0 && !checkedFrom(from, food)) bad.push({ why: 'noCheck', name: component.name })
+    // Only an egg that is fried on top may be runny, and only where its guest asked for it.
+    const isWished = food === 'egg' && batch.eggWish === 'runny' && score.steps[from]?.action === 'eggOnTop'
+    if (from >= 0 && !isWished && !checkedFrom(from, food)) bad.push({ why: 'noCheck', name: component.name })
   }
   return bad
 }

@@ -8,7 +8,7 @@ const MS_PER_S = 1000
 
 /** What the thermometer on the dry vessel shows now [°C]; null where none answers. */
 export function useDrySurface(stationId: string, startedMs: number): number | null {
-  const { data } = useQuery({
+  const { data, isError, fetchStatus } = useQuery({
     queryKey: ['surface', stationId, startedMs],
     queryFn: ({ signal }) => {
       const seconds = Math.max(0, Date.now() - startedMs) / MS_PER_S
@@ -18,7 +18,8 @@ export function useDrySurface(stationId: string, startedMs: number): number | nu
     retry: false,
     gcTime: 0,
   })
-  return data?.tempC ?? null
+  // Metal that heats by the second: a reading that is not renewed is none.
+  return isError || fetchStatus === 'paused' ? null : (data?.tempC ?? null)
 }
 
 /** Reads the bared metal after a load. */
