@@ -1,0 +1,200 @@
+import type { HeatLevel, Score, Step } from '../score'
+import { READY_C } from '../sequence/component'
+import { RICE } from '../sequence/run'
+import { LiveCooking, type LiveBatch, type Mark } from './liveCooking'
+import { warningsOf, type Warning } from './warnings'
+
+const { max, min, round } = Math
+
+/** A run on its way, in seconds since it was fired. */
+export type RunOnItsWay = {
+  /** Its steps now: those of the score, what was put in on the way, without what was left out. */
+  steps: readonly Step[]
+  stepIndex: number
+  /** Of the steps that have ended, in their order, and of the step in hand. */
+  times: readonly { stepId: string; startS: number; endS: number | null }[]
+  /** Flames that the cook set by hand, and when. */
+  flames: readonly { stepId: string; heat: HeatLevel; atS: number }[]
+  nowS: number
+  /** Whether the step in hand was given more time by the cook: then it keeps what it has. */
+  isHeld: boolean
+}
+
+/** Why the rest takes another time than planned. */
+export const RETIME_WHYS = ['asPlanned', 'furtherAlready', 'notSoFar', 'burnLimit'] as const
+export type RetimeWhy = (typeof RETIME_WHYS)[number]
+
+/** The rest of a run, worked out again from the true state of vessel and food. */
+export type Retimed = {
+  /** New durations [s] of the steps that are not over; those that stay as they are are not named. */
+  steps: { stepId: string; durationS: number }[]
+  /** How much later the food is up than by the steps as they stand [s]; negative is earlier. */
+  laterS: number
+  why: RetimeWhy
+  /** What is at its limit, or decides. */
+  componentId: string | null
+  warnings: readonly Warning[]
+}
+
+/** Burn at which nothing is waited for any more; between half and one and a half times its seconds a step may move. [C] */
+const LIVE = { burnMost: 0.9, leastShare: 0.5, mostShare: 1.5, mostMoreS: 15, sameWithinS: 2, movesBy: 0.03 } as const
+
+/**
+ * Works out how long each step that is not over should last, so that everything comes as far as the score meant it to: late
+ * food is already further, food that came late is not so far. Nothing is waited for once something is at 0.9 of its burn
+ * limit. Checks stay where they are: no time proves a core. Seconds are whole, and a change below two seconds is none.
+ */
+export function retime(batch: LiveBatch, score: Pick<Score, 'steps'>, run: RunOnItsWay): Retimed {
+  const plan = planOf(batch, score.steps)
+  const live = new LiveCooking(batch)
+  const marks: { step: Step; atS: number; mark: Mark }[] = []
+  const note = (step: Step) => marks.push({ step, atS: live.atS, mark: live.mark() })
+  run.times.forEach(({ stepId, startS, endS }) => {
+    const step = run.steps.find(({ id }) => id === stepId)
+    if (!step) return
+    live.begin(step)
+    const untilS = endS ?? run.nowS
+    const flames = run.flames.filter((flame) => flame.stepId === stepId && flame.atS >= startS && flame.atS <= untilS)
+    let fromS = startS
+    for (const { heat, atS } of flames) {
+      live.go(atS - fromS)
+      live.setFlame(step, heat)
+      fromS = atS
+    }
+    live.go(max(0, untilS - fromS))
+    if (endS === null) return
+    live.end(step)
+    note(step)
+  })
+  const durations = new Map<string, number>()
+  let limit: string | null = null
+  let most: { byS: number; id: string | null } = { byS: 0, id: null }
+  const rest = run.steps.slice(run.stepIndex)
+  rest.forEach((step, index) => {
+    const spentS = index === 0 ? run.nowS - (run.times.at(-1)?.startS ?? 0) : 0
+    if (index > 0) live.begin(step)
+    const isHeld = index === 0 && run.isHeld
+    const ended = isHeld ? holdOn(live, step, spentS) : goOn(live, step, spentS, plan.get(step.id))
+    limit ??= ended.limit
+    live.end(step)
+    note(step)
+    const durationS = round(ended.durationS)
+    const byS = durationS - step.durationS
+    if (isHeld || Math.abs(byS) < LIVE.sameWithinS) return
+    durations.set(step.id, durationS)
+    if (Math.abs(byS) > Math.abs(most.byS)) most = { byS, id: ended.decides }
+  })
+  const laterS = rest.reduce((sum, { id, durationS }) => sum + (durations.get(id) ?? durationS) - durationS, 0)
+  return {
+    steps: [...durations].map(([stepId, durationS]) => ({ stepId, durationS })),
+    laterS,
+    why: limit ? 'burnLimit' : durations.size === 0 ? 'asPlanned' : laterS < 0 ? 'furtherAlready' : 'notSoFar',
+    componentId: limit ?? most.id,
+    warnings: warningsOf(batch, marks, run.nowS, plan),
+  }
+}
+
+/**
+ * What the food had come to when a step of the score began and ended, and how long before its end it was there already: so
+ * long it waited for something that the model does not follow.
+ */
+export type Planned = { before: Mark; after: Mark; slackS: number }
+export type PlannedMarks = ReadonlyMap<string, Planned>
+
+/** The score cooked as it is written. */
+function planOf(batch: LiveBatch, steps: readonly Step[]): PlannedMarks {
+  const first = new LiveCooking(batch)
+  const marks = steps.map((step) => {
+    const before = first.mark()
+    first.begin(step)
+    first.go(step.durationS)
+    first.end(step)
+    return { before, after: first.mark() }
+  })
+  const second = new LiveCooking(batch)
+  return new Map(
+    steps.map((step, index): [string, Planned] => {
+      const { before, after } = marks[index]!
+      const goals = goalsOf(step, { before, after })
+      second.begin(step)
+      const startS = second.atS
+      while (second.atS - startS < step.durationS - ROUNDING && behind(goals, second) !== null)
+        second.step(min(STEP_S, step.durationS - (second.atS - startS)))
+      const slackS = step.durationS - (second.atS - startS)
+      second.go(slackS)
+      second.end(step)
+      return [step.id, { before, after, slackS }]
+    }),
+  )
+}
+const STEP_S = 1
+const ROUNDING = 1e-6
+
+type StepEnd = { durationS: number; limit: string | null; decides: string | null }
+
+/** A step that the cook gave more time, or that changes nothing in the food, keeps its time. */
+function holdOn(live: LiveCooking, step: Step, spentS: number): StepEnd {
+  live.go(max(0, step.durationS - spentS))
+  return { durationS: max(spentS, step.durationS), limit: null, decides: null }
+}
+
+/** Goes on with a step until the food is as far as the score meant it to be at its end. */
+function goOn(live: LiveCooking, step: Step, spentS: number, planned: Planned | undefined): StepEnd {
+  const goals = goalsOf(step, planned)
+  if (goals.length === 0) return holdOn(live, step, spentS)
+  const leastS = max(spentS, min(step.durationS, max(3, LIVE.leastShare * step.durationS)))
+  const mostS = max(leastS, LIVE.mostShare * step.durationS + LIVE.mostMoreS)
+  const fromS = live.atS - spentS
+  const spent = () => live.atS - fromS
+  let decides: string | null = null
+  let untilS = mostS
+  let isReached = false
+  while (spent() < untilS - ROUNDING) {
+    const limit = spent() >= leastS ? atLimit(live, planned?.after) : null
+    if (limit) return { durationS: spent(), limit, decides }
+    const slow = isReached ? null : behind(goals, live)
+    decides = slow ?? decides
+    if (!isReached && slow === null) {
+      isReached = true
+      untilS = min(mostS, max(leastS, spent() + (planned?.slackS ?? 0)))
+    }
+    if (spent() < untilS - ROUNDING) live.step(min(untilS - spent(), STEP_S))
+  }
+  return { durationS: spent(), limit: null, decides }
+}
+
+/** What a step brings further, and how far the score meant it to be. */
+type Goal = { id: string; isReached: (live: LiveCooking) => boolean }
+const behind = (goals: readonly Goal[], live: LiveCooking): string | null =>
+  goals.find((goal) => !goal.isReached(live))?.id ?? null
+
+function goalsOf(step: Step, planned: Pick<Planned, 'before' | 'after'> | undefined): Goal[] {
+  if (step.heat === 'off') return []
+  if (!planned)
+    return step.entries
+      .filter(({ motion }) => motion === 'in')
+      .map(({ componentId }) => ({ id: componentId, isReached: (live) => live.progressOf(componentId) >= 1 }))
+  const goals: Goal[] = []
+  for (const [id, after] of planned.after.progress) {
+    const goal = min(1, after)
+    if (goal - min(1, planned.before.progress.get(id) ?? 0) < LIVE.movesBy) continue
+    goals.push({ id, isReached: (live) => live.progressOf(id) >= goal - ROUNDING })
+  }
+  const before = planned.before.rice
+  const after = planned.after.rice
+  if (!after) return goals
+  const coreC = min(READY_C.aimed, after.coreC)
+  if (coreC - (before?.coreC ?? 0) > 1)
+    goals.push({ id: after.id, isReached: (live) => (live.rice()?.coreC ?? coreC) >= coreC - ROUNDING })
+  const free = max(RICE.freeFraction, after.freeFraction)
+  if (step.action === 'riceIn' || step.action === 'sauceIn')
+    goals.push({ id: after.id, isReached: (live) => (live.rice()?.freeFraction ?? 0) <= free + ROUNDING })
+  return goals
+}
+
+/** What is at its burn limit, although the score kept it below. */
+function atLimit(live: LiveCooking, planned: Mark | undefined): string | null {
+  for (const [id, burn] of live.mark().burn)
+    if (burn >= LIVE.burnMost && burn > (planned?.burn.get(id) ?? 0) + ROUNDING) return id
+  return null
+}
