@@ -1,5 +1,5 @@
 import { ROLES } from 'core/book/dish'
-import { TROUBLES, type RunEvent as CoreRunEvent } from 'core/wok/runEvent'
+import { COMPONENT_TROUBLES, RETIME_WHYS, TROUBLES, type RunEvent as CoreRunEvent } from 'core/wok/runEvent'
 import { CHECKED_FOODS } from 'core/safety/limits'
 import { HANDLINGS } from 'core/wok/heat/parameters'
 import {
@@ -105,10 +105,26 @@ export const RunEvent = z.union([
   z.strictObject({
     ...eventBase,
     kind: z.literal('trouble'),
-    trouble: z.enum(TROUBLES).exclude(['forgot']),
+    trouble: z.enum(TROUBLES).exclude(COMPONENT_TROUBLES),
     stepId,
   }),
-  z.strictObject({ ...eventBase, kind: z.literal('trouble'), trouble: z.literal('forgot'), stepId, componentId: Slug }),
+  z.strictObject({
+    ...eventBase,
+    kind: z.literal('trouble'),
+    trouble: z.enum(COMPONENT_TROUBLES),
+    stepId,
+    componentId: Slug,
+  }),
+  z.strictObject({ ...eventBase, kind: z.literal('flame'), stepId, heat: z.enum(HEAT_LEVELS) }),
+  z.strictObject({
+    ...eventBase,
+    kind: z.literal('retimed'),
+    stepId,
+    steps: z.array(z.strictObject({ stepId, durationS: z.int().min(0).max(900) })).max(200),
+    why: z.enum(RETIME_WHYS),
+    componentId: Slug.nullable(),
+    causeId: EventId.nullable(),
+  }),
   z.strictObject({ ...eventBase, kind: z.literal('stopped') }),
   z.strictObject({ ...eventBase, kind: z.literal('undone'), eventId: EventId }),
 ]) satisfies z.ZodType<CoreRunEvent>

@@ -75,6 +75,8 @@ export const record = {
     tooWet: 'too wet',
     sticking: 'sticking',
     forgot: 'forgot {{name}}',
+    ranOut: 'ran out of {{name}}: left out',
+    flameDied: 'the flame died',
     hurt: 'hurt or fire',
   },
   added: '+10 s and remedies: {{n}} s',

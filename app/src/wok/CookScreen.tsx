@@ -12,6 +12,7 @@ import { formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { CheckAnswers, CheckProbe } from './CheckBar'
 import { Countdown } from './Countdown'
+import { LiveLine } from './LiveLine'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
 import { OverPanel } from './OverPanel'
@@ -21,6 +22,7 @@ import { RunNotices } from './RunNotices'
 import { useStepWords, type RunStep } from './stepWords'
 import { TroubleBar, TroubleList } from './TroublePanel'
 import { useCook, type Cook } from './useCook'
+import { useLiveRest } from './useLiveRest'
 import { useLastSaid } from './useLastSaid'
 import { useRest } from './useRest'
 import { useRun } from './useRuns'
@@ -36,8 +38,10 @@ export function CookScreen({ id }: { id: string }) {
 function CookRun({ run }: { run: Run }) {
   useAwake()
   const t = useWords('wok')
-  const cook = useCook(run)
   const kitchen = useKitchen().data
+  const voice = Math.max(0, kitchen?.stations.findIndex((one) => one.id === run.stationId) ?? 0)
+  const rest = useLiveRest(run)
+  const cook = useCook(run, voice, rest.follow)
   const [isTrouble, setIsTrouble] = useState(false)
   const isWide = useIsWide()
   const { height } = useWindowDimensions()
@@ -73,6 +77,7 @@ function CookRun({ run }: { run: Run }) {
     <View role="main" className="flex-1 bg-ground">
       <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
       <RunNotices runId={run.id} />
+      <LiveLine run={run} state={cook.state} rest={rest} nowMs={cook.nowMs} voice={voice} />
       <View className="min-h-0 flex-1 flex-row">
         <LiveScore
           run={run}

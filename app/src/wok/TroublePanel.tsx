@@ -16,6 +16,7 @@ import { toast } from '../ui/Toast'
 import { capital, formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { RunStep, StepWords } from './stepWords'
+import { FlameDied, RanOut, TurnFlame } from './TroubleMore'
 import type { Cook } from './useCook'
 
 type Props = { run: Run; cook: Cook; wordsOf: (step: RunStep) => StepWords; onClose: () => void }
@@ -62,6 +63,9 @@ export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
         </Pressable>
       ))}
       <Forgot run={run} cook={cook} onClose={onClose} />
+      <RanOut cook={cook} onClose={onClose} />
+      <TurnFlame cook={cook} onClose={onClose} />
+      <FlameDied run={run} cook={cook} onClose={onClose} />
       <Choice
         role="checkbox"
         label={t('handsFreeSwitch')}
@@ -94,7 +98,7 @@ function Forgot({ run, cook, onClose }: Pick<Props, 'run' | 'cook' | 'onClose'>)
             item={item}
             untilS={untilS(item.untilStepId)}
             onForgot={() => {
-              const { eventId, addedS } = cook.forgot(item.componentId)
+              const { eventId, addedS } = cook.troubleWith('forgot', item.componentId)
               const said = item.isRaw
                 ? t('troubles.forgotRawLogged', { name: capital(item.name) })
                 : t('troubles.forgotLogged', { name: capital(item.name), n: addedS })

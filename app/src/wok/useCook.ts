@@ -2,7 +2,8 @@ import { EventId } from 'contract/ids'
 import type { Run } from 'contract/run'
 import type { Temperature } from 'core/measure/temperature'
 import { runState, type RunState } from 'core/wok/run'
-import { TROUBLE_DELAY_S, type Trouble } from 'core/wok/runEvent'
+import { TROUBLE_DELAY_S, type ComponentTrouble, type Trouble } from 'core/wok/runEvent'
+import type { HeatLevel } from 'core/wok/score'
 import { useEffect, useReducer, useRef } from 'react'
 import { kitchenNowMs } from '../device/clock'
 import { give } from '../device/signal'
@@ -22,15 +23,19 @@ export type Cook = {
   done: () => string
   checked: (ok: boolean, read: Temperature | null) => string
   later: () => string
-  trouble: (trouble: Exclude<Trouble, 'forgot'>) => { eventId: string; addedS: number }
-  forgot: (componentId: string) => { eventId: string; addedS: number }
+  trouble: (trouble: Exclude<Trouble, ComponentTrouble>) => { eventId: string; addedS: number }
+  troubleWith: (trouble: ComponentTrouble, componentId: string) => { eventId: string; addedS: number }
+  turnFlame: (heat: HeatLevel) => string
   stop: () => string
   undo: (eventId: string) => void
   setHandsFree: (on: boolean) => void
 }
 
-/** A run as it stands this second, and what its cook can say of it. Ear and hand are told when it moves. */
-export function useCook(run: Run): Cook {
+/**
+ * A run as it stands this second, and what its cook can say of it. Ear and hand are told when it moves, each station in a
+ * voice of its own; `onSaid` hears of what may change the rest.
+ */
+export function useCook(run: Run, voice: number, onSaid: (eventId: string) => void): Cook {
   /** Two taps may both be heard before the face changes: the second says nothing new. */
   const lastDone = useRef<{ stepId: string; eventId: string; atMs: number } | null>(null)
   const [, lookAgain] = useReducer((looks: number) => looks + 1, 0)
@@ -44,10 +49,11 @@ export function useCook(run: Run): Cook {
     const timer = setTimeout(lookAgain, nextLookMs(state.dueMs - kitchenNowMs()))
     return () => clearTimeout(timer)
   })
-  useRunSignals(state, step, nowMs)
+  useRunSignals(state, step, nowMs, voice)
 
   const say = (said: Parameters<typeof sayOfRun>[1]) => {
     const eventId = sayOfRun(run.id, said)
+    onSaid(eventId)
     lookAgain()
     return eventId
   }
@@ -69,10 +75,11 @@ export function useCook(run: Run): Cook {
       eventId: say({ kind: 'trouble', trouble, stepId: step.id }),
       addedS: TROUBLE_DELAY_S[trouble],
     }),
-    forgot: (componentId) => ({
-      eventId: say({ kind: 'trouble', trouble: 'forgot', stepId: step.id, componentId }),
-      addedS: TROUBLE_DELAY_S.forgot,
+    troubleWith: (trouble, componentId) => ({
+      eventId: say({ kind: 'trouble', trouble, stepId: step.id, componentId }),
+      addedS: TROUBLE_DELAY_S[trouble],
     }),
+    turnFlame: (heat) => say({ kind: 'flame', stepId: step.id, heat }),
     stop: () => say({ kind: 'stopped' }),
     undo: (eventId) => void say({ kind: 'undone', eventId: EventId.parse(eventId) }),
     setHandsFree: (on) => void say({ kind: 'handsFree', on }),
@@ -89,7 +96,7 @@ function nextLookMs(untilDueMs: number): number {
   return Math.min(LOOK_AGAIN_MS, Math.max(MIN_LOOK_MS, next + 4))
 }
 
-function useRunSignals(state: RunState, step: RunStep, nowMs: number): void {
+function useRunSignals(state: RunState, step: RunStep, nowMs: number, voice: number): void {
   const heard = useRef({ stepId: step.id, isOver: state.endedMs !== null, isWaiting: false, isSoon: false })
   const untilDueMs = state.dueMs - nowMs
   const isSoonNow = state.endedMs === null && untilDueMs <= SOON_S * 1000 && untilDueMs > 0
@@ -97,10 +104,10 @@ function useRunSignals(state: RunState, step: RunStep, nowMs: number): void {
     const before = heard.current
     const isOver = state.endedMs !== null
     const isWaiting = state.status === 'waiting'
-    if (isOver && !before.isOver) give('over')
-    else if (step.id !== before.stepId) give('next')
-    else if (isWaiting && !before.isWaiting) give('check')
-    else if (isSoonNow && !before.isSoon) give('soon')
+    if (isOver && !before.isOver) give('over', voice)
+    else if (step.id !== before.stepId) give('next', voice)
+    else if (isWaiting && !before.isWaiting) give('check', voice)
+    else if (isSoonNow && !before.isSoon) give('soon', voice)
     heard.current = { stepId: step.id, isOver, isWaiting, isSoon: isSoonNow }
-  }, [state.endedMs, state.status, step.id, isSoonNow])
+  }, [state.endedMs, state.status, step.id, isSoonNow, voice])
 }

@@ -1,8 +1,9 @@
 import { inOrder } from '../event/eventOrder'
 import { standing } from '../event/struckOut'
 import { forgottenStep } from './forgot'
-import { NOT_YET_S, TROUBLE_DELAY_S, type RunEvent, type Trouble } from './runEvent'
-import type { Score, Step } from './score'
+import { leftOut } from './leftOut'
+import { isOfComponent, NOT_YET_S, TROUBLE_DELAY_S, type RetimeWhy, type RunEvent, type Trouble } from './runEvent'
+import type { HeatLevel, Score, Step } from './score'
 
 /** What a run was fired with: never changes afterwards. */
 export type FiredRun = { id: string; firedAtMs: number; score: Score; handsFree: boolean }
@@ -35,6 +36,10 @@ export type RunState = {
   troubles: { eventId: string; trouble: Trouble; stepId: string; componentId: string | null; atMs: number }[]
   /** Answers to safety checks, in their order. */
   checks: { eventId: string; stepId: string; ok: boolean; tempC: number | null; tempF: number | null; atMs: number }[]
+  /** Flames that the cook turned by hand, in their order. */
+  flames: { eventId: string; stepId: string; heat: HeatLevel; atMs: number }[]
+  /** The last time that the rest was worked out again; null while the score stands as it was fired. */
+  retimed: { eventId: string; why: RetimeWhy; componentId: string | null; laterS: number; atMs: number } | null
   endedMs: number | null
 }
 
@@ -46,10 +51,14 @@ export type RunState = {
  * - `done` for a step that has ended changes nothing; for a later step it ends those before it, but never a check that
  *   nobody answered; so does the answer to a check: whoever gave it stood at that step;
  * - `later` and a remedy lengthen the step in hand; a forgotten raw component becomes the next step, with its check;
+ * - what ran out is left out of every step that has not ended, and a step that then has nothing to do is gone;
+ * - a rest that was worked out again gives new durations to steps that have not ended; a check stays where it is;
  * - what is said after the end changes nothing.
  */
 export function runState(run: FiredRun, events: readonly RunEvent[], nowMs: number): RunState {
-  const taken = standing(inOrder(events.filter((event) => event.runId === run.id)))
+  const said = standing(inOrder(events.filter((event) => event.runId === run.id)))
+  const ids = new Set(said.map(({ id }) => id))
+  const taken = said.filter((event) => event.kind !== 'retimed' || event.causeId === null || ids.has(event.causeId))
   const fold = new Fold(run)
   for (const event of taken) {
     if (event.atMs > nowMs) break
@@ -71,6 +80,8 @@ class Fold {
   private readonly times: StepTimes[] = []
   private readonly troubles: RunState['troubles'] = []
   private readonly checks: RunState['checks'] = []
+  private readonly flames: RunState['flames'] = []
+  private retimed: RunState['retimed'] = null
   private steps: readonly Step[]
 
   constructor(private readonly run: FiredRun) {
@@ -117,11 +128,18 @@ class Fold {
           eventId: event.id,
           trouble: event.trouble,
           stepId: event.stepId,
-          componentId: event.trouble === 'forgot' ? event.componentId : null,
+          componentId: isOfComponent(event.trouble) && 'componentId' in event ? event.componentId : null,
           atMs,
         })
         if (event.trouble === 'forgot') this.putIn(event.componentId)
+        else if (event.trouble === 'ranOut') this.leaveOut(event.componentId)
         else this.lengthen(TROUBLE_DELAY_S[event.trouble])
+        return
+      case 'flame':
+        this.turnFlame(event, atMs)
+        return
+      case 'retimed':
+        this.retime(event, atMs)
         return
       case 'stopped':
         this.isStopped = true
@@ -156,6 +174,30 @@ class Fold {
     if (!own) return this.lengthen(TROUBLE_DELAY_S.forgot)
     if (this.steps.some((step) => step.id === own.id)) return
     this.steps = [...this.steps.slice(0, this.stepIndex + 1), own, ...this.steps.slice(this.stepIndex + 1)]
+  }
+
+  private leaveOut(componentId: string): void {
+    this.steps = leftOut(this.steps, this.stepIndex, componentId)
+  }
+
+  private turnFlame({ id, stepId, heat }: Extract<RunEvent, { kind: 'flame' }>, atMs: number): void {
+    if (this.step().id !== stepId) return
+    this.flames.push({ eventId: id, stepId, heat, atMs })
+    this.steps = this.steps.map((step) => (step.id === stepId ? { ...step, heat } : step))
+  }
+
+  private retime({ id, steps, why, componentId }: Extract<RunEvent, { kind: 'retimed' }>, atMs: number): void {
+    const durations = new Map(steps.map(({ stepId, durationS }) => [stepId, durationS]))
+    let laterS = 0
+    const spentS = Math.ceil((atMs - this.startMs - this.addedMs) / 1000)
+    this.steps = this.steps.map((step, index) => {
+      const said = durations.get(step.id)
+      if (said === undefined || index < this.stepIndex) return step
+      const durationS = index === this.stepIndex ? Math.max(said, spentS) : said
+      laterS += durationS - step.durationS
+      return { ...step, durationS }
+    })
+    this.retimed = { eventId: id, why, componentId, laterS, atMs }
   }
 
   private lengthen(delayS: number): void {
@@ -198,6 +240,8 @@ class Fold {
       addedS: this.totalAddedS,
       troubles: this.troubles,
       checks: this.checks,
+      flames: this.flames,
+      retimed: this.retimed,
       endedMs: this.endedMs,
     }
   }

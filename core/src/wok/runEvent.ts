@@ -1,8 +1,17 @@
 import type { Stamped } from '../event/eventOrder'
+import type { HeatLevel } from './score'
 
 /** What can go wrong at the wok. */
-export const TROUBLES = ['burning', 'tooWet', 'sticking', 'forgot', 'hurt'] as const
+export const TROUBLES = ['burning', 'tooWet', 'sticking', 'forgot', 'ranOut', 'flameDied', 'hurt'] as const
 export type Trouble = (typeof TROUBLES)[number]
+/** Why the rest of a run takes another time than it stood. */
+export const RETIME_WHYS = ['asPlanned', 'furtherAlready', 'notSoFar', 'burnLimit'] as const
+export type RetimeWhy = (typeof RETIME_WHYS)[number]
+/** Troubles with one component. */
+export const COMPONENT_TROUBLES = ['forgot', 'ranOut'] as const
+export type ComponentTrouble = (typeof COMPONENT_TROUBLES)[number]
+export const isOfComponent = (trouble: Trouble): trouble is ComponentTrouble =>
+  trouble === 'forgot' || trouble === 'ranOut'
 
 /**
  * What a cook says during a run. Nothing is edited: an undo names the event it takes back.
@@ -14,8 +23,22 @@ export type RunEvent = Stamped & { runId: string; deviceId: string } & (
     | { kind: 'checked'; stepId: string; ok: boolean; tempC: number | null; tempF: number | null }
     | { kind: 'later'; stepId: string; delayS: number }
     | { kind: 'handsFree'; on: boolean }
-    | { kind: 'trouble'; trouble: Exclude<Trouble, 'forgot'>; stepId: string }
-    | { kind: 'trouble'; trouble: 'forgot'; stepId: string; componentId: string }
+    | { kind: 'trouble'; trouble: Exclude<Trouble, ComponentTrouble>; stepId: string }
+    | { kind: 'trouble'; trouble: ComponentTrouble; stepId: string; componentId: string }
+    /** The cook turned the flame: it stays so until the step ends. */
+    | { kind: 'flame'; stepId: string; heat: HeatLevel }
+    /**
+     * The rest of the score, worked out again by a device from the true state of the food. It names what it answers, and is
+     * gone when that is taken back.
+     */
+    | {
+        kind: 'retimed'
+        stepId: string
+        steps: readonly { stepId: string; durationS: number }[]
+        why: RetimeWhy
+        componentId: string | null
+        causeId: string | null
+      }
     | { kind: 'stopped' }
     | { kind: 'undone'; eventId: string }
   )
@@ -29,5 +52,7 @@ export const TROUBLE_DELAY_S: Readonly<Record<Trouble, number>> = {
   tooWet: 20,
   sticking: 8,
   forgot: 10,
+  ranOut: 0,
+  flameDied: 0,
   hurt: 0,
 }

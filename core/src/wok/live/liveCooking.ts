@@ -22,6 +22,13 @@ export type Mark = {
   metalC: number
 }
 
+/**
+ * What the food had come to when a step of the score began and ended, how long it was to last, and how long before its end the
+ * food was there already: so long it waited for something that the model does not follow [s].
+ */
+export type Planned = { before: Mark; after: Mark; durationS: number; slackS: number }
+export type PlannedMarks = ReadonlyMap<string, Planned>
+
 /** What is too little, or too late, to change the heat of the heap. */
 const STAYS_COOL: readonly WokComponent['place'][] = ['dry', 'volatile', 'finish', 'garnish']
 const EGG_STEPS: readonly Step['action'][] = ['eggIn', 'eggOut', 'eggAside']

@@ -1,7 +1,8 @@
+import type { RetimeWhy } from '../runEvent'
 import type { HeatLevel, Score, Step } from '../score'
 import { READY_C } from '../sequence/component'
 import { RICE } from '../sequence/run'
-import { LiveCooking, type LiveBatch, type Mark } from './liveCooking'
+import { LiveCooking, type LiveBatch, type Mark, type Planned, type PlannedMarks } from './liveCooking'
 import { warningsOf, type Warning } from './warnings'
 
 const { max, min, round } = Math
@@ -20,10 +21,6 @@ export type RunOnItsWay = {
   isHeld: boolean
 }
 
-/** Why the rest takes another time than planned. */
-export const RETIME_WHYS = ['asPlanned', 'furtherAlready', 'notSoFar', 'burnLimit'] as const
-export type RetimeWhy = (typeof RETIME_WHYS)[number]
-
 /** The rest of a run, worked out again from the true state of vessel and food. */
 export type Retimed = {
   /** New durations [s] of the steps that are not over; those that stay as they are are not named. */
@@ -37,7 +34,15 @@ export type Retimed = {
 }
 
 /** Burn at which nothing is waited for any more; between half and one and a half times its seconds a step may move. [C] */
-const LIVE = { burnMost: 0.9, leastShare: 0.5, mostShare: 1.5, mostMoreS: 15, sameWithinS: 2, movesBy: 0.03 } as const
+const LIVE = {
+  burnMost: 0.9,
+  leastShare: 0.5,
+  leastS: 3,
+  mostShare: 1.5,
+  mostMoreS: 15,
+  sameWithinS: 2,
+  movesBy: 0.03,
+} as const
 
 /**
  * Works out how long each step that is not over should last, so that everything comes as far as the score meant it to: late
@@ -94,13 +99,6 @@ export function retime(batch: LiveBatch, score: Pick<Score, 'steps'>, run: RunOn
   }
 }
 
-/**
- * What the food had come to when a step of the score began and ended, and how long before its end it was there already: so
- * long it waited for something that the model does not follow.
- */
-export type Planned = { before: Mark; after: Mark; slackS: number }
-export type PlannedMarks = ReadonlyMap<string, Planned>
-
 /** The score cooked as it is written. */
 function planOf(batch: LiveBatch, steps: readonly Step[]): PlannedMarks {
   const first = new LiveCooking(batch)
@@ -123,7 +121,7 @@ function planOf(batch: LiveBatch, steps: readonly Step[]): PlannedMarks {
       const slackS = step.durationS - (second.atS - startS)
       second.go(slackS)
       second.end(step)
-      return [step.id, { before, after, slackS }]
+      return [step.id, { before, after, durationS: step.durationS, slackS }]
     }),
   )
 }
@@ -142,8 +140,9 @@ function holdOn(live: LiveCooking, step: Step, spentS: number): StepEnd {
 function goOn(live: LiveCooking, step: Step, spentS: number, planned: Planned | undefined): StepEnd {
   const goals = goalsOf(step, planned)
   if (goals.length === 0) return holdOn(live, step, spentS)
-  const leastS = max(spentS, min(step.durationS, max(3, LIVE.leastShare * step.durationS)))
-  const mostS = max(leastS, LIVE.mostShare * step.durationS + LIVE.mostMoreS)
+  const plannedS = planned?.durationS ?? step.durationS
+  const leastS = max(spentS, min(plannedS, max(LIVE.leastS, LIVE.leastShare * plannedS)))
+  const mostS = max(leastS, LIVE.mostShare * plannedS + LIVE.mostMoreS)
   const fromS = live.atS - spentS
   const spent = () => live.atS - fromS
   let decides: string | null = null

@@ -1,6 +1,5 @@
 import type { Step } from '../score'
-import type { LiveBatch, Mark } from './liveCooking'
-import type { PlannedMarks } from './retime'
+import type { LiveBatch, Mark, PlannedMarks } from './liveCooking'
 
 /** What goes wrong if the run goes on as it stands; each has one thing to do, in the words of the interface. */
 export const WARNINGS = ['burns', 'steams', 'riceWet', 'sauceEarly', 'rawShort', 'riceCold'] as const
@@ -40,8 +39,7 @@ export function warningsOf(
         if (checked === step.check.food && (mark.progress.get(id) ?? 1) < 1 && (planned?.progress.get(id) ?? 0) >= 1)
           warn('rawShort', id, atS)
     if (!mark.rice || !planned?.rice) return
-    const isWet =
-      mark.rice.freeFraction > Math.max(STEAMED.leastFree, STEAMED.wetter * planned.rice.freeFraction)
+    const isWet = mark.rice.freeFraction > Math.max(STEAMED.leastFree, STEAMED.wetter * planned.rice.freeFraction)
     if (next?.action === 'sauceIn' && isWet) warn('sauceEarly', rice, atS)
     if (step.action === 'riceIn' && mark.rice.fryingS < STEAMED.fryingS && planned.rice.fryingS >= STEAMED.fryingS)
       warn('steams', rice, atS)
