@@ -96,7 +96,7 @@ export const wok = {
     later: {
       plain: 'Worked out again: {{n}} s later',
       asPlanned: 'Worked out again: {{n}} s later',
-      notSoFar: '{{n}} s later: {{name}} is not so far',
+      notSoFar: '{{n}} s later: {{name}} needs longer',
       furtherAlready: 'Worked out again: {{n}} s later',
       burnLimit: '{{name}} at its limit: go on now',
     },

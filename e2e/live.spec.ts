@@ -1,0 +1,46 @@
+import { expect, fireFirst, step, test } from './kitchen'
+
+/** What the record has of the rest being worked out again. */
+const retimings = (events: readonly { kind: string }[]) => events.filter(({ kind }) => kind === 'retimed')
+
+test('a late cook is followed: the rest is worked out again, on every device, and taken back with its cause', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  const runId = await fireFirst(page)
+  const other = await open(`/wok/${runId}`)
+
+  await test.step('a check that was answered late moves the rest', async () => {
+    await kitchen.pass(context, 27)
+    await kitchen.pass(context, 60)
+    await expect(step(page)).toHaveText('Egg out')
+    await kitchen.pass(context, 75)
+    await page.getByRole('button', { name: /^Yes, it is/ }).click()
+    await expect(step(page)).not.toHaveText('Egg out')
+  })
+  await test.step('a flame turned down is worked out, and told', async () => {
+    await page.getByRole('button', { name: 'Trouble' }).click()
+    await page.getByRole('radio', { name: 'Low' }).click()
+    await expect(page.getByText(/^Flame Low until this step ends/)).toBeVisible()
+    await expect.poll(async () => retimings((await kitchen.run(runId)).events).length).toBeGreaterThan(0)
+    await expect(page.getByText(/\d+ s (later|sooner)/).first()).toBeVisible()
+    await expect(other.getByText(/\d+ s (later|sooner)/).first()).toBeVisible()
+  })
+  await test.step('it stands after a reload', async () => {
+    const due = await page.getByText(/^\d:\d\d$/).first().textContent()
+    await page.reload()
+    await expect(step(page)).toBeVisible()
+    await expect(page.getByText(/^\d:\d\d$/).first()).not.toHaveText('')
+    expect(due).toMatch(/^\d:\d\d$/)
+  })
+  await test.step('what ran out is left out, said to the guest, and stands in the record', async () => {
+    await page.getByRole('button', { name: 'Trouble' }).click()
+    await page.getByRole('button', { name: /^Ran out of scallion/ }).click()
+    await expect(page.getByText(/^Without .*: noted\. Tell the guest\./)).toBeVisible()
+    await expect
+      .poll(async () => (await kitchen.run(runId)).events.filter(({ kind }) => kind === 'trouble').length)
+      .toBe(1)
+  })
+})
