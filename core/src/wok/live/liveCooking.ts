@@ -6,7 +6,7 @@ import { Cooking } from '../sequence/cooking'
 import { heatFor, type Heat } from '../sequence/levels'
 import type { Segment } from '../sequence/moves'
 import { burnOf } from '../sequence/progress'
-import type { Station } from '../sequence/run'
+import { RICE, type Station } from '../sequence/run'
 import type { Choice } from '../sequence/vocabulary'
 
 /** A fired batch in the model's terms. */
@@ -17,8 +17,8 @@ type LiveChoice = Pick<Choice, 'heat' | 'lastToss' | 'sauce' | 'preheat'>
 export type Mark = {
   progress: ReadonlyMap<string, number>
   burn: ReadonlyMap<string, number>
-  /** Of the rice, if it is in: its core [°C], seconds in which it fried, and its free water as a share. */
-  rice: { id: string; coreC: number; fryingS: number; freeFraction: number } | null
+  /** Of the rice, if it is in: its core [°C], seconds in which it fried, its free water as a share, its crust from 0 to 1. */
+  rice: { id: string; coreC: number; fryingS: number; freeFraction: number; crust: number } | null
   metalC: number
 }
 
@@ -114,6 +114,7 @@ export class LiveCooking {
       coreC: index === undefined ? 0 : cooking.coreC(index),
       fryingS: cooking.seen.fryingS,
       freeFraction: cooking.freeFraction(),
+      crust: index === undefined ? 0 : Math.min(1, cooking.doneness(index).browning / RICE.crustBrowning),
     }
   }
   mark(): Mark {

@@ -12,6 +12,9 @@ export type BatchSeconds = {
   preheatS: number
   totalS: number
   riceS: number | null
+  /** Of the metal from the rice on [°C], and how long the food lay on metal hot enough to fry [s]. */
+  lowestC: number
+  fryingS: number
   fillShare: number
   fits: boolean
 }
@@ -28,6 +31,8 @@ export function batchSeconds(input: SequenceInput, choice: Choice): BatchSeconds
     preheatS: preheatS ?? 0,
     totalS: (preheatS ?? 0) + totalS,
     riceS: rice.doneS === null ? null : rice.doneS - rice.startS,
+    lowestC: rice.lowestC,
+    fryingS: rice.fryingS,
     fillShare,
     fits: preheatS !== null && rice.doneS !== null && fillShare <= 1,
   }
