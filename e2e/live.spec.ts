@@ -29,7 +29,10 @@ test('a late cook is followed: the rest is worked out again, on every device, an
     await expect(other.getByText(/\d+ s (later|sooner)/).first()).toBeVisible()
   })
   await test.step('it stands after a reload', async () => {
-    const due = await page.getByText(/^\d:\d\d$/).first().textContent()
+    const due = await page
+      .getByText(/^\d:\d\d$/)
+      .first()
+      .textContent()
     await page.reload()
     await expect(step(page)).toBeVisible()
     await expect(page.getByText(/^\d:\d\d$/).first()).not.toHaveText('')

@@ -13,6 +13,7 @@ const SCREENS = [
   '/setup/station/ring-b',
   '/setup/station/ring-b/calibrate',
   '/setup/parts',
+  '/book/duck/what-if',
   '/nowhere',
 ] as const
 

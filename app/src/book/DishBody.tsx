@@ -43,6 +43,7 @@ export function DishActions({ dish }: { dish: Dish }) {
         onPress={() => router.push(`/book/${dish.id}/edit`)}
       />
       <Button label={t('dish.taste')} className="flex-1" onPress={() => router.push(`/book/${dish.id}/taste`)} />
+      <Button label={t('whatIf.open')} className="flex-1" onPress={() => router.push(`/book/${dish.id}/what-if`)} />
     </View>
   )
 }

@@ -7,11 +7,13 @@ import { filesWords } from './files/words.en'
 import { ingredientWords } from './ingredient/words.en'
 import { styleWords } from './style/words.en'
 import { tasteWords } from './taste/words.en'
+import { whatIfWords } from './whatIf/words.en'
 
 export const book = {
   score: scoreWords,
   schools: schoolWords,
   scoreEditor: scoreEditorWords,
+  whatIf: whatIfWords,
   title: 'Book',
   loading: 'Fetching the book',
   empty: 'No dish yet',

@@ -7,9 +7,13 @@ import { useWords } from '../../words/i18n'
 type Stations = { stations: readonly Station[]; station: Station | undefined; choose: (id: string) => void }
 
 /** The stations that can cook a dish, and the one that its score is looked at on: the first until somebody chooses. */
-export function useStationChoice(kitchen: Kitchen, { stationKind }: Pick<Dish, 'stationKind'>): Stations {
+export function useStationChoice(
+  kitchen: Kitchen,
+  { stationKind }: Pick<Dish, 'stationKind'>,
+  firstId: string | null = null,
+): Stations {
   const stations = kitchen.stations.filter(({ kind }) => kind === stationKind)
-  const [chosenId, choose] = useState<string | null>(null)
+  const [chosenId, choose] = useState<string | null>(firstId)
   return { stations, station: stations.find(({ id }) => id === chosenId) ?? stations[0], choose }
 }
 

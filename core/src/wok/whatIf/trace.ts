@@ -16,6 +16,8 @@ export type TracePoint = {
   freeFraction: number | null
   /** Least progress of what is raw; null while nothing raw is in. */
   rawProgress: number | null
+  /** The flame is on. */
+  isLit: boolean
   /** The food lies on metal that is hot enough to fry. */
   isFrying: boolean
 }
@@ -26,7 +28,7 @@ export function traceOf(batch: LiveBatch, score: Pick<Score, 'steps'>): TracePoi
   const raw = batch.components.filter(({ place }) => place === 'raw').map(({ id }) => id)
   const points: TracePoint[] = []
   let friedS = 0
-  const note = () => {
+  const note = (isLit: boolean) => {
     const { metalC, rice, progress } = live.mark()
     const inside = raw.flatMap((id) => progress.get(id) ?? [])
     points.push({
@@ -36,17 +38,18 @@ export function traceOf(batch: LiveBatch, score: Pick<Score, 'steps'>): TracePoi
       crust: rice?.crust ?? null,
       freeFraction: rice?.freeFraction ?? null,
       rawProgress: inside.length > 0 ? Math.min(...inside) : null,
+      isLit,
       isFrying: rice !== null && rice.fryingS > friedS,
     })
     friedS = rice?.fryingS ?? 0
   }
-  note()
+  note(false)
   for (const step of score.steps) {
     live.begin(step)
     const untilS = live.atS + step.durationS
     while (live.atS < untilS - 1e-6) {
       live.go(Math.min(EVERY_S, untilS - live.atS))
-      note()
+      note(step.heat !== 'off')
     }
     live.end(step)
   }

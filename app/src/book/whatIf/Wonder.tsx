@@ -1,0 +1,127 @@
+import type { Dish } from 'contract/dish'
+import { SCHOOLS } from 'core/book/schools'
+import type { ReactNode } from 'react'
+import { View } from 'react-native'
+import { useReadsIn } from '../../setup/useKitchen'
+import { Button } from '../../ui/Button'
+import { Dial } from '../../ui/Dial'
+import { OneOf } from '../../ui/OneOf'
+import { Text } from '../../ui/Text'
+import { degrees } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { MOST_PORTIONS, POWER_KW, type WhatIf } from './useWhatIf'
+
+type Props = Pick<WhatIf, 'wondered' | 'change' | 'reset'> & { dish: Dish }
+
+/** What may be wondered about, each by two targets, the arrow keys or typed. */
+export function Wonder({ dish, wondered, change, reset }: Props) {
+  const t = useWords('book')
+  const readsIn = useReadsIn()
+  const { portions, powerW, riceTempC, riceWaterFraction, sauceFactor, cutFactor, egg } = wondered
+  const shown = (tempC: number) => Math.round(degrees({ tempC }, readsIn))
+  const tempOf = (value: number) => (readsIn === 'F' ? ((value - 32) * 5) / 9 : value)
+  const common = { lessLabel: t('whatIf.ask.less'), moreLabel: t('whatIf.ask.more') }
+  const hasEgg = dish.components.some(({ role }) => role === 'egg')
+  const hasCut = dish.components.some(({ cut }) => cut?.sizeMm != null)
+  const hasSauce = dish.components.some(({ role }) => role === 'liquidSeasoning')
+  return (
+    <View className="gap-2">
+      <View className="flex-row flex-wrap gap-x-5 gap-y-2">
+        <Asked name={t('whatIf.ask.portions')}>
+          <Dial
+            {...common}
+            name={t('whatIf.ask.portions')}
+            value={portions}
+            least={1}
+            most={MOST_PORTIONS}
+            unit={t('whatIf.ask.portionsUnit', { count: portions })}
+            onChange={(value) => change({ portions: Math.round(value) })}
+          />
+        </Asked>
+        <Asked name={t('whatIf.ask.power')}>
+          <Dial
+            {...common}
+            name={t('whatIf.ask.power')}
+            value={powerW / 1000}
+            least={POWER_KW.least}
+            most={POWER_KW.most}
+            step={0.5}
+            unit={t('whatIf.ask.powerUnit')}
+            onChange={(value) => change({ powerW: value * 1000 })}
+          />
+        </Asked>
+        <Asked name={t('whatIf.ask.riceTemp')}>
+          <Dial
+            {...common}
+            name={t('whatIf.ask.riceTemp')}
+            value={shown(riceTempC)}
+            least={shown(0)}
+            most={shown(40)}
+            step={readsIn === 'F' ? 4 : 2}
+            unit={`°${readsIn}`}
+            onChange={(value) => change({ riceTempC: Math.round(tempOf(value) * 10) / 10 })}
+          />
+        </Asked>
+        <Asked name={t('whatIf.ask.water')}>
+          <Dial
+            {...common}
+            name={t('whatIf.ask.water')}
+            value={Math.round(riceWaterFraction * 100)}
+            least={50}
+            most={74}
+            unit={t('whatIf.ask.waterUnit')}
+            onChange={(value) => change({ riceWaterFraction: value / 100 })}
+          />
+        </Asked>
+        {hasSauce && (
+          <Asked name={t('whatIf.ask.sauce')}>
+            <Dial
+              {...common}
+              name={t('whatIf.ask.sauce')}
+              value={sauceFactor}
+              least={0.2}
+              most={4}
+              step={0.2}
+              unit={t('whatIf.ask.timesUnit')}
+              onChange={(value) => change({ sauceFactor: value })}
+            />
+          </Asked>
+        )}
+        {hasCut && (
+          <Asked name={t('whatIf.ask.cut')}>
+            <Dial
+              {...common}
+              name={t('whatIf.ask.cut')}
+              value={cutFactor}
+              least={0.4}
+              most={3}
+              step={0.2}
+              unit={t('whatIf.ask.timesUnit')}
+              onChange={(value) => change({ cutFactor: value })}
+            />
+          </Asked>
+        )}
+      </View>
+      {hasEgg && (
+        <View>
+          <Text tone="ash">{t('whatIf.ask.egg')}</Text>
+          <OneOf
+            name={t('whatIf.ask.egg')}
+            of={[null, ...SCHOOLS.egg]}
+            chosen={egg}
+            words={(one) => (one === null ? t('whatIf.ask.eggDish') : t(`schools.values.egg.${one}.name`))}
+            onChoose={(one) => change({ egg: one })}
+          />
+        </View>
+      )}
+      <Button size="body" label={t('whatIf.ask.reset')} className="w-36" onPress={reset} />
+    </View>
+  )
+}
+
+const Asked = ({ name, children }: { name: string; children: ReactNode }) => (
+  <View className="w-full gap-1 md:w-[236px]">
+    <Text tone="ash">{name}</Text>
+    {children}
+  </View>
+)
