@@ -61,7 +61,7 @@ export function useLiveRest(run: Run): LiveRest {
       () => answer(null, no),
     )
   })
-  useEffect(ask, [run.id, lastId, run.events.length, state.stepIndex, overdue, isOpen, dish, station, kitchen])
+  useEffect(() => ask(), [run.id, lastId, run.events.length, state.stepIndex, overdue, isOpen, dish, station, kitchen])
   return {
     ...seen,
     follow: (causeId) => {

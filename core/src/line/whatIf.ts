@@ -40,7 +40,7 @@ export function dishAsWondered(dish: Dish, { sauceFactor, cutFactor, egg }: Wond
     components: dish.components.map((one) => ({
       ...one,
       ...(one.role === 'liquidSeasoning' && { ratioG: one.ratioG * sauceFactor }),
-      ...(one.cut?.sizeMm != null && { cut: { ...one.cut, sizeMm: one.cut.sizeMm * cutFactor } }),
+      ...(one.cut && one.cut.sizeMm !== null && { cut: { ...one.cut, sizeMm: one.cut.sizeMm * cutFactor } }),
     })),
   }
 }

@@ -1,14 +1,14 @@
 import type { Kitchen } from 'contract/kitchen'
 import { heatOf } from 'core/line/batchScore'
 import type { Wondered } from 'core/line/whatIf'
-import type { BatchFlameCell, Outcome } from 'core/wok/whatIf/batchFlame'
-import { OUTCOMES } from 'core/wok/whatIf/batchFlame'
+import { OUTCOMES, type BatchFlameCell, type Outcome } from 'core/wok/whatIf/batchFlame'
 import { scaleLinear, scaleLog } from 'd3-scale'
 import { useEffect, useEffectEvent, useRef } from 'react'
 import { View } from 'react-native'
 import Svg, { Circle, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg'
 import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { Cell, Region } from './FlameMapCells'
 import { MOST_PORTIONS, POWER_KW } from './useWhatIf'
 
 const LEFT_PX = 74
@@ -32,6 +32,12 @@ type Props = {
   onMove: (change: { portions: number; powerW: number }) => void
 }
 
+/** Whole portions and half kilowatts that the map has. */
+const withinMap = (portions: number, powerKw: number) => ({
+  portions: Math.min(MOST_PORTIONS, Math.max(1, Math.round(portions))),
+  powerW: Math.min(POWER_KW.most, Math.max(POWER_KW.least, Math.round(powerKw * 2) / 2)) * 1000,
+})
+
 /** Which batches fry on which flame, with this kitchen's stations; a finger or the arrow keys move the batch that is looked at. */
 export function FlameMap(props: Props) {
   const { cells, kitchen, stationKind, portionRiceG, today, wondered, outcome, widthPx, heightPx, onMove } = props
@@ -40,14 +46,9 @@ export function FlameMap(props: Props) {
   const x = scaleLinear([0, (MOST_PORTIONS * portionRiceG) / 1000], [LEFT_PX, widthPx - 6])
   const y = scaleLog([POWER_KW.least, POWER_KW.most], [heightPx - BOTTOM_PX, 8])
   const riceKg = (portions: number) => (portions * portionRiceG) / 1000
-  const move = useEffectEvent((portions: number, powerKw: number) =>
-    onMove({
-      portions: Math.min(MOST_PORTIONS, Math.max(1, Math.round(portions))),
-      powerW: Math.min(POWER_KW.most, Math.max(POWER_KW.least, Math.round(powerKw * 2) / 2)) * 1000,
-    }),
-  )
+  const move = (portions: number, powerKw: number) => onMove(withinMap(portions, powerKw))
   const moveTo = useEffectEvent((px: number, py: number) =>
-    move((x.invert(px) * 1000) / portionRiceG, y.invert(Math.min(heightPx - BOTTOM_PX, Math.max(8, py)))),
+    onMove(withinMap((x.invert(px) * 1000) / portionRiceG, y.invert(Math.min(heightPx - BOTTOM_PX, Math.max(8, py))))),
   )
   useEffect(() => {
     const element = place.current as unknown as HTMLElement | null
@@ -196,58 +197,6 @@ export function FlameMap(props: Props) {
         />
       </Svg>
     </View>
-  )
-}
-
-type Box = { x: number; y: number; width: number; height: number }
-
-function Cell({ cell, ...box }: Box & { cell: BatchFlameCell }) {
-  const { outcome, riceS } = cell
-  return (
-    <G>
-      <Rect {...box} fill={FILL[outcome](riceS ?? Infinity)} />
-      {outcome !== 'fries' && <Rect {...box} fill={`url(#what-if-${outcome})`} />}
-    </G>
-  )
-}
-const FILL: Readonly<Record<Outcome, (riceS: number) => string>> = {
-  fries: (riceS) =>
-    riceS <= 60 ? 'rgb(var(--ember-full))' : riceS <= 120 ? 'rgb(var(--ember-high))' : 'rgb(var(--ember-medium))',
-  slow: () => 'rgb(var(--ember-low))',
-  steams: () => CHANNEL,
-  full: () => CHANNEL,
-}
-
-type RegionProps = {
-  cells: readonly BatchFlameCell[]
-  x: (kg: number) => number
-  y: (kw: number) => number
-  words: string
-}
-/** The name of an outcome, in the middle of where it is; none where there is hardly any of it. */
-function Region({ cells, x, y, words }: RegionProps) {
-  if (cells.length < 5) return null
-  const mid = (some: number[]) => some.sort((a, b) => a - b)[Math.floor(some.length / 2)]!
-  const row = mid(cells.map(({ powerW }) => powerW))
-  const inRow = cells.filter(({ powerW }) => powerW === row).map(({ riceG }) => riceG)
-  const atX = x((Math.min(...inRow) + Math.max(...inRow)) / 2000)
-  const atY = y(row / 1000)
-  const wide = words.length * 8.5 + 14
-  return (
-    <G>
-      <Rect x={atX - wide / 2} y={atY - 13} width={wide} height={24} rx={2} fill={CHANNEL} />
-      <SvgText
-        x={atX}
-        y={atY + 5}
-        fontSize={16}
-        fontWeight="700"
-        fontFamily={FONT}
-        textAnchor="middle"
-        fill={IN_CHANNEL}
-      >
-        {words}
-      </SvgText>
-    </G>
   )
 }
 

@@ -22,7 +22,7 @@ export function Wonder({ dish, wondered, change, reset }: Props) {
   const tempOf = (value: number) => (readsIn === 'F' ? ((value - 32) * 5) / 9 : value)
   const common = { lessLabel: t('whatIf.ask.less'), moreLabel: t('whatIf.ask.more') }
   const hasEgg = dish.components.some(({ role }) => role === 'egg')
-  const hasCut = dish.components.some(({ cut }) => cut?.sizeMm != null)
+  const hasCut = dish.components.some(({ cut }) => (cut?.sizeMm ?? null) !== null)
   const hasSauce = dish.components.some(({ role }) => role === 'liquidSeasoning')
   return (
     <View className="gap-2">

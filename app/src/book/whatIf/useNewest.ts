@@ -21,7 +21,7 @@ export function useNewest<T>(key: string, ask: (() => Promise<T>) | null): { val
       })
   })
   // Asked again when the question or the last answer changed.
-  useEffect(next, [key, answer])
+  useEffect(() => next(), [key, answer])
   useEffect(() => {
     isGone.current = false
     return () => {
