@@ -15,6 +15,8 @@ export const Station = z.strictObject({
   capPortions: z.int().positive(),
   /** What is known of its metal and flame; absent where nobody said more than its kind and power. */
   heat: z.strictObject({ version: z.int().positive(), plate: StationPlate }).optional(),
+  /** What its runs say of the model's seconds, and what those of each dish say besides; absent until there are some. */
+  learned: z.strictObject({ factor: z.number().positive(), dishes: z.record(Slug, z.number().positive()) }).optional(),
 })
 export type Station = z.infer<typeof Station>
 

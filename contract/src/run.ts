@@ -74,6 +74,7 @@ export const Score = z.strictObject({
       riceTempC: z.number().min(-40).max(100),
       riceWaterFraction: z.number().min(0).max(1),
       choice: z.record(z.string().max(40), z.string().max(40)),
+      learned: z.number().min(0.5).max(2).optional(),
       warns: z.array(z.enum(TOO_MUCH_CODES)),
     })
     .optional(),

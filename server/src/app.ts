@@ -24,6 +24,7 @@ import { printRoutes } from './rice/print/print.route'
 import { healthRoutes } from './setup/health.route'
 import { kitchenRoutes } from './setup/kitchen.route'
 import { plateRoutes } from './setup/station/plates.route'
+import { learnedRoutes } from './wok/learned.route'
 import { runRoutes } from './wok/runs.route'
 import { stationRoutes } from './wok/stations.route'
 import { isGone } from './db/pool'
@@ -102,6 +103,7 @@ export function createApp(
   app.route('/api', runRoutes)
   app.route('/api', stationRoutes)
   app.route('/api', plateRoutes)
+  app.route('/api', learnedRoutes)
   app.route('/api', recordRoutes)
   app.route('/api', feedRoutes)
   app.route('/api', liveRoutes(follower))

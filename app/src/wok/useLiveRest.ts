@@ -54,7 +54,7 @@ export function useLiveRest(run: Run): LiveRest {
   const ask = useEffectEvent(() => {
     const no = (answered.current += 1)
     if (!dish || !station || !kitchen || !isOpen) return
-    const plate = heatOf(station).station
+    const plate = heatOf(station, undefined, dish.id).station
     const askedMs = kitchenNowMs()
     inWokWorker(async (work) => work.retimeRun(dish, run, run.events, plate, kitchen, askedMs)).then(
       (rest) => answer(rest, no),

@@ -104,12 +104,12 @@ export function workOut({ kitchen, rice }: AskedOf, wanted: LineNow<Station, Dis
     roughly(matterOf(kitchen, { dish, station }), { dish, station }, kitchen, rice)
   for (const { dish, station } of wanted.times) {
     work(matterOf(kitchen, { dish, station }), rice, { kept: times, last: lastTimes }, async (functions) =>
-      functions.stationTimes(dish, station.capPortions, heatOf(station, rice), tools, kitchen),
+      functions.stationTimes(dish, station.capPortions, heatOf(station, rice, dish.id), tools, kitchen),
     )
   }
   for (const { dish, station, batch } of wanted.scores) {
     work(scoreMatter(kitchen, { dish, station }, batch), rice, { kept: scores, last: lastScores }, async (functions) =>
-      functions.batchScore(dish, batch, heatOf(station, rice), tools, kitchen),
+      functions.batchScore(dish, batch, heatOf(station, rice, dish.id), tools, kitchen),
     )
   }
 }
@@ -119,7 +119,7 @@ function roughly(matter: string, { dish, station }: At, kitchen: Kitchen, rice: 
   if (lastTimes.has(matter) || asked.has(key)) return
   asked.add(key)
   inWokWorker(async (functions) =>
-    functions.roughStationTimes(dish, station.capPortions, heatOf(station, rice), kitchen),
+    functions.roughStationTimes(dish, station.capPortions, heatOf(station, rice, dish.id), kitchen),
   ).then(
     (answer) => {
       if (!answer || lastTimes.has(matter)) return

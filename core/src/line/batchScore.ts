@@ -7,6 +7,7 @@ import type { CookRules } from '../safety/limits'
 import type { Handling } from '../wok/heat/parameters'
 import { usualHandling, usualStation } from '../wok/heat/usualStations'
 import type { HeatStation } from '../wok/heat/vessel'
+import { factorFor } from '../wok/learn/learn'
 import type { Score } from '../wok/score'
 import { dishFromBook } from '../wok/sequence/fromBook'
 import { scoreOf } from '../wok/sequence/scoreOf'
@@ -19,6 +20,8 @@ export type BatchHeat = {
   handling: Handling
   riceTempC: number
   riceWaterFraction: number
+  /** What the kitchen's runs say of its seconds; it is in the station's efficiency already. */
+  learned?: number | undefined
 }
 
 /** A station of the kitchen with what is known of its heat; without a version it is what is usual for its kind and power. */
@@ -26,6 +29,8 @@ export type HeatedStation = {
   kind: Dish['stationKind']
   powerW: number | null
   heat?: { version: number; plate: HeatStation } | undefined
+  /** What its runs, and those of dishes, say of the model's seconds. */
+  learned?: { factor: number; dishes: Readonly<Record<string, number>> } | undefined
 }
 /** What a score needs to know of the rice. */
 export type RiceNow = Pick<RiceAtWok, 'tempC' | 'waterFraction'>
@@ -39,11 +44,21 @@ export const riceInSteps = ({ tempC, waterFraction }: RiceNow): RiceNow => ({
   waterFraction: Math.round(Math.round(waterFraction / STEPS.water) * STEPS.water * 100) / 100,
 })
 
-/** The heat of a station, with rice from the fridge unless more is known of it. */
-export function heatOf({ kind, powerW, heat }: HeatedStation, rice: RiceNow = CHILLED_RICE): BatchHeat {
-  const station = heat?.plate ?? usualStation(kind, powerW)
+/**
+ * The heat of a station for a dish, with rice from the fridge unless more is known of it. Where its runs take longer than the
+ * model says, less of its flame reaches the food.
+ */
+export function heatOf(
+  { kind, powerW, heat, learned }: HeatedStation,
+  rice: RiceNow = CHILLED_RICE,
+  dishId: string | null = null,
+): BatchHeat {
+  const known = heat?.plate ?? usualStation(kind, powerW)
+  const factor = factorFor(learned?.factor, dishId === null ? undefined : learned?.dishes[dishId])
+  const station = factor === 1 ? known : { ...known, efficiency: Math.min(0.95, known.efficiency / factor) }
   return {
     station,
+    ...(factor !== 1 && { learned: factor }),
     stationVersion: heat?.version ?? 0,
     handling: usualHandling(station),
     riceTempC: rice.tempC,
@@ -105,8 +120,9 @@ export function batchScore(
   const { choice, finding, steps, rejected, runnerUp, pins, warns } = derived
   if (finding !== null || choice === null)
     return { kind: 'infeasible', finding: finding ?? { bad: [], change: null }, batch, pins }
-  const { stationVersion, handling, riceTempC, riceWaterFraction } = heat
-  const score = scoreOf(steps, batch, { stationVersion, handling, riceTempC, riceWaterFraction, choice, warns }, tools)
+  const { stationVersion, handling, riceTempC, riceWaterFraction, learned } = heat
+  const basis = { stationVersion, handling, riceTempC, riceWaterFraction, choice, warns }
+  const score = scoreOf(steps, batch, learned === undefined ? basis : { ...basis, learned }, tools)
   return { kind: 'score', score, batch, derived: { rejected, runnerUp, pins } }
 }
 

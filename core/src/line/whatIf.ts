@@ -51,8 +51,12 @@ const batchOf = (portions: number): BatchInput => ({
   parts: [{ portions, modifiers: [] }],
 })
 
-function heatAsWondered(station: HeatedStation, { powerW, riceTempC, riceWaterFraction }: Wondered): BatchHeat {
-  const heat = heatOf(station, { tempC: riceTempC, waterFraction: riceWaterFraction })
+function heatAsWondered(
+  dishId: string,
+  station: HeatedStation,
+  { powerW, riceTempC, riceWaterFraction }: Wondered,
+): BatchHeat {
+  const heat = heatOf(station, { tempC: riceTempC, waterFraction: riceWaterFraction }, dishId)
   return { ...heat, station: { ...heat.station, powerW } }
 }
 
@@ -66,7 +70,7 @@ export function whatIfScore(
   rules: CookRules,
 ): WonderedScore {
   const changed = dishAsWondered(dish, wondered)
-  const heat = heatAsWondered(station, wondered)
+  const heat = heatAsWondered(dish.id, station, wondered)
   const result = batchScore(changed, batchOf(wondered.portions), heat, tools, rules)
   if (result.kind !== 'score') return { result, trace: [] }
   const batch = liveBatch(changed, batchOf(wondered.portions), result.score, heat.station, rules)
@@ -115,7 +119,7 @@ function inputsOf(
     sequenceInput(
       changed,
       { ...ordered.batch, riceMassG: riceG },
-      heatAsWondered(station, { ...wondered, powerW }),
+      heatAsWondered(dish.id, station, { ...wondered, powerW }),
       rules,
     )
 }

@@ -186,6 +186,8 @@ export type ScoreBasis = {
   riceWaterFraction: number
   /** The way that was chosen, school by school. */
   choice: Readonly<Record<string, string>>
+  /** What the kitchen's own runs say of the station and the dish: the model's seconds take so many times as long. */
+  learned?: number | undefined
   /** The batch is too much for the station: it is too full to work in, or steams. */
   warns: readonly TooMuch[]
 }

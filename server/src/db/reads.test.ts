@@ -97,6 +97,8 @@ test('no read of a screen walks through a table that grows', async () => {
     '/stations',
     '/stations/ring-a/plate',
     '/stations/ring-a/plate/versions',
+    '/learned/station/ring-a',
+    '/learned/dish/duck',
     '/record/runs',
     `/record/runs?day=${today}`,
     '/record/runs?dish=duck',

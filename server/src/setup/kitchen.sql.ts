@@ -1,5 +1,6 @@
 import { Kitchen } from 'contract/kitchen'
 import type { RuleSet } from 'core/safety/limits'
+import { factorFor } from 'core/wok/learn/learn'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
@@ -39,10 +40,34 @@ async function listStations(db: Db, kitchenId: string): Promise<unknown[]> {
       WHERE s.kitchen_id = ? ORDER BY s.position`,
     [kitchenId],
   )
-  return rows.map(({ version, plate, ...station }) => ({
-    ...station,
-    ...(version !== null && { heat: { version: Number(version), plate: plate as unknown } }),
-  }))
+  const learned = await listLearned(db, kitchenId)
+  const factors = (kind: string) => learned.filter((one) => one.kind === kind)
+  const dishes = Object.fromEntries(factors('dish').map(({ subjectId, factor }) => [subjectId, factor]))
+  return rows.map(({ version, plate, ...station }) => {
+    const own = factors('station').find(({ subjectId }) => subjectId === station['id'])
+    return {
+      ...station,
+      ...(version !== null && { heat: { version: Number(version), plate: plate as unknown } }),
+      ...(own && { learned: { factor: own.factor, dishes } }),
+    }
+  })
+}
+
+/** Factors in whole steps, so that scores stay what they are while a factor moves by less. */
+async function listLearned(
+  db: Db,
+  kitchenId: string,
+): Promise<{ kind: string; subjectId: string; factor: number }[]> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    'SELECT kind, subject_id AS subjectId, factor FROM learned WHERE kitchen_id = ? ORDER BY kind, subject_id',
+    [kitchenId],
+  )
+  return rows.flatMap((row) => {
+    const factor = factorFor(Number(row['factor']), 1)
+    return factor === 1 && row['kind'] === 'dish'
+      ? []
+      : [{ kind: String(row['kind']), subjectId: String(row['subjectId']), factor }]
+  })
 }
 
 export async function saveRuleSet(connection: PoolConnection, kitchenId: string, ruleSet: RuleSet): Promise<void> {

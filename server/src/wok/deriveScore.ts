@@ -41,7 +41,7 @@ function scored(kitchen: Kitchen, { dish, batch, station }: Asked): BatchScore {
   const key = JSON.stringify([dish, batch, station, kitchen.tools, kitchen.ruleSet, kitchen.isScottish])
   const before = known.get(key)
   if (before) return before
-  const result = batchScore(dish, batch, heatOf(station), kitchen.tools, kitchen)
+  const result = batchScore(dish, batch, heatOf(station, undefined, dish.id), kitchen.tools, kitchen)
   if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value!)
   known.set(key, result)
   return result

@@ -3,6 +3,7 @@ import { runState } from 'core/wok/run'
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import { announce, type Change } from '../db/outbox'
 import { inTransaction } from '../db/pool'
+import { learnFrom } from './learnFrom'
 import { findRun, listOpenRuns, lockRun, saveRunState } from './runs.sql'
 
 /** What changes on screen when a run begins, moves or ends. */
@@ -18,6 +19,7 @@ export async function settleRun(connection: PoolConnection, kitchenId: string, r
   const endedAtMs = endedMs === null ? null : Math.round(endedMs)
   if (state === run.state && endedAtMs === run.endedAtMs) return run
   await saveRunState(connection, kitchenId, run.id, state, endedAtMs)
+  if (state === 'finished') await learnFrom(connection, kitchenId, run, nowMs)
   return { ...run, state, endedAtMs }
 }
 
