@@ -13,6 +13,7 @@ import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatMassG } from '../words/format'
+import { LearnedSection } from '../wok/learned/LearnedSection'
 import { useWords } from '../words/i18n'
 import { Heading } from './BookParts'
 import { BalancePanel } from './balance/BalancePanel'
@@ -115,6 +116,7 @@ export function DishBody(props: BodyProps) {
         <Heading>{t('dish.variations')}</Heading>
         <Variations dish={dish} kitchen={kitchen} shelf={shelf} style={style} day={day} />
         {hasScore && <DishScore dish={dish} portions={portions} kitchen={kitchen} />}
+        <LearnedSection kind="dish" id={dish.id} />
         <Heading>{t('dish.versions')}</Heading>
         <Versions dish={dish} timeZone={kitchen.timeZone} />
       </View>

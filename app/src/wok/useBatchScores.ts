@@ -31,7 +31,10 @@ export function useBatchScores(
         queryKey: ['batchScore', dish, batch, station, tools, rules],
         enabled: station !== undefined,
         queryFn: ({ signal }: { signal: AbortSignal }) =>
-          inWokWorker<BatchScore>(async (work) => work.batchScore(dish, batch, heatOf(station!, undefined, dish.id), tools, rules), signal),
+          inWokWorker<BatchScore>(
+            async (work) => work.batchScore(dish, batch, heatOf(station!, undefined, dish.id), tools, rules),
+            signal,
+          ),
         staleTime: Infinity,
       })),
     },

@@ -12,6 +12,7 @@ import { PageHeading } from '../../ui/PageHeading'
 import { Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { useIsWide } from '../../ui/useIsWide'
+import { LearnedSection } from '../../wok/learned/LearnedSection'
 import { formatDay, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useKitchen, useReadsIn } from '../useKitchen'
@@ -107,6 +108,7 @@ function KnownStation({ state, station, timeZone }: StationProps) {
             <Text tone="ash">{t(worked.kind === 'working' ? 'station.working' : 'station.noFigures')}</Text>
           )}
           <Text tone="ash">{t('station.probeDecides')}</Text>
+          <LearnedSection kind="station" id={station.id} />
           {!isWide && panel}
         </View>
       </ScrollView>

@@ -117,7 +117,9 @@ test('what was frozen stays, what was thrown away is not looked at', () => {
 
 test('a station and a dish together move in whole steps and stay in their bounds', () => {
   expect(factorFor(undefined, undefined)).toBe(1)
-  expect(factorFor(1.009, undefined)).toBe(1)
-  expect(factorFor(1.08, 1.03)).toBe(1.12)
-  expect(factorFor(1.25, 1.25)).toBe(1.24)
+  expect(factorFor(1.019, undefined)).toBe(1)
+  expect(factorFor(0.985, undefined)).toBe(1)
+  expect(factorFor(0.96, 1)).toBeCloseTo(0.96, 9)
+  expect(factorFor(1.08, 1.03)).toBeCloseTo(1.1, 9)
+  expect(factorFor(1.25, 1.25)).toBeCloseTo(1.24, 9)
 })

@@ -109,8 +109,8 @@ const factorsOf = (shares: ReadonlyMap<string, Share>): Map<string, Factor> =>
     ]),
   )
 
-/** The factor of a station and a dish together, in whole steps, so that scores do not change with every run. */
+/** The factor of a station and a dish together, in whole steps towards 1, so that scores do not change with every run. */
 export function factorFor(station: number | undefined, dish: number | undefined): number {
   const both = Math.min(FACTOR.most, Math.max(FACTOR.least, (station ?? 1) * (dish ?? 1)))
-  return Math.round(Math.round(both / FACTOR.step) * FACTOR.step * 100) / 100
+  return 1 + Math.trunc((both - 1) / FACTOR.step + Math.sign(both - 1) * 1e-9) * FACTOR.step
 }

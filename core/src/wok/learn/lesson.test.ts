@@ -43,7 +43,7 @@ test('a run that takes a tenth longer says so; the seconds in which somebody loo
 test('a run that went on by itself says that the plan was right', () => {
   const yes = score.steps
     .filter(({ check }) => check)
-    .map((step, i) => event(0, { kind: 'checked', stepId: step.id, ok: true, tempC: null, tempF: null }))
+    .map((step) => event(0, { kind: 'checked', stepId: step.id, ok: true, tempC: null, tempF: null }))
   let atS = 0
   const events = score.steps.flatMap((step, i) => {
     atS += step.durationS
