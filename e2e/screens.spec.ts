@@ -14,6 +14,7 @@ const SCREENS = [
   '/setup/station/ring-b/calibrate',
   '/setup/parts',
   '/book/duck/what-if',
+  '/wok/rehearse',
   '/nowhere',
 ] as const
 

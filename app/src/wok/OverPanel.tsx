@@ -9,8 +9,15 @@ import { Text } from '../ui/Text'
 import { formatClock, formatLate } from '../words/format'
 import { useWords } from '../words/i18n'
 
+type Props = {
+  run: Run
+  state: RunState
+  /** After a rehearsal there is no record, only another one. */
+  onRehearsed: (() => void) | null
+}
+
 /** The run is over: how it went in two figures, and where to go. */
-export function OverPanel({ run, state }: { run: Run; state: RunState }) {
+export function OverPanel({ run, state, onRehearsed }: Props) {
   const t = useWords('wok')
   const router = useRouter()
   const isStopped = state.status === 'stopped'
@@ -29,9 +36,11 @@ export function OverPanel({ run, state }: { run: Run; state: RunState }) {
           </Text>
         )}
         <Text size="step" tone="ash" className="text-center">
-          {isStopped
-            ? t('finished.stoppedDetail')
-            : t('finished.detail', { time: formatClock(tookS), plan: formatClock(run.score.totalS) })}
+          {onRehearsed
+            ? t('rehearse.over', { time: formatClock(tookS), plan: formatClock(run.score.totalS) })
+            : isStopped
+              ? t('finished.stoppedDetail')
+              : t('finished.detail', { time: formatClock(tookS), plan: formatClock(run.score.totalS) })}
         </Text>
         {run.twicePortions > 0 && (
           <Notice kind="conflict" title={t('finished.cookedTwice', { count: run.twicePortions })}>
@@ -40,7 +49,16 @@ export function OverPanel({ run, state }: { run: Run; state: RunState }) {
         )}
       </View>
       <View className="flex-row gap-2.5">
-        <Button isTall label={t('finished.record')} className="w-36" onPress={() => router.push(`/record/${run.id}`)} />
+        {onRehearsed ? (
+          <Button isTall label={t('rehearse.again')} className="w-36" onPress={onRehearsed} />
+        ) : (
+          <Button
+            isTall
+            label={t('finished.record')}
+            className="w-36"
+            onPress={() => router.push(`/record/${run.id}`)}
+          />
+        )}
         <Button
           isTall
           kind="main"

@@ -5,7 +5,7 @@ import { useNowMs } from '../device/clock'
 import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
-import { Empty, Loading, Problem } from '../ui/states'
+import { Loading, Problem } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
@@ -13,6 +13,7 @@ import { useLinePlan } from '../line/useLinePlan'
 import { WideWok } from './WideWok'
 import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
+import { PhoneStations } from './idle/PhoneStations'
 import { HeatChip } from './StepFace'
 import { useStepWords } from './stepWords'
 import { useOpenRuns } from './useRuns'
@@ -73,7 +74,7 @@ function PhoneWok() {
       ) : isPending && runs.length === 0 ? (
         <Loading what={t('loading')} />
       ) : open.length === 0 ? (
-        <Empty title={t('none')} detail={t('noneDetail')} />
+        <PhoneStations />
       ) : (
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
           <View role="list">

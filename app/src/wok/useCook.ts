@@ -8,7 +8,7 @@ import { useEffect, useReducer, useRef } from 'react'
 import { kitchenNowMs } from '../device/clock'
 import { give } from '../device/signal'
 import { REST_MS } from './useRest'
-import { sayOfRun } from './useRuns'
+import type { SaidOfRun, sayOfRun } from './useRuns'
 import type { RunStep } from './stepWords'
 
 const SOON_S = 5
@@ -31,11 +31,13 @@ export type Cook = {
   setHandsFree: (on: boolean) => void
 }
 
+type CookOptions = { voice: number; onSaid: (eventId: string) => void; sayOf: typeof sayOfRun }
+
 /**
  * A run as it stands this second, and what its cook can say of it. Ear and hand are told when it moves, each station in a
  * voice of its own; `onSaid` hears of what may change the rest.
  */
-export function useCook(run: Run, voice: number, onSaid: (eventId: string) => void): Cook {
+export function useCook(run: Run, { voice, onSaid, sayOf }: CookOptions): Cook {
   /** Two taps may both be heard before the face changes: the second says nothing new. */
   const lastDone = useRef<{ stepId: string; eventId: string; atMs: number } | null>(null)
   const [, lookAgain] = useReducer((looks: number) => looks + 1, 0)
@@ -51,8 +53,8 @@ export function useCook(run: Run, voice: number, onSaid: (eventId: string) => vo
   })
   useRunSignals(state, step, nowMs, voice)
 
-  const say = (said: Parameters<typeof sayOfRun>[1]) => {
-    const eventId = sayOfRun(run.id, said)
+  const say = (said: SaidOfRun) => {
+    const eventId = sayOf(run.id, said)
     onSaid(eventId)
     lookAgain()
     return eventId

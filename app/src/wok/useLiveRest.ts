@@ -7,7 +7,7 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import { useDishes } from '../book/useDishes'
 import { kitchenNowMs } from '../device/clock'
 import { useKitchen } from '../setup/useKitchen'
-import { sayOfRun } from './useRuns'
+import type { sayOfRun } from './useRuns'
 import { inWokWorker } from './wokWorker'
 
 /** While a step is overdue its rest is looked at again so often [ms]. */
@@ -27,7 +27,7 @@ const QUIET: Pick<LiveRest, 'warnings' | 'isUnable'> = { warnings: [], isUnable:
  * The rest of a run from the true state of its food, in the worker. Every device looks ahead for itself; only the one on which
  * something was said writes the new rest into the run.
  */
-export function useLiveRest(run: Run): LiveRest {
+export function useLiveRest(run: Run, sayOf: typeof sayOfRun): LiveRest {
   const dish = useDishes().data?.dishes.find((one) => one.id === run.dishId)
   const kitchen = useKitchen().data
   const station = kitchen?.stations.find((one) => one.id === run.stationId)
@@ -49,7 +49,7 @@ export function useLiveRest(run: Run): LiveRest {
     const step = state.steps[state.stepIndex]
     if (!rest || rest.steps.length === 0 || !step) return
     const { steps, why, componentId } = rest
-    sayOfRun(run.id, { kind: 'retimed', stepId: step.id, steps, why, componentId, causeId: EventId.parse(causeId) })
+    sayOf(run.id, { kind: 'retimed', stepId: step.id, steps, why, componentId, causeId: EventId.parse(causeId) })
   })
   const ask = useEffectEvent(() => {
     const no = (answered.current += 1)

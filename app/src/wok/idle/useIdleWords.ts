@@ -1,0 +1,36 @@
+import type { Station } from 'contract/kitchen'
+import type { StationPastRow } from 'contract/station'
+import { heatOf } from 'core/line/batchScore'
+import { isWashed } from 'core/line/stationPast'
+import { restingC } from 'core/wok/heat/resting'
+import { sameVesselOf } from 'core/wok/heat/vessel'
+import { useReadsIn } from '../../setup/useKitchen'
+import { formatTemp } from '../../words/format'
+import { useWords } from '../../words/i18n'
+
+/** Metal below this is called cold: it does not burn who touches it [°C]. */
+const COLD_C = 45
+/** What nobody measured is said to this many degrees. */
+const ROUND_C = 10
+
+/** What an idle station last cooked, how hot its metal still is, and whether it is clean. */
+export function useIdleWords() {
+  const t = useWords('wok')
+  const readsIn = useReadsIn()
+  return (
+    station: Station,
+    past: StationPastRow | undefined,
+    dishNameOf: (id: string) => string | undefined,
+    nowMs: number,
+  ): string => {
+    if (!past?.lastDishId || past.usedUntilMs === null) return t('idle.never')
+    const restedS = Math.max(0, (nowMs - past.usedUntilMs) / 1000)
+    const metalC = restingC(sameVesselOf(heatOf(station).station), Math.round(restedS / 10) * 10)
+    const metal =
+      metalC < COLD_C
+        ? t('idle.cold')
+        : t('idle.metal', { temp: formatTemp({ tempC: Math.round(metalC / ROUND_C) * ROUND_C }, readsIn) })
+    const last = t('idle.last', { dish: dishNameOf(past.lastDishId) ?? past.lastDishId, min: Math.round(restedS / 60) })
+    return [last, metal, ...(isWashed(past) ? [t('idle.clean')] : [])].join(' · ')
+  }
+}
