@@ -127,6 +127,9 @@ export { expect }
 /** The application's own files are on the device: from here on it opens without a network. */
 export const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
 
+/** What somebody said of a run, in its order; that a device worked the rest out again nobody said. */
+export const cookSaid = ({ events }: Run) => events.filter(({ kind }) => kind !== 'retimed')
+
 /** The big button of the line. */
 export const fireButton = (page: Page) => page.getByRole('button', { name: /^Fire / })
 

@@ -1,5 +1,5 @@
 import type { BrowserContext } from '@playwright/test'
-import { expect, fireFirst, shellKept, step, test } from './kitchen'
+import { cookSaid, expect, fireFirst, shellKept, step, test } from './kitchen'
 import { WIDE_PX } from './looks'
 import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
 
@@ -84,14 +84,14 @@ test.describe('a device that keeps nothing', () => {
       await kitchen.pass(context, 36)
       await page.getByRole('button', { name: /^Done/ }).click()
       await expect(step(page)).toHaveText('Egg out')
-      await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['done'])
+      await expect.poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind)).toEqual(['done'])
       await context.setOffline(true)
       await page.getByRole('button', { name: /^Yes, it is/ }).click()
       await expect(page.getByText(title)).toBeVisible()
       await expect(page.getByText(/lost if this page is closed/)).toBeVisible()
       await context.setOffline(false)
       await kitchen.pass(context, 5)
-      await expect.poll(async () => (await kitchen.run(runId)).events.length, { timeout: 20_000 }).toBe(2)
+      await expect.poll(async () => cookSaid(await kitchen.run(runId)).length, { timeout: 20_000 }).toBe(2)
     })
 })
 
@@ -122,10 +122,11 @@ test.describe('a clock that is set', () => {
       await expect(step(page)).toHaveText('Egg out')
       await context.setOffline(false)
       await expect
-        .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind), { timeout: 20_000 })
+        .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind), { timeout: 20_000 })
         .toEqual(['done'])
-      const { events, firedAtMs } = await kitchen.run(runId)
-      expect(events[0]!.atMs).toBeGreaterThanOrEqual(firedAtMs)
-      expect(Math.abs(events[0]!.atMs - kitchen.now())).toBeLessThan(30_000)
+      const run = await kitchen.run(runId)
+      const [event] = cookSaid(run)
+      expect(event!.atMs).toBeGreaterThanOrEqual(run.firedAtMs)
+      expect(Math.abs(event!.atMs - kitchen.now())).toBeLessThan(30_000)
     })
 })

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, fireButton, fireFirst, hold, step, test } from './kitchen'
+import { cookSaid, expect, fireButton, fireFirst, hold, step, test } from './kitchen'
 
 test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, open, context }) => {
   const page = await open('/line')
@@ -111,16 +111,16 @@ test('trouble: the remedy is read at once, noted with a tap, taken back with und
   await page.getByRole('button', { name: 'Trouble' }).click()
   await expect(page.getByText('Wok off the ring, do not scrape.')).toBeVisible()
   await page.getByRole('button', { name: /^Burning/ }).click()
-  await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['trouble'])
+  await expect.poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind)).toEqual(['trouble'])
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect
-    .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind))
+    .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind))
     .toEqual(['trouble', 'undone'])
 
   await page.getByRole('button', { name: 'Trouble' }).click()
   await page.getByRole('button', { name: /^oil, / }).click()
   await expect
-    .poll(async () => (await kitchen.run(runId)).events.at(-1))
+    .poll(async () => cookSaid(await kitchen.run(runId)).at(-1))
     .toMatchObject({ trouble: 'forgot', componentId: 'oil' })
 
   await page.getByRole('button', { name: 'Trouble' }).click()

@@ -1,4 +1,4 @@
-import { expect, fireButton, fireFirst, shellKept, step, test } from './kitchen'
+import { cookSaid, expect, fireButton, fireFirst, shellKept, step, test } from './kitchen'
 
 test('reload in mid-run: the same step, the same second, nothing said is lost', async ({ kitchen, open, context }) => {
   const page = await open('/line')
@@ -7,7 +7,7 @@ test('reload in mid-run: the same step, the same second, nothing said is lost', 
   await page.getByRole('button', { name: '+10 s' }).click()
   await page.reload()
   await expect(step(page)).toHaveText('Egg in')
-  await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['later'])
+  await expect.poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind)).toEqual(['later'])
 })
 
 test('the network goes in mid-run, the page is reloaded without it, and comes back', async ({
@@ -29,11 +29,11 @@ test('the network goes in mid-run, the page is reloaded without it, and comes ba
   await page.reload()
   await expect(page.getByText(/^No network: the run goes on, 2 kept here/)).toBeVisible()
   await expect(step(page)).not.toHaveText('Egg out')
-  expect((await kitchen.run(runId)).events).toEqual([])
+  expect(cookSaid(await kitchen.run(runId))).toEqual([])
   await context.setOffline(false)
   await kitchen.pass(context, 5)
   await expect
-    .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind), { timeout: 20_000 })
+    .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind), { timeout: 20_000 })
     .toEqual(['done', 'checked'])
 })
 
@@ -76,7 +76,7 @@ test('the server is killed (-9) in mid-run and started again', async ({ kitchen,
   const page = await open('/line')
   const runId = await fireFirst(page)
   await page.getByRole('button', { name: '+10 s' }).click()
-  await expect.poll(async () => (await kitchen.run(runId)).events.length).toBe(1)
+  await expect.poll(async () => cookSaid(await kitchen.run(runId)).length).toBe(1)
   await kitchen.kill()
   await page.getByRole('button', { name: '+10 s' }).click()
   await page.getByRole('button', { name: /^Done/ }).click()
@@ -84,7 +84,7 @@ test('the server is killed (-9) in mid-run and started again', async ({ kitchen,
   await kitchen.start()
   await context.clock.fastForward(3000)
   await expect
-    .poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind), { timeout: 20_000 })
+    .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind), { timeout: 20_000 })
     .toEqual(['later', 'later', 'done'])
   await expect(step(page)).toHaveText(/Oil in|Egg in/)
 })
@@ -116,7 +116,7 @@ for (const gapMs of [0, 60, 150, 300, 450, 600]) {
     )
     await expect(step(page)).toHaveText('Oil in')
     await page.waitForTimeout(900)
-    expect((await kitchen.run(runId)).events).toHaveLength(1)
+    expect(cookSaid(await kitchen.run(runId))).toHaveLength(1)
   })
 }
 
@@ -136,7 +136,7 @@ test('a second tap that meets a check does not answer it; the last tap can be ta
   await page.waitForTimeout(200)
   await page.mouse.click(box!.x + 40, box!.y + 40)
   await expect(step(page)).toHaveText('Egg out')
-  await expect.poll(async () => (await kitchen.run(runId)).events.map((event) => event.kind)).toEqual(['done'])
+  await expect.poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind)).toEqual(['done'])
   // On a machine so slow that the tap comes after the rest, it has opened the probe, which says nothing by itself.
   if (await page.getByRole('dialog').isVisible()) await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Undo: Egg in' }).click()
@@ -163,7 +163,7 @@ test('two phones say Done for the same step before either hears of the other: on
   expect(answer.status).toBe(200)
   await context.setOffline(false)
   const doneSteps = async () =>
-    (await kitchen.run(runId)).events.flatMap((one) => ('stepId' in one ? [one.stepId] : []))
+    cookSaid(await kitchen.run(runId)).flatMap((one) => ('stepId' in one ? [one.stepId] : []))
   await expect.poll(doneSteps, { timeout: 20_000 }).toEqual([first!.id, first!.id])
   await expect(step(page)).not.toHaveText('Heat the wok')
   await expect.poll(async () => (await step(page).textContent()) === (await step(other).textContent())).toBe(true)
