@@ -41,7 +41,9 @@ const VOICES = [1, 0.75, 1.26, 0.63] as const
 /** `voice` tells runs apart: the number of the station. */
 export function give(signal: Signal, voice = 0): void {
   const { sound, vibration } = currentSettings()
-  if (vibration && 'vibrate' in navigator) navigator.vibrate(PULSES_MS[signal])
+  // A page that nobody has touched yet may not vibrate, and browsers complain of the try.
+  const isTouched = navigator.userActivation?.hasBeenActive ?? true
+  if (vibration && isTouched && 'vibrate' in navigator) navigator.vibrate(PULSES_MS[signal])
   if (!sound || audio?.state !== 'running') return
   for (const { hz, atS, lastsS } of TONES[signal])
     tone(audio, hz * VOICES[voice % VOICES.length]!, audio.currentTime + atS, lastsS)

@@ -1,10 +1,12 @@
 import { coreOf } from 'core/safety/limits'
 import type { Run } from 'contract/run'
 import { runRecord } from 'core/record/runSummary'
+import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import { kitchenNowMs } from '../device/clock'
 import { useReadsIn } from '../setup/useKitchen'
 import { Notice } from '../ui/Notice'
+import { Button } from '../ui/Button'
 import { Text } from '../ui/Text'
 import { formatLate, formatMassG, formatTemp, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -61,6 +63,7 @@ function Figure({ big, small }: { big: string; small: string }) {
 /** The checks and who answered them when, and what was noted. */
 function Said({ run, zone }: { run: Run; zone: string }) {
   const t = useWords('record')
+  const router = useRouter()
   const readsIn = useReadsIn()
   const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
   const checks = record.steps.filter(({ step }) => step.check !== null)
@@ -112,6 +115,11 @@ function Said({ run, zone }: { run: Run; zone: string }) {
       {run.washedAtMs && <Text>{t('washed', { time: formatTimeS(run.washedAtMs, zone) })}</Text>}
       {run.twicePortions > 0 && <Text>{t('twice', { count: run.twicePortions })}</Text>}
       {record.state.troubles.length === 0 && record.state.addedS === 0 && <Text>{t('noTrouble')}</Text>}
+      <Button
+        label={t('fault.open')}
+        className="mt-2 self-start"
+        onPress={() => router.push(`/record/fault/${run.id}`)}
+      />
     </View>
   )
 }

@@ -1,4 +1,7 @@
+import { faultWords } from './fault/words.en'
+
 export const record = {
+  fault: faultWords,
   title: 'Record',
   loading: 'Fetching the record',
   empty: 'No run yet',

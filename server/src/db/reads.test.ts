@@ -94,6 +94,7 @@ test('no read of a screen walks through a table that grows', async () => {
     '/tickets',
     '/runs',
     `/runs/${runs[0]!.id}`,
+    `/runs/${runs[0]!.id}/comparison`,
     '/stations',
     '/stations/ring-a/plate',
     '/stations/ring-a/plate/versions',

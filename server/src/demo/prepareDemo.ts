@@ -55,6 +55,7 @@ async function create(connection: PoolConnection, nowMs: number, evenings: numbe
     dishes.push(await saveDish(connection, DEMO_KITCHEN_ID, parsed, nowMs - 30 * 24 * HOUR_MS + index))
   }
   await insertRiceHouse(connection, DEMO_KITCHEN_ID, FIRST_DEMO_LOT, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)
+  await setOutPlates(connection, DEMO_KITCHEN_ID, nowMs)
   const { kitchen, house } = await saved(connection)
   await cookPastRice(connection, kitchen, house, nowMs)
   for (let ago = evenings - 1; ago >= 0; ago -= 1) {

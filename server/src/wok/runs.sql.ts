@@ -26,6 +26,24 @@ export async function listOpenRuns(db: Db, kitchenId: string): Promise<Run[]> {
   return withPartsAndEvents(db, kitchenId, rows)
 }
 
+/** The newest finished runs of a dish with no trouble said of them, but one. */
+export async function listRunsGoneWell(
+  db: Db,
+  kitchenId: string,
+  dishId: string,
+  exceptId: string,
+  most: number,
+): Promise<Run[]> {
+  const [rows] = await db.query<RowDataPacket[]>(
+    `${RUN} WHERE kitchen_id = ? AND dish_id = ? AND state = 'finished' AND id <> ?
+        AND NOT EXISTS (SELECT 1 FROM run_event AS said
+                         WHERE said.kitchen_id = run.kitchen_id AND said.run_id = run.id AND said.kind = 'trouble')
+      ORDER BY fired_at_ms DESC, id DESC LIMIT ?`,
+    [kitchenId, dishId, exceptId, most],
+  )
+  return withPartsAndEvents(db, kitchenId, rows)
+}
+
 async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDataPacket[]): Promise<Run[]> {
   if (rows.length === 0) return []
   const ids = rows.map((row) => String(row['id']))

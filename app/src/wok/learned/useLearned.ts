@@ -12,7 +12,7 @@ export function useLearned(kind: LearnedKind, id: string) {
     mutationFn: (does: PostLearned['does']) => sendJson('POST', path, { does }, LearnedState),
     onSuccess: (state) => {
       client.setQueryData(queryKey, state)
-      return client.invalidateQueries({ queryKey: ['kitchen'] })
+      void client.invalidateQueries({ queryKey: ['kitchen'], exact: true })
     },
   })
   return { learned: query.data, change }
