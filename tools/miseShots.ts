@@ -17,7 +17,6 @@ export async function shootMise(by: Browser, folder: string): Promise<void> {
   }
   await take(phone, '/mise', 'mise-phone')
   await take(phone, '/mise/ready', 'ready-phone')
-  await take(phone, '/mise/count', 'count-phone')
   await take(wide, '/mise', 'mise-wide')
   await stop()
 }

@@ -31,6 +31,7 @@ async function takeAll(by: Browser): Promise<void> {
   }
   await take(wide, '/record', 'record-wide')
   await take(wide, '/setup/station/ring-b', 'station-wide')
+  await whatIf(wide)
   await phone
     .getByRole('button', { name: /^Fire / })
     .last()
@@ -47,17 +48,16 @@ async function takeAll(by: Browser): Promise<void> {
   }
   await pass(phone, paper, 38)
   await shoot(phone, 'wok-phone')
+  await phone.getByRole('button', { name: 'Trouble' }).click()
+  await shoot(phone, 'trouble-phone')
+  await phone.getByRole('button', { name: /^Go on/ }).click()
   await take(paper, cookPath, 'wok-wide')
   const { runs } = (await (await fetch(`${url}/api/record/runs`)).json()) as {
     runs: { id: string; actualS: number; plannedS: number; portions: number }[]
   }
   const late = runs.find((run) => run.actualS - run.plannedS > 14 && run.portions > 1) ?? runs[0]
   await take(phone, `/record/${late?.id}`, 'record-run-phone')
-  await phone.goto(`${url}/line/add`)
-  await phone.getByRole('button', { name: /^Duck/ }).first().click()
-  await phone.getByRole('button', { name: /^Duck/ }).first().click()
-  await phone.getByRole('checkbox', { name: 'none' }).click()
-  await shoot(phone, 'ticket-add-phone')
+  await fault(phone, late?.id ?? '')
   await book(phone, paper)
 }
 
@@ -77,12 +77,30 @@ async function book(phone: Page, paper: Page): Promise<void> {
   await shoot(phone, 'score-edit-phone')
 }
 
-/** The shelf, tomorrow's plan and trays that cool. */
+/** A complaint of a run, with what may be behind it. */
+async function fault(phone: Page, runId: string): Promise<void> {
+  await phone.goto(`${url}/record/fault/${runId}`)
+  await phone.getByRole('radio', { name: 'burnt', exact: true }).click()
+  await shoot(phone, 'fault-phone')
+}
+
+/** A dish on less flame, beside what it does today. */
+async function whatIf(wide: Page): Promise<void> {
+  await wide.goto(`${url}/book/duck/what-if`)
+  await wide.getByText('As long as today.').waitFor()
+  for (let presses = 0; presses < 3; presses += 1)
+    await wide.getByRole('spinbutton', { name: 'Flame' }).press('PageDown')
+  await wide.getByText(/later than today/).waitFor()
+  await wide.getByRole('heading', { level: 1 }).evaluate((one) => one.scrollIntoView())
+  await wide.waitForTimeout(2000)
+  await shoot(wide, 'what-if-wide')
+}
+
+/** The shelf and trays that cool. */
 async function rice(phone: Page, wide: Page): Promise<void> {
   const lots = await openLots()
   const pageOf = (name: string) => `/rice/${lots.find((lot) => lot.name === name)?.id}`
   await take(phone, '/rice', 'rice-shelf-phone')
-  await take(phone, '/rice/tomorrow', 'rice-tomorrow-phone')
   await take(phone, pageOf('R-21'), 'rice-cooling-phone')
   await take(wide, '/rice', 'rice-wide')
 }

@@ -13,6 +13,7 @@ import { report, writeFigures } from './report'
 import { stageOpen } from './stageOpen'
 import { startBenchServer } from './server'
 import { sequenceEngine } from './sequence'
+import { liveModels } from './live'
 import { heatModel } from './wok'
 
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
@@ -58,6 +59,7 @@ if (isWanted('wok')) {
   heatModel()
   sequenceEngine()
 }
+if (isWanted('live')) liveModels()
 if (isWanted('rice')) {
   coolingModel()
   const screen = await startBenchServer(1)

@@ -132,6 +132,7 @@ export const wok = {
     follow: 'Follow the runs again',
     forget: 'Forget these runs',
     working: 'Being saved',
+    noRuns: 'no runs to forget',
     said: { freeze: 'Frozen as it is', follow: 'It follows the runs again', forget: 'Forgotten: it begins anew' },
     model: 'model',
     chart: '{{what}}: {{count}} runs against the model as points, and what the plan knew as a line',

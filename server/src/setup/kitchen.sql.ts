@@ -54,10 +54,7 @@ async function listStations(db: Db, kitchenId: string): Promise<unknown[]> {
 }
 
 /** Factors in whole steps, so that scores stay what they are while a factor moves by less. */
-async function listLearned(
-  db: Db,
-  kitchenId: string,
-): Promise<{ kind: string; subjectId: string; factor: number }[]> {
+async function listLearned(db: Db, kitchenId: string): Promise<{ kind: string; subjectId: string; factor: number }[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
     'SELECT kind, subject_id AS subjectId, factor FROM learned WHERE kitchen_id = ? ORDER BY kind, subject_id',
     [kitchenId],

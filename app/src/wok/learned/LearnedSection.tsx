@@ -52,7 +52,7 @@ export function LearnedSection({ kind, id }: { kind: LearnedKind; id: string }) 
         <Button
           size="body"
           label={t('learned.forget')}
-          disabledBecause={change.isPending ? t('learned.working') : runs === 0 ? t('learned.nothing') : undefined}
+          disabledBecause={change.isPending ? t('learned.working') : runs === 0 ? t('learned.noRuns') : undefined}
           onPress={() => say('forget')}
         />
       </View>

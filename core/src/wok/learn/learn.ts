@@ -7,7 +7,7 @@ export const FACTOR = { least: 0.8, most: 1.24, step: 0.02 } as const
 /** A run further off than so many times the noise counts as one that is so far off. */
 const HUBER = 1.5
 const ROUNDS = 40
-const STILL = 1e-7
+const STILL = 1e-6
 
 /** A factor on the seconds that the model gives: above 1 it takes longer. */
 export type Factor = { factor: number; runs: number }
@@ -35,8 +35,8 @@ export function learn(lessons: readonly Lesson[], held: HeldFactors = NOTHING_HE
   let noise: number = PRIOR.usualNoise
   for (let round = 0; round < ROUNDS; round += 1) {
     const moved =
-      fit(stations, PRIOR.station, noise, ({ row }) => row.y - shareOf(dishes, row.dishId)) +
-      fit(dishes, PRIOR.dish, noise, ({ row }) => row.y - shareOf(stations, row.stationId))
+      fit(stations, PRIOR.station, noise, (row) => row.y - shareOf(dishes, row.dishId)) +
+      fit(dishes, PRIOR.dish, noise, (row) => row.y - shareOf(stations, row.stationId))
     const off = rows.map(({ stationId, dishId, y }) =>
       Math.abs(y - shareOf(stations, stationId) - shareOf(dishes, dishId)),
     )
@@ -50,7 +50,7 @@ export function learn(lessons: readonly Lesson[], held: HeldFactors = NOTHING_HE
 }
 
 type Row = { stationId: string; dishId: string; y: number; weight: number }
-type Share = { value: number; isFrozen: boolean; rows: { row: Row }[] }
+type Share = { value: number; isFrozen: boolean; rows: Row[] }
 
 function sharesOf(
   rows: readonly Row[],
@@ -63,7 +63,7 @@ function sharesOf(
   for (const row of rows) {
     const share = shares.get(idOf(row)) ?? { value: 0, isFrozen: false, rows: [] }
     shares.set(idOf(row), share)
-    share.rows.push({ row })
+    share.rows.push(row)
   }
   return shares
 }
@@ -71,20 +71,15 @@ function sharesOf(
 const shareOf = (shares: ReadonlyMap<string, Share>, id: string): number => shares.get(id)?.value ?? 0
 
 /** One round of one side, the other held; how far it moved. */
-function fit(
-  shares: ReadonlyMap<string, Share>,
-  prior: number,
-  noise: number,
-  restOf: (one: { row: Row }) => number,
-): number {
+function fit(shares: ReadonlyMap<string, Share>, prior: number, noise: number, restOf: (row: Row) => number): number {
   let moved = 0
   for (const share of shares.values()) {
     if (share.isFrozen) continue
     let sum = 0
     let weights = 0
-    for (const one of share.rows) {
-      sum += one.row.weight * restOf(one)
-      weights += one.row.weight
+    for (const row of share.rows) {
+      sum += row.weight * restOf(row)
+      weights += row.weight
     }
     const value = sum / (weights + (noise / prior) ** 2)
     moved += Math.abs(value - share.value)
@@ -96,7 +91,7 @@ function fit(
 /** The usual distance of a run, from the median: a few that are far off do not widen it. */
 function noiseOf(off: readonly number[]): number {
   if (off.length < 5) return PRIOR.usualNoise
-  const sorted = [...off].sort((a, b) => a - b)
+  const sorted = Float64Array.from(off).sort()
   const median = sorted[Math.floor(sorted.length / 2)]!
   return Math.min(PRIOR.mostNoise, Math.max(PRIOR.leastNoise, 1.4826 * median))
 }
