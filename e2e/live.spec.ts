@@ -47,3 +47,21 @@ test('a late cook is followed: the rest is worked out again, on every device, an
       .toBe(1)
   })
 })
+
+test('two runs: the other one stands on the screen with its step and its seconds, one tap away', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  const first = await fireFirst(page)
+  await page.goto(`${kitchen.url}/line`)
+  const second = await fireFirst(page)
+  expect(second).not.toBe(first)
+  const other = page.getByRole('navigation', { name: 'At the stations' })
+  await expect(other.getByText('Ring A')).toBeVisible()
+  await kitchen.pass(context, 20)
+  await other.getByRole('link').click()
+  await page.waitForURL(new RegExp(first))
+  await expect(page.getByRole('navigation', { name: 'At the stations' }).getByText('Ring B')).toBeVisible()
+})

@@ -5,19 +5,19 @@ import { useWindowDimensions, View } from 'react-native'
 import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
-import { Text } from '../ui/Text'
 import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
-import { formatClock, formatMassG } from '../words/format'
+import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
 import { CheckAnswers, CheckProbe } from './CheckBar'
-import { Countdown } from './Countdown'
 import { LiveLine } from './LiveLine'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
+import { OtherRuns } from './OtherRuns'
 import { OverPanel } from './OverPanel'
 import { StepFace } from './StepFace'
 import { StepList } from './StepList'
+import { RunHead } from './RunHead'
 import { RunNotices } from './RunNotices'
 import { useStepWords, type RunStep } from './stepWords'
 import { TroubleBar, TroubleList } from './TroublePanel'
@@ -78,6 +78,7 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
     <View role="main" className="flex-1 bg-ground">
       <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
       {rehearsal ? <RehearsalNotice onEnd={rehearsal.onEnd} /> : <RunNotices runId={run.id} />}
+      {!rehearsal && <OtherRuns runId={run.id} nowMs={cook.nowMs} />}
       <LiveLine run={run} state={cook.state} rest={rest} nowMs={cook.nowMs} voice={voice} />
       <View className="min-h-0 flex-1 flex-row">
         <LiveScore
@@ -196,38 +197,6 @@ function CookBar({ run, cook, wordsOf, isResting, onTrouble, onSaid }: CookBarPr
           onSay={(ok, read) => onSaid(cook.checked(ok, read))}
         />
       )}
-    </View>
-  )
-}
-
-function RunHead({ run, cook, stationName }: { run: Run; cook: Cook; stationName: string }) {
-  const t = useWords('wok')
-  const portions = run.parts.reduce((sum, part) => sum + part.portions, 0)
-  const numbers = [...new Set(run.parts.map((part) => part.ticketNumber))]
-  const isRehearsed = numbers.every((one) => one === 0) && !run.isUnconfirmed
-  const about = [
-    t('head.portions', { count: portions }),
-    formatMassG(run.score.batchMassG),
-    stationName,
-    ...(isRehearsed ? [] : [t('head.tickets', { count: numbers.length, list: numbers.join(', ') })]),
-  ]
-  const isStopped = cook.state.status === 'stopped'
-  return (
-    <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
-      <View className="min-w-0 flex-1">
-        <Text size="body" weight="bold" numberOfLines={1}>
-          {run.dishName}
-        </Text>
-        <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
-          {about.join(' · ')}
-        </Text>
-      </View>
-      <View className="items-end">
-        {cook.state.endedMs === null && <Countdown untilMs={cook.state.upMs} mayPass={false} size="title" />}
-        <Text size="small" tone="ash" stretch="narrow">
-          {isStopped ? t('head.stopped') : cook.state.endedMs === null ? t('head.toPickUp') : t('head.up')}
-        </Text>
-      </View>
     </View>
   )
 }
