@@ -8,6 +8,7 @@ const Settings = z.object({
   handsFree: z.boolean().catch(true),
   sound: z.boolean().catch(true),
   vibration: z.boolean().catch(true),
+  speech: z.boolean().catch(false),
   cookId: z.string().nullable().catch(null),
   words: z.enum(['en', 'pseudo']).catch('en'),
 })

@@ -3,6 +3,8 @@ import { useRouter } from 'expo-router'
 import type { ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { changeSettings, useSettings } from '../device/settings'
+import { give, openSound } from '../device/signal'
+import { speak } from '../device/speech'
 import { useFeed } from '../line/useFeed'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/Choice'
@@ -22,6 +24,11 @@ export function SetupScreen() {
   const router = useRouter()
   const settings = useSettings()
   const kitchen = useKitchen().data
+  const trySignals = () => {
+    openSound()
+    give('next')
+    speak(t('speechSample'))
+  }
   return (
     <Frame stage="setup">
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
@@ -74,6 +81,9 @@ export function SetupScreen() {
                   isOn={settings.vibration}
                   onChange={(vibration) => changeSettings({ vibration })}
                 />
+                <OnOff name={t('speech')} isOn={settings.speech} onChange={(speech) => changeSettings({ speech })} />
+                <Text tone="ash">{t('speechDetail')}</Text>
+                <Button size="body" label={t('trySignals')} className="w-44" onPress={trySignals} />
               </Section>
               <FeedSection />
             </View>

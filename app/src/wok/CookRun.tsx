@@ -1,4 +1,5 @@
 import type { Run } from 'contract/run'
+import { speak } from '../device/speech'
 import { useAwake } from '../device/awake'
 import { useEffect, useEffectEvent, useState } from 'react'
 import { useWindowDimensions, View } from 'react-native'
@@ -53,6 +54,8 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
   const isOver = cook.state.endedMs !== null
   const isResting = useRest(isOver ? 'over' : cook.step.id)
   const [last, setLast] = useLastSaid()
+  const title = isOver ? t('finished.title') : wordsOf(cook.step).title
+  useEffect(() => speak(title), [title, cook.step.id])
   const say = (eventId: string) => setLast({ eventId, what: wordsOf(cook.step).title })
   const undo = (eventId: string) => {
     cook.undo(eventId)

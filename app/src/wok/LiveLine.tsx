@@ -3,6 +3,7 @@ import type { RunState } from 'core/wok/run'
 import { useEffect, useRef } from 'react'
 import { View } from 'react-native'
 import { give } from '../device/signal'
+import { speak } from '../device/speech'
 import { Notice } from '../ui/Notice'
 import { capital, formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -22,25 +23,24 @@ export function LiveLine({ run, state, rest, nowMs, voice }: Props) {
     )
   const warning = rest.warnings[0]
   const key = warning ? `${warning.code} ${warning.componentId ?? ''}` : ''
+  const said = warning
+    ? t(`live.warn.${warning.code}`, { name: nameOf(warning.componentId), time: formatClock(warning.atS) })
+    : ''
   const heard = useRef('')
   useEffect(() => {
-    if (key && key !== heard.current) give('trouble', voice)
+    if (key && key !== heard.current) {
+      give('trouble', voice)
+      speak(said)
+    }
     heard.current = key
-  }, [key, voice])
+  }, [key, voice, said])
   const { retimed } = state
   const isTold = retimed !== null && nowMs - retimed.atMs < TOLD_MS && retimed.laterS !== 0
   const isHazard = warning?.code === 'rawShort' || warning?.code === 'burns' || warning?.code === 'riceCold'
   return (
     <View role="status" className="px-2 pt-1">
       {warning ? (
-        <Notice
-          kind={isHazard ? 'hazard' : 'conflict'}
-          isSmall
-          title={t(`live.warn.${warning.code}`, {
-            name: nameOf(warning.componentId),
-            time: formatClock(warning.atS),
-          })}
-        />
+        <Notice kind={isHazard ? 'hazard' : 'conflict'} isSmall title={said} />
       ) : isTold ? (
         <Notice
           kind="conflict"
