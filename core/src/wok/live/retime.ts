@@ -57,7 +57,8 @@ export function retime(batch: LiveBatch, score: Pick<Score, 'steps'>, run: RunOn
   run.times.forEach(({ stepId, startS, endS }) => {
     const step = run.steps.find(({ id }) => id === stepId)
     if (!step) return
-    live.begin(step)
+    // A turned flame stands in the step from the fold; until it was turned the step burnt as the score has it.
+    live.begin({ ...step, heat: score.steps.find(({ id }) => id === stepId)?.heat ?? step.heat })
     const untilS = endS ?? run.nowS
     const flames = run.flames.filter((flame) => flame.stepId === stepId && flame.atS >= startS && flame.atS <= untilS)
     let fromS = startS
