@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { component, DISH, RING_HEAT, TOOLS, US } from '../test/kitchen'
+import { saidAt, type RunWord } from '../test/runEvents'
 import { runState } from '../wok/run'
 import type { RunEvent } from '../wok/runEvent'
 import { batchScore } from './batchScore'
@@ -16,19 +17,7 @@ const runOf = (dish = DISH, portions = 2): OrderedRun => {
 const run = runOf()
 const { steps } = run.score
 
-type Word = RunEvent extends infer T
-  ? T extends RunEvent
-    ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'>
-    : never
-  : never
-const say = (second: number, word: Word, id = `e-${second}-${word.kind}`): RunEvent => ({
-  id,
-  runId: 'run',
-  deviceId: 'phone',
-  atMs: at(second),
-  counter: 0,
-  ...word,
-})
+const say = (second: number, word: RunWord, id = `e-${second}-${word.kind}`): RunEvent => saidAt(at(second), word, id)
 /** Every step up to `until` done, each `late` seconds after its planned end where the list says so. */
 function doneUntil(until: number, late: Readonly<Record<number, number>>, ofRun = run): RunEvent[] {
   let second = 0

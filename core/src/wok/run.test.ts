@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { scoreOnRing } from '../test/kitchen'
+import { saidAt, type RunWord } from '../test/runEvents'
 import { compareEvents, nextStamp, type Stamp } from '../event/eventOrder'
 import { forgettable } from './forgot'
 import { projectedStartsMs, runState, type FiredRun } from './run'
@@ -13,19 +14,7 @@ const firstCheck = score.steps.findIndex((step) => step.check !== null)
 const untilCheckS = score.steps.slice(0, firstCheck + 1).reduce((sum, step) => sum + step.durationS, 0)
 
 let counter = 0
-type Word = RunEvent extends infer T
-  ? T extends RunEvent
-    ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'>
-    : never
-  : never
-const say = (second: number, word: Word, id = `e-${(counter += 1)}`): RunEvent => ({
-  id,
-  runId: 'run',
-  deviceId: 'phone',
-  atMs: at(second),
-  counter: 0,
-  ...word,
-})
+const say = (second: number, word: RunWord, id = `e-${(counter += 1)}`): RunEvent => saidAt(at(second), word, id)
 
 describe('hands-free', () => {
   test('the score goes on by itself at the planned second', () => {
@@ -107,21 +96,21 @@ describe('what the cook says', () => {
 
 const stepId = fc.constantFrom(...score.steps.map((step) => step.id))
 const word = fc.oneof(
-  stepId.map((id): Word => ({ kind: 'done', stepId: id })),
+  stepId.map((id): RunWord => ({ kind: 'done', stepId: id })),
   fc
     .tuple(stepId, fc.boolean())
-    .map(([id, ok]): Word => ({ kind: 'checked', stepId: id, ok, tempC: null, tempF: null })),
+    .map(([id, ok]): RunWord => ({ kind: 'checked', stepId: id, ok, tempC: null, tempF: null })),
   fc
     .constantFrom('egg', 'chicken', 'garlic')
-    .map((id): Word => ({ kind: 'trouble', trouble: 'forgot', stepId: score.steps[0]!.id, componentId: id })),
-  stepId.map((id): Word => ({ kind: 'later', stepId: id, delayS: 10 })),
-  fc.boolean().map((on): Word => ({ kind: 'handsFree', on })),
-  stepId.map((id): Word => ({ kind: 'trouble', trouble: 'sticking', stepId: id })),
+    .map((id): RunWord => ({ kind: 'trouble', trouble: 'forgot', stepId: score.steps[0]!.id, componentId: id })),
+  stepId.map((id): RunWord => ({ kind: 'later', stepId: id, delayS: 10 })),
+  fc.boolean().map((on): RunWord => ({ kind: 'handsFree', on })),
+  stepId.map((id): RunWord => ({ kind: 'trouble', trouble: 'sticking', stepId: id })),
   fc
     .constantFrom('egg', 'lettuce', 'garlic', 'soy')
-    .map((id): Word => ({ kind: 'trouble', trouble: 'ranOut', stepId: score.steps[0]!.id, componentId: id })),
-  stepId.map((id): Word => ({ kind: 'flame', stepId: id, heat: 'low' })),
-  fc.array(fc.record({ stepId, durationS: fc.nat(200) }), { maxLength: 5 }).map((steps): Word => ({
+    .map((id): RunWord => ({ kind: 'trouble', trouble: 'ranOut', stepId: score.steps[0]!.id, componentId: id })),
+  stepId.map((id): RunWord => ({ kind: 'flame', stepId: id, heat: 'low' })),
+  fc.array(fc.record({ stepId, durationS: fc.nat(200) }), { maxLength: 5 }).map((steps): RunWord => ({
     kind: 'retimed',
     stepId: score.steps[0]!.id,
     steps,
@@ -129,8 +118,8 @@ const word = fc.oneof(
     componentId: null,
     causeId: null,
   })),
-  fc.integer({ min: 0, max: 29 }).map((n): Word => ({ kind: 'undone', eventId: `p-${n}` })),
-  fc.constant<Word>({ kind: 'stopped' }),
+  fc.integer({ min: 0, max: 29 }).map((n): RunWord => ({ kind: 'undone', eventId: `p-${n}` })),
+  fc.constant<RunWord>({ kind: 'stopped' }),
 )
 const history = fc
   .array(fc.tuple(fc.integer({ min: -20, max: 900 }), word), { maxLength: 30 })

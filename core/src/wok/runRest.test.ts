@@ -1,4 +1,5 @@
 import { scoreOnRing } from '../test/kitchen'
+import { saidAt, type RunWord } from '../test/runEvents'
 import { notInYet } from './leftOut'
 import { runState, type FiredRun } from './run'
 import type { RunEvent } from './runEvent'
@@ -9,19 +10,7 @@ const run: FiredRun = { id: 'run', firedAtMs: FIRED_MS, score, handsFree: true }
 const at = (second: number) => FIRED_MS + second * 1000
 
 let counter = 0
-type Word = RunEvent extends infer T
-  ? T extends RunEvent
-    ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'>
-    : never
-  : never
-const say = (second: number, word: Word, id = `e-${(counter += 1)}`): RunEvent => ({
-  id,
-  runId: 'run',
-  deviceId: 'phone',
-  atMs: at(second),
-  counter: 0,
-  ...word,
-})
+const say = (second: number, word: RunWord, id = `e-${(counter += 1)}`): RunEvent => saidAt(at(second), word, id)
 
 const first = score.steps[0]!
 const later = score.steps.find(({ action }) => action === 'riceIn')!

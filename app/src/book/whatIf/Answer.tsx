@@ -30,7 +30,7 @@ export function Answer({ whatIf, portionRiceG }: { whatIf: WhatIf; portionRiceG:
     <View aria-live="polite" className="min-h-[120px] gap-1">
       <Text size="lead" weight="bold" stretch="slim">
         {quick === null
-          ? t('whatIf.working')
+          ? t(full.hasFailed ? 'whatIf.failed' : 'whatIf.working')
           : t(`whatIf.answer.${quick.outcome}`, {
               mass,
               low,

@@ -7,7 +7,7 @@ import type { Choice } from 'core/wok/sequence/vocabulary'
 import type { BatchFlameCell } from 'core/wok/whatIf/batchFlame'
 import { useMemo, useState } from 'react'
 import { inWokWorker } from '../../wok/wokWorker'
-import { useNewest } from './useNewest'
+import { useNewest, type Newest } from './useNewest'
 
 export const MOST_PORTIONS = 8
 export const POWER_KW = { least: 3, most: 36 } as const
@@ -25,7 +25,7 @@ export type WhatIf = {
   change: (change: Partial<Wondered>) => void
   reset: () => void
   todayScore: WonderedScore | null
-  full: { value: WonderedScore | null; isBehind: boolean }
+  full: Newest<WonderedScore>
   quick: WonderedQuick | null
   cells: readonly BatchFlameCell[]
 }

@@ -6,6 +6,7 @@ export const whatIfWords = {
   today: 'Today',
   wondered: 'What if',
   working: 'Working it out',
+  failed: 'This could not be worked out here. Change something, or open the page again.',
   ask: {
     portions: 'Batch',
     portionsUnit_one: 'portion',
@@ -28,12 +29,9 @@ export const whatIfWords = {
     pan: 'pan',
     rice: 'rice',
     water: 'water, %',
-    lowest: '{{temp}}',
-    hot: '{{temp}} at {{time}}',
     fried: 'fries {{n}} s · up at {{time}}',
     none: 'No way holds',
     name: '{{what}}: pan falls to {{low}}, rice hot at {{hot}}, fries {{n}} s, up at {{time}}',
-    crust: 'crust {{percent}}',
   },
   map: {
     name: 'Batch against flame. Arrow keys move the batch and the flame. Now {{mass}} of rice on {{kw}} kW: {{outcome}}.',

@@ -65,7 +65,6 @@ export const faultWords = {
   },
   good_one: '{{count}} run went well',
   good_other: '{{count}} runs went well',
-  thisRun: 'this run',
   likely: 'Likely because',
   bar: 'bar: how much speaks for it',
   none: 'Nothing in this run was unlike those that went well. Look at the rice and at what was bought.',

@@ -54,7 +54,7 @@ type CauseRule = { feature: Feature; sign: 1 | -1; floor: number; neutral: numbe
  * What a cause is seen by. `floor`: so far apart runs are anyhow, however alike the good ones were [in the feature's unit];
  * `neutral`: what is usual where there are no runs to compare with. House judgement, common practice.
  */
-export const CAUSE_RULES: Readonly<Record<Cause, CauseRule>> = {
+const CAUSE_RULES: Readonly<Record<Cause, CauseRule>> = {
   wetRice: { feature: 'riceWater', sign: 1, floor: 0.012, neutral: 0.62 },
   dryRice: { feature: 'riceWater', sign: -1, floor: 0.012, neutral: 0.62 },
   coldRice: { feature: 'riceTempC', sign: -1, floor: 4, neutral: null },

@@ -1,22 +1,12 @@
 import { scoreOnRing } from '../../test/kitchen'
+import { saidAt, type RunWord } from '../../test/runEvents'
 import type { RunEvent } from '../runEvent'
 import { lessonOf } from './lesson'
 
 const score = scoreOnRing(2)
 const run = { id: 'run', stationId: 'ring-a', dishId: 'everything', firedAtMs: 0, score, handsFree: false }
-type Word = RunEvent extends infer T
-  ? T extends RunEvent
-    ? Omit<T, 'id' | 'runId' | 'deviceId' | 'atMs' | 'counter'>
-    : never
-  : never
-const event = (atS: number, word: Word): RunEvent => ({
-  id: `${atS} ${word.kind} ${'stepId' in word ? word.stepId : ''}`,
-  runId: 'run',
-  deviceId: 'phone',
-  atMs: atS * 1000,
-  counter: 0,
-  ...word,
-})
+const event = (atS: number, word: RunWord): RunEvent =>
+  saidAt(atS * 1000, word, `${atS} ${word.kind} ${'stepId' in word ? word.stepId : ''}`)
 
 /** Every step cooked for so many times its plan; a check is answered `lookS` after its time. */
 function cooked(times: number, lookS = 0): RunEvent[] {

@@ -2,8 +2,7 @@ import type { Step } from '../score'
 import type { LiveBatch, Mark, PlannedMarks } from './liveCooking'
 
 /** What goes wrong if the run goes on as it stands; each has one thing to do, in the words of the interface. */
-export const WARNINGS = ['burns', 'steams', 'riceWet', 'sauceEarly', 'rawShort', 'riceCold'] as const
-export type WarningCode = (typeof WARNINGS)[number]
+export type WarningCode = 'burns' | 'steams' | 'riceWet' | 'sauceEarly' | 'rawShort' | 'riceCold'
 /** `atS`: when it happens, in seconds since the run was fired. */
 export type Warning = { code: WarningCode; componentId: string | null; atS: number }
 
