@@ -1,6 +1,7 @@
 import { METHODS, WASHES } from 'core/rice/cookMethod'
 import { TRAY_MATERIALS } from 'core/rice/cooling/coolingPlace'
 import { FORECAST_NOTES } from 'core/rice/plan/forecastNote'
+import { USUAL_READING_PLAN } from 'core/rice/reading/riceReading'
 import { z } from 'zod'
 import { CoolStage } from './coolStage'
 import { Day, InstantMs, line, Name, Slug } from './ids'
@@ -57,6 +58,9 @@ export const RicePolicy = z.strictObject({
   keepDays: z.int().min(1).max(7).nullable(),
   outMin: z.int().min(15).max(360).nullable(),
   serveFrom: z.enum(['fridge', 'tempered']),
+  /** Chilled rice that is served at once is read in one batch of so many, once so many readings were good; 1 is every batch. */
+  readEvery: z.int().min(1).max(20).default(USUAL_READING_PLAN.readEvery),
+  provenAfter: z.int().min(5).max(200).default(USUAL_READING_PLAN.provenAfter),
 })
 export type RicePolicy = z.infer<typeof RicePolicy>
 

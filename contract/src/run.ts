@@ -14,6 +14,7 @@ import {
   TOO_MUCH_CODES,
   type Score as CoreScore,
 } from 'core/wok/score'
+import { READING_WHYS } from 'core/rice/reading/riceReading'
 import { z } from 'zod'
 import { Allergen } from './dish'
 import { areDistinct, Day, EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
@@ -184,6 +185,11 @@ export const Run = FireRun.omit({ deviceId: true }).extend({
   score: Score,
   state: z.enum(['open', 'finished', 'stopped']),
   endedAtMs: InstantMs.nullable(),
+  /** Whether its rice is read; absent where every batch was. */
+  riceReading: z
+    .strictObject({ isAsked: z.boolean(), why: z.enum(READING_WHYS) })
+    .nullable()
+    .optional(),
   /** Portions that another run had already taken on: two devices fired the same ticket without a network between them. */
   twicePortions: z.int().min(0),
   /** What was not as it should be when it was fired without a network: the food was in the wok, so it is kept. */

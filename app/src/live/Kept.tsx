@@ -44,7 +44,7 @@ const TOPIC = {
 } as const satisfies Record<Parcel['kind'], string>
 
 /** Raised whenever what is kept would no longer be understood: it is then asked for again. */
-const VERSION = '7'
+const VERSION = '8'
 const KEY = 'okazu.seen'
 
 const write = (text: string) =>

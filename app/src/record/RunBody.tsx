@@ -66,7 +66,8 @@ function Said({ run, zone }: { run: Run; zone: string }) {
   const router = useRouter()
   const readsIn = useReadsIn()
   const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
-  const checks = record.steps.filter(({ step }) => step.check !== null)
+  const checks = record.steps.filter(({ step, checks }) => step.check !== null || checks.length > 0)
+  const { riceReading } = run
   const nameOf = (componentId: string | null) =>
     record.state.steps.flatMap((step) => step.entries).find((entry) => entry.componentId === componentId)?.name ?? ''
   return (
@@ -75,9 +76,8 @@ function Said({ run, zone }: { run: Run; zone: string }) {
         {t('checks')}
       </Text>
       {checks.map(({ step, actualEndS, checks: answers }) => {
-        const what = step.check
-          ? t(`checkFood.${step.check.food}`, { core: formatTemp(coreOf(step.check.limit), readsIn) })
-          : ''
+        const check = step.check ?? step.offered
+        const what = check ? t(`checkFood.${check.food}`, { core: formatTemp(coreOf(check.limit), readsIn) }) : ''
         if (answers.length === 0)
           return (
             <Text key={step.id}>
@@ -96,6 +96,7 @@ function Said({ run, zone }: { run: Run; zone: string }) {
           </Text>
         ))
       })}
+      {riceReading && <Text tone="ash">{t(`riceReading.${riceReading.why}`)}</Text>}
       <Text size="small" tone="ash">
         {t('local')}
       </Text>

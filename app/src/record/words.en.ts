@@ -63,6 +63,16 @@ export const record = {
   checkYes: '{{what}}: yes at {{time}}, {{read}}',
   checkNo: '{{what}}: not yet at {{time}}, {{read}}',
   checkSeen: 'by eye',
+  riceReading: {
+    always: 'Rice: read in every batch of this house.',
+    noLot: 'Rice: read, since its lot is not known.',
+    accepted: 'Rice: read, since its lot was used on the lead’s word.',
+    thin: 'Rice: read, since few readings are on record yet.',
+    shortLately: 'Rice: read, since one of the last readings fell short.',
+    firstOfLot: 'Rice: read, the first batch of its lot.',
+    sample: 'Rice: read, as one batch in so many is.',
+    notThisOne: 'Rice: grains looked at; the house’s plan asked no reading of this batch.',
+  },
   checkFood: {
     poultry: 'poultry, {{core}}',
     meat: 'meat, {{core}}',

@@ -78,3 +78,15 @@ export function CheckProbe({ check, title, isOpen, onClose, onSay }: ProbeProps)
     </Sheet>
   )
 }
+
+/** A reading that this batch is not asked for, for a cook who wants one: a no makes the step wait, as any check does. */
+export function OfferedCheck({ check, title, onSay }: Pick<ProbeProps, 'check' | 'title' | 'onSay'>) {
+  const t = useWords('wok')
+  const [isOpen, setIsOpen] = useState(false)
+  return (
+    <>
+      <Button label={t('checkAllTheSame')} onPress={() => setIsOpen(true)} />
+      <CheckProbe check={check} title={title} isOpen={isOpen} onClose={() => setIsOpen(false)} onSay={onSay} />
+    </>
+  )
+}

@@ -10,7 +10,7 @@ import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
 import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
-import { CheckAnswers, CheckProbe } from './CheckBar'
+import { CheckAnswers, CheckProbe, OfferedCheck } from './CheckBar'
 import { LiveLine } from './LiveLine'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
@@ -112,6 +112,13 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
       <View className="gap-3 border-t border-edge bg-plate px-3 pb-3 pt-2">
         {cook.step.check !== null && !isTrouble && (
           <CheckAnswers isResting={isResting} onSay={(ok, read) => say(cook.checked(ok, read))} />
+        )}
+        {cook.step.check === null && cook.step.offered && !isTrouble && (
+          <OfferedCheck
+            check={cook.step.offered}
+            title={wordsOf(cook.step).title}
+            onSay={(ok, read) => say(cook.checked(ok, read))}
+          />
         )}
         <NextBar run={run} state={cook.state} wordsOf={wordsOf} last={last} onUndo={undo} />
         {isTrouble ? (

@@ -20,11 +20,17 @@ export type StepWords = {
   cautions: string[]
 }
 
+/** The words of an action: a plate is heated another way than a wok, and rice that is not asked for a reading is looked at. */
+function actionOf({ action, offered, check }: RunStep, isGriddle: boolean) {
+  if (action === 'heatVessel' && isGriddle) return 'heatPlate'
+  return action === 'hotCheck' && offered && check === null ? 'readGrains' : action
+}
+
 /** Everything a cook is told of a step, from the codes of the engine. */
 export function useStepWords(readsIn: TempUnit): (step: RunStep, isGriddle: boolean) => StepWords {
   const t = useWords('wok')
   return (step, isGriddle) => {
-    const action = step.action === 'heatVessel' && isGriddle ? 'heatPlate' : step.action
+    const action = actionOf(step, isGriddle)
     const { check } = step
     const names = step.apart?.without ?? step.entries.map((entry) => entry.name)
     const portions = step.apart?.portions ?? step.onPortions ?? 0

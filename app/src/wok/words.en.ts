@@ -87,6 +87,7 @@ export const wok = {
   checkYes: 'Yes, it is',
   checkNo: 'Not yet',
   checkProbe: 'Probe',
+  checkAllTheSame: 'Read the core all the same',
   checkProbeDetail: 'enter a reading',
   checkCore: 'in the core',
   checkReached: '{{temp}} in the core: there.',

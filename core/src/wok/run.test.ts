@@ -267,3 +267,34 @@ describe('forgotten raw food', () => {
     expect(chicken).toMatchObject({ isRaw: true, untilStepId: null })
   })
 })
+
+describe('rice that this batch is not asked to read', () => {
+  const notAsked: FiredRun = { ...run, riceReading: { isAsked: false, why: 'notThisOne' } }
+  const rice = score.steps.findIndex((step) => step.check?.food === 'rice')
+  const stepId = score.steps[rice]!.id
+  const beforeRice = score.steps
+    .slice(0, rice)
+    .flatMap((step) =>
+      step.check === null ? [] : [{ kind: 'checked' as const, stepId: step.id, ok: true, tempC: 80, tempF: null }],
+    )
+  const upTo = score.steps.slice(0, rice).reduce((sum, step) => sum + step.durationS, 0)
+  const events = beforeRice.map((word) => say(upTo, word))
+
+  test('its step ends like any other, and every other check still waits', () => {
+    const state = runState(notAsked, events, at(9999))
+    expect(state.status).toBe('finished')
+    expect(runState(run, events, at(9999)).status).toBe('waiting')
+    if (beforeRice.length > 0) expect(runState(notAsked, [], at(9999)).status).toBe('waiting')
+  })
+
+  test('a no makes it wait again, and only a yes ends it', () => {
+    const answer = (second: number, ok: boolean) =>
+      say(second, { kind: 'checked', stepId, ok, tempC: ok ? 78 : 60, tempF: null })
+    const no = answer(upTo + 1, false)
+    const waiting = runState(notAsked, [...events, no], at(upTo + 3600))
+    expect(waiting).toMatchObject({ stepIndex: rice, status: 'waiting' })
+    const after = runState(notAsked, [...events, no, answer(upTo + 60, true)], at(upTo + 3600))
+    expect(after.checks.filter((one) => one.stepId === stepId).map(({ ok }) => ok)).toEqual([false, true])
+    expect(after.status).toBe('finished')
+  })
+})

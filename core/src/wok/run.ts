@@ -1,12 +1,20 @@
 import { inOrder } from '../event/eventOrder'
 import { standing } from '../event/struckOut'
+import type { RiceReading } from '../rice/reading/riceReading'
 import { forgottenStep } from './forgot'
 import { leftOut } from './leftOut'
 import { isOfComponent, NOT_YET_S, TROUBLE_DELAY_S, type RetimeWhy, type RunEvent, type Trouble } from './runEvent'
 import type { HeatLevel, Score, Step } from './score'
 
 /** What a run was fired with: never changes afterwards. */
-export type FiredRun = { id: string; firedAtMs: number; score: Score; handsFree: boolean }
+export type FiredRun = {
+  id: string
+  firedAtMs: number
+  score: Score
+  handsFree: boolean
+  /** Whether its rice is read; it is, where nobody said otherwise. */
+  riceReading?: RiceReading | null | undefined
+}
 
 /** When a step of a run began and ended [ms since 1970, UTC]. */
 export type StepTimes = {
@@ -50,6 +58,7 @@ export type RunState = {
  *   own answer, and a no gives it more time;
  * - `done` for a step that has ended changes nothing; for a later step it ends those before it, but never a check that
  *   nobody answered; so does the answer to a check: whoever gave it stood at that step;
+ * - the rice check of a batch that is not asked for ends like any step; answered all the same, a no makes it wait again;
  * - `later` and a remedy lengthen the step in hand; a forgotten raw component becomes the next step, with its check;
  * - what ran out is left out of every step that has not ended, and a step that then has nothing to do is gone;
  * - a rest that was worked out again gives new durations to steps that have not ended; a check stays where it is;
@@ -85,7 +94,7 @@ class Fold {
   private steps: readonly Step[]
 
   constructor(private readonly run: FiredRun) {
-    this.steps = run.score.steps
+    this.steps = run.riceReading?.isAsked === false ? run.score.steps.map(offeredIfRice) : run.score.steps
     this.startMs = run.firedAtMs
     this.handsFree = run.handsFree
   }
@@ -163,10 +172,12 @@ class Fold {
     const { id, stepId, ok, tempC, tempF } = event
     const before = this.steps.findIndex((step) => step.id === stepId) - 1
     if (before >= this.stepIndex) this.endUpTo(this.steps[before]!.id, atMs)
-    if (this.step().id !== stepId || this.step().check === null) return
+    const { check, offered } = this.step()
+    if (this.step().id !== stepId || (check === null && offered === undefined)) return
     this.checks.push({ eventId: id, stepId, ok, tempC, tempF, atMs })
-    if (ok) this.endStep(atMs, 'cook')
-    else this.lengthen(NOT_YET_S)
+    if (ok) return this.endStep(atMs, 'cook')
+    this.lengthen(NOT_YET_S)
+    if (offered) this.steps = this.steps.map((step) => (step.id === stepId ? { ...step, check: offered } : step))
   }
 
   private putIn(componentId: string): void {
@@ -246,6 +257,9 @@ class Fold {
     }
   }
 }
+
+const offeredIfRice = (step: Step): Step =>
+  step.check?.food === 'rice' ? { ...step, check: null, offered: step.check } : step
 
 /** Where each step stands now: those ended at their true times, the step in hand and the rest as they are due [ms]. */
 export function projectedStartsMs(

@@ -151,6 +151,8 @@ export type Step = {
   reason: Reason
   cautions: readonly Caution[]
   check: SafetyCheck | null
+  /** A check that this batch does not stop for; the cook may answer it all the same. */
+  offered?: SafetyCheck | undefined
   /** Portions taken out before something that their guests declined. */
   apart?: { portions: number; without: readonly string[] } | undefined
   /** What this step adds goes on so many portions only. */

@@ -137,7 +137,7 @@ function cooksWords(run: Run, random: () => number): { events: RunEvent[]; endsA
       lastsMs -= 3000
       say(nowMs + lastsMs, { kind: 'done', stepId: step.id })
     }
-    if (step.check !== null) {
+    if (step.check !== null && (step.check.food !== 'rice' || run.riceReading?.isAsked !== false)) {
       lastsMs += 1000 + 5000 * random() * random()
       const coreF = Math.ceil((step.check.limit.coreC * 9) / 5 + 32 + 4 + 6 * random())
       say(nowMs + lastsMs, {

@@ -1,4 +1,5 @@
 import type { RicePolicy } from 'contract/riceHouse'
+import { USUAL_READING_PLAN } from 'core/rice/reading/riceReading'
 
 /** How a kitchen does its rice until it says otherwise: figures of a small counter, to be edited. */
 export const DEFAULT_POLICY: RicePolicy = {
@@ -20,4 +21,5 @@ export const DEFAULT_POLICY: RicePolicy = {
   keepDays: 3,
   outMin: null,
   serveFrom: 'tempered',
+  ...USUAL_READING_PLAN,
 }

@@ -11,6 +11,9 @@ import { insertLotEvent, lockReadyLots, saveLotState } from './lots.sql'
 
 const OURS = '9d0f3a52-1f0e-4f57-9a86-52c3f7f0a2d1'
 
+/** Rice as it was drawn; `isAccepted` where a lot of it is used on the lead's word. */
+export type DrawnRice = { lots: Run['lots']; isAccepted: boolean }
+
 /**
  * Draws a batch's rice from the lots that could be used when it was fired, oldest first. The rice is in the wok whatever
  * the books say: what is missing is written to the last lot in that order, which then asks to be weighed. Without any
@@ -22,7 +25,7 @@ export async function drawRice(
   run: { id: Run['id']; firedAtMs: number },
   riceMassG: number,
   nowMs: number,
-): Promise<Run['lots']> {
+): Promise<DrawnRice> {
   const house = await findRiceHouse(connection, kitchen.id)
   const policy = policyOf(kitchen, house)
   const lots = await lockReadyLots(connection, kitchen.id)
@@ -34,6 +37,7 @@ export async function drawRice(
   })
   const draws = allDraws(onHand, riceMassG)
   const drawn: Run['lots'] = []
+  let isAccepted = false
   for (const draw of draws) {
     const lot = lots.find((one) => one.id === draw.lotId)
     if (!lot) continue
@@ -50,10 +54,12 @@ export async function drawRice(
     }
     await insertLotEvent(connection, kitchen.id, used, nowMs)
     const after = { ...lot, events: [...lot.events, used] }
-    await saveLotState(connection, kitchen.id, lot.id, foldLot(after, policy, nowMs))
+    const state = foldLot(after, policy, nowMs)
+    await saveLotState(connection, kitchen.id, lot.id, state)
+    isAccepted ||= state.isAccepted
     drawn.push({ id: lot.id, name: lot.name, massG: draw.massG })
   }
-  return drawn
+  return { lots: drawn, isAccepted }
 }
 
 function allDraws(onHand: readonly LotOnHand[], riceMassG: number): Draw[] {

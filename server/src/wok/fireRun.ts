@@ -13,6 +13,7 @@ import { placeInTime } from '../http/clockAhead'
 import { Problem } from '../http/problems'
 import { drawRice } from '../rice/drawRice'
 import { findDishVersion, findRun, insertRun, insertRunLots, lockRun, lockStation, openRunIdAt } from './runs.sql'
+import { askReading } from './askReading'
 import { lockItems, type LockedItem } from './lockItems.sql'
 import { changesOfRun, settleRun } from './settle'
 import { checkStaff } from '../setup/checkStaff'
@@ -124,8 +125,10 @@ export async function fireRun(
     washedAtMs: allergies.length > 0 && isWashed(past) ? past.washedAtMs : null,
   }
   await insertRun(connection, kitchen.id, run)
-  const lots = await drawRice(connection, kitchen, run, result.batch.riceMassG, nowMs)
+  const rice = await drawRice(connection, kitchen, run, result.batch.riceMassG, nowMs)
+  const { lots } = rice
   await insertRunLots(connection, kitchen.id, run.id, lots)
+  await askReading(connection, kitchen.id, run, rice)
   const riceChanges = lots.map(({ id }) => ({ topic: 'rice' as const, key: id }))
   await announce(connection, kitchen.id, nowMs, [...changesOfRun(run), ...riceChanges])
   const saved = await findRun(connection, kitchen.id, run.id)

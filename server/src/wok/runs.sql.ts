@@ -1,5 +1,6 @@
 import { Dish } from 'contract/dish'
 import { Run, RunEvent } from 'contract/run'
+import { readingFor, type ReadingWhy, type RiceRead } from 'core/rice/reading/riceReading'
 import type { Score } from 'core/wok/score'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
@@ -9,7 +10,7 @@ import { checkSameEvent } from '../db/sameEvent'
 const RUN = `
   SELECT id, dish_id AS dishId, dish_version AS dishVersion, dish_name AS dishName, station_id AS stationId,
          cook_id AS cookId, fired_at_ms AS firedAtMs, promised_at_ms AS promisedAtMs,
-         hands_free AS handsFree, is_unconfirmed AS isUnconfirmed, twice_portions AS twicePortions, marks, washed_at_ms AS washedAtMs, modifiers, allergies,
+         hands_free AS handsFree, is_unconfirmed AS isUnconfirmed, twice_portions AS twicePortions, marks, washed_at_ms AS washedAtMs, modifiers, allergies, rice_reading AS riceReading,
          score, state, ended_at_ms AS endedAtMs FROM run`
 
 export async function findRun(db: Db, kitchenId: string, id: string): Promise<Run | null> {
@@ -70,6 +71,7 @@ async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDataPacket
     Run.parse({
       ...row,
       marks: (row['marks'] as Run['marks'] | null) ?? [],
+      riceReading: row['riceReading'] === null ? null : readingFor(row['riceReading'] as ReadingWhy),
       lots: lots.filter((lot) => lot['runId'] === row['id']).map(({ runId: _runId, ...lot }) => lot),
       handsFree: Boolean(row['handsFree']),
       isUnconfirmed: Boolean(row['isUnconfirmed']),
@@ -224,10 +226,12 @@ export async function saveRunState(
   runId: string,
   state: Run['state'],
   endedAtMs: number | null,
+  riceRead: RiceRead | null,
 ): Promise<void> {
-  await connection.execute('UPDATE run SET state = ?, ended_at_ms = ? WHERE kitchen_id = ? AND id = ?', [
+  await connection.execute('UPDATE run SET state = ?, ended_at_ms = ?, rice_read = ? WHERE kitchen_id = ? AND id = ?', [
     state,
     endedAtMs,
+    riceRead,
     kitchenId,
     runId,
   ])

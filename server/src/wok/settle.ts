@@ -1,4 +1,5 @@
 import type { Run } from 'contract/run'
+import { riceReadOf } from 'core/rice/reading/riceReading'
 import { runState } from 'core/wok/run'
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import { announce, type Change } from '../db/outbox'
@@ -14,11 +15,13 @@ export const changesOfRun = (run: Pick<Run, 'id'>): Change[] => [
 
 /** Folds a run's events up to now and writes the state they come to. The caller holds the run's lock. */
 export async function settleRun(connection: PoolConnection, kitchenId: string, run: Run, nowMs: number): Promise<Run> {
-  const { status, endedMs } = runState(run, run.events, nowMs)
+  const { status, endedMs, checks } = runState(run, run.events, nowMs)
   const state = status === 'finished' || status === 'stopped' ? status : 'open'
   const endedAtMs = endedMs === null ? null : Math.round(endedMs)
   if (state === run.state && endedAtMs === run.endedAtMs) return run
-  await saveRunState(connection, kitchenId, run.id, state, endedAtMs)
+  const ofRice = run.score.steps.filter(({ check }) => check?.food === 'rice').map(({ id }) => id)
+  const read = riceReadOf(checks.filter(({ stepId }) => ofRice.includes(stepId)))
+  await saveRunState(connection, kitchenId, run.id, state, endedAtMs, read)
   if (state === 'finished') await learnFrom(connection, kitchenId, run, nowMs)
   return { ...run, state, endedAtMs }
 }

@@ -3,7 +3,7 @@ import { RiceHouse, type RicePolicy } from 'contract/riceHouse'
 import { GRAINS, WASHES } from 'core/rice/cookMethod'
 import { STACKS, TRAY_MATERIALS, type CoolStage } from 'core/rice/cooling/coolingPlace'
 import { sufficientShare } from 'core/rice/plan/howMuch'
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import { View } from 'react-native'
 import { sendJson } from '../../device/http'
 import { Button } from '../../ui/Button'
@@ -15,6 +15,8 @@ import { Sheet } from '../../ui/Sheet'
 import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
+import { Part, type Change } from './PolicyPart'
+import { Readings } from './Readings'
 
 const stage = (place: CoolStage['place'], minutes: number): CoolStage => ({
   durationS: minutes * 60,
@@ -101,6 +103,7 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
             onChoose={(keepDays) => change({ keepDays })}
           />
         </Part>
+        <Readings policy={policy} change={change} />
         <Button
           kind="main"
           isTall
@@ -113,8 +116,6 @@ export function PolicySheet({ house, onClose }: { house: RiceHouse; onClose: () 
     </Sheet>
   )
 }
-
-type Change = { policy: RicePolicy; change: (part: Partial<RicePolicy>) => void }
 
 function Vessels({ house, policy, change }: Change & { house: RiceHouse }) {
   const t = useWords('rice')
@@ -238,13 +239,4 @@ function Costs({ policy, change }: Change) {
 function withShare(blend: RicePolicy['blend'], grain: (typeof GRAINS)[number], share: number): RicePolicy['blend'] {
   const { [grain]: _old, ...others } = blend
   return share > 0 ? { ...others, [grain]: share } : others
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <View className="gap-1">
-      <Text tone="ash">{title}</Text>
-      {children}
-    </View>
-  )
 }

@@ -97,6 +97,11 @@ export const tomorrowWords = {
     keepDays_other: '{{count}} days',
     keepRule: 'as the rule set allows',
     close: 'All cold by',
+    read: 'Rice read at the wok, one batch in',
+    readUnit: 'batches',
+    readAll: 'every batch',
+    readDetail:
+      'The first batch of a lot is always read; every batch, until {{count}} readings were good, after one that fell short, and of rice on the lead’s word. Your local code decides.',
   },
 
   grains: {
