@@ -46,6 +46,17 @@ test('a late cook is followed: the rest is worked out again, on every device, an
       .poll(async () => (await kitchen.run(runId)).events.filter(({ kind }) => kind === 'trouble').length)
       .toBe(1)
   })
+  await test.step('a taste is answered from the rail, and stands with the run', async () => {
+    await page.getByRole('button', { name: 'Trouble' }).click()
+    await page.getByRole('radio', { name: 'salty' }).click()
+    await page.getByRole('radio', { name: 'clearly' }).click()
+    await page.getByRole('button', { name: 'Added it' }).click()
+    await expect(page.getByText('Noted with this run: salty')).toBeVisible()
+    await page.goto(`${kitchen.url}/record/${runId}`)
+    await expect(page.getByText(/tasted: salty, \d/).first()).toBeVisible()
+    await page.goto(`${kitchen.url}/record/fault/${runId}`)
+    await expect(page.getByRole('radio', { name: 'Too salty' })).toBeChecked()
+  })
 })
 
 test('two runs: the other one stands on the screen with its step and its seconds, one tap away', async ({

@@ -4,7 +4,7 @@ import { VERDICTS } from 'core/book/taste/correct'
 import { FLAG_CODES } from 'core/book/ingredientLine/flags'
 import { z } from 'zod'
 import { DishDraft } from './dish'
-import { EventId, InstantMs, Name, Slug } from './ids'
+import { EventId, InstantMs, Name, RunId, Slug } from './ids'
 import { IngredientInFile, Price } from './ingredient'
 import { MeasureSystem } from './measure'
 import { RecipeDraft } from './recipe'
@@ -29,6 +29,8 @@ export const Tasting = z.strictObject({
   id: EventId,
   dishId: Slug,
   dishVersion: z.int().positive(),
+  /** The run that it was tasted in; null for one of the dish in general. */
+  runId: RunId.nullable().optional(),
   verdict: z.enum(VERDICTS),
   strength: z.enum(['weak', 'strong']),
   atMs: InstantMs,

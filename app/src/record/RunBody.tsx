@@ -4,6 +4,7 @@ import { runRecord } from 'core/record/runSummary'
 import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import { kitchenNowMs } from '../device/clock'
+import { useTastings } from '../book/useShelf'
 import { useReadsIn } from '../setup/useKitchen'
 import { Notice } from '../ui/Notice'
 import { Button } from '../ui/Button'
@@ -68,6 +69,7 @@ function Said({ run, zone }: { run: Run; zone: string }) {
   const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
   const checks = record.steps.filter(({ step, checks }) => step.check !== null || checks.length > 0)
   const { riceReading } = run
+  const tastings = (useTastings().data?.tastings ?? []).filter(({ runId }) => runId === run.id).reverse()
   const nameOf = (componentId: string | null) =>
     record.state.steps.flatMap((step) => step.entries).find((entry) => entry.componentId === componentId)?.name ?? ''
   return (
@@ -108,6 +110,12 @@ function Said({ run, zone }: { run: Run; zone: string }) {
           {`${formatTimeS(one.atMs, zone)} ${t(`troubles.${one.trouble}`, { name: nameOf(one.componentId) })}`}
         </Text>
       ))}
+      {tastings.map((one) => (
+        <Text key={one.id}>
+          {t('tasted', { time: formatTimeS(one.atMs, zone), verdict: t(`taste.verdicts.${one.verdict}`) })}
+          {one.added.map(({ name, massG }) => `, ${formatMassG(massG)} ${name}`).join('')}
+        </Text>
+      ))}
       {record.state.addedS > 0 && <Text>{t('added', { n: record.state.addedS })}</Text>}
       {run.isUnconfirmed && <Text>{t('unconfirmed')}</Text>}
       {(run.marks ?? []).map((mark) => (
@@ -115,7 +123,9 @@ function Said({ run, zone }: { run: Run; zone: string }) {
       ))}
       {run.washedAtMs && <Text>{t('washed', { time: formatTimeS(run.washedAtMs, zone) })}</Text>}
       {run.twicePortions > 0 && <Text>{t('twice', { count: run.twicePortions })}</Text>}
-      {record.state.troubles.length === 0 && record.state.addedS === 0 && <Text>{t('noTrouble')}</Text>}
+      {tastings.length === 0 && record.state.troubles.length === 0 && record.state.addedS === 0 && (
+        <Text>{t('noTrouble')}</Text>
+      )}
       <Button
         label={t('fault.open')}
         className="mt-2 self-start"

@@ -1,3 +1,4 @@
+import { tasteWords } from '../book/taste/words.en'
 import { faultWords } from './fault/words.en'
 
 export const record = {
@@ -62,6 +63,8 @@ export const record = {
   checkNot: '{{what}}: not answered',
   checkYes: '{{what}}: yes at {{time}}, {{read}}',
   checkNo: '{{what}}: not yet at {{time}}, {{read}}',
+  tasted: '{{time}} tasted: {{verdict}}',
+  taste: tasteWords,
   checkSeen: 'by eye',
   riceReading: {
     always: 'Rice: read in every batch of this house.',

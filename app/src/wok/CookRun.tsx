@@ -94,7 +94,13 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
           name={wordsOf(cook.step).title}
         />
         {isTrouble ? (
-          <TroubleList run={run} cook={cook} wordsOf={wordsOf} onClose={() => setIsTrouble(false)} />
+          <TroubleList
+            run={run}
+            cook={cook}
+            wordsOf={wordsOf}
+            isRehearsal={rehearsal !== undefined}
+            onClose={() => setIsTrouble(false)}
+          />
         ) : (
           <StepFace
             run={run}

@@ -16,14 +16,22 @@ import { toast } from '../ui/Toast'
 import { capital, formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { RunStep, StepWords } from './stepWords'
+import { TasteTrouble } from './TasteTrouble'
 import { FlameDied, RanOut, TurnFlame } from './TroubleMore'
 import type { Cook } from './useCook'
 
-type Props = { run: Run; cook: Cook; wordsOf: (step: RunStep) => StepWords; onClose: () => void }
+type Props = {
+  run: Run
+  cook: Cook
+  wordsOf: (step: RunStep) => StepWords
+  /** A rehearsal has nothing to taste, and keeps nothing. */
+  isRehearsal: boolean
+  onClose: () => void
+}
 const REMEDIES = ['burning', 'tooWet', 'sticking'] as const
 
 /** What to do about it stands here without a second tap; a tap notes it and gives the step the time it needs. */
-export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
+export function TroubleList({ run, cook, wordsOf, isRehearsal, onClose }: Props) {
   const t = useWords('wok')
   const next = cook.state.steps[cook.state.stepIndex + 1]
   const dueS = (cook.state.dueMs - run.firedAtMs) / 1000
@@ -62,6 +70,7 @@ export function TroubleList({ run, cook, wordsOf, onClose }: Props) {
           )}
         </Pressable>
       ))}
+      {!isRehearsal && <TasteTrouble run={run} onClose={onClose} />}
       <Forgot run={run} cook={cook} onClose={onClose} />
       <RanOut cook={cook} onClose={onClose} />
       <TurnFlame cook={cook} onClose={onClose} />

@@ -1,7 +1,9 @@
+import { tasteWords } from '../book/taste/words.en'
 import { steps } from './steps.en'
 
 export const wok = {
   ...steps,
+  taste: tasteWords,
   title: 'Wok',
   loading: 'Fetching the run',
   idle: {
@@ -180,6 +182,11 @@ export const wok = {
     burningDo: 'Wok off the ring, do not scrape. Tip the clean part out, wipe, back on high.',
     tooWet: 'Too wet',
     tooWetDo: 'Full flame, spread thin, leave it 20 s. Sauce waits until it hisses dry.',
+    taste: 'Tastes wrong',
+    howMuch: 'By how much',
+    tasteWaits: 'The book is still on its way: taste again in a moment.',
+    tasteNoted: 'Noted with this run: {{verdict}}',
+    tasteAllergens: 'Something new in the wok is a new allergen: read the ticket’s allergies first.',
     sticking: 'Sticking',
     stickingDo: '1 tsp oil down the wall, wait 5 s, scrape under, turn once.',
     adds: 'adds {{n}} s: {{what}} moves to {{time}}',

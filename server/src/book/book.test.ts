@@ -2,8 +2,10 @@ import { DishList, DishVersions, type Dish } from 'contract/dish'
 import { IngredientList, type KitchenIngredient } from 'contract/ingredient'
 import { RecipeList } from 'contract/recipe'
 import { StyleList, TastingList } from 'contract/book'
+import { Run } from 'contract/run'
+import { TicketList } from 'contract/ticket'
 import { v7 as newId } from 'uuid'
-import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
+import { fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 
 let kitchen: TestKitchen
 beforeAll(async () => void (kitchen = await openTestKitchen()))
@@ -213,5 +215,27 @@ test('a tasting is kept once, however often it is sent', async () => {
   }
   await send(kitchen.app, 'POST', '/tastings', tasting)
   const again = await send(kitchen.app, 'POST', '/tastings', tasting)
-  expect(TastingList.parse(again.json).tastings).toEqual([tasting])
+  expect(TastingList.parse(again.json).tastings).toEqual([{ ...tasting, runId: null }])
+})
+
+test('a tasting may be of a run, which must be a run of that dish', async () => {
+  const { json } = await send(kitchen.app, 'POST', '/tickets', newTicket('plain', 1, kitchen.clock.now() + 600_000, {}))
+  const [ticket] = TicketList.parse(json).tickets
+  const run = Run.parse(
+    (await send(kitchen.app, 'POST', '/runs', fireOf([ticket!], 'ring-a', kitchen.clock.now()))).json,
+  )
+  const tasting = {
+    id: newId(),
+    dishId: 'plain',
+    dishVersion: run.dishVersion,
+    runId: run.id,
+    verdict: 'salty',
+    strength: 'strong',
+    atMs: kitchen.clock.now(),
+    added: [],
+  }
+  const kept = TastingList.parse((await send(kitchen.app, 'POST', '/tastings', tasting)).json).tastings
+  expect(kept).toContainEqual(tasting)
+  const strange = await send(kitchen.app, 'POST', '/tastings', { ...tasting, id: newId(), dishId: 'duck' })
+  expect(strange).toMatchObject({ status: 404, json: { code: 'unknown-run' } })
 })

@@ -1,11 +1,13 @@
 import type { RunComparison } from 'contract/faults'
 import type { Run } from 'contract/run'
+import type { Verdict } from 'core/book/taste/correct'
 import { COMPLAINTS, rankCauses, type Complaint, type Ranked } from 'core/record/faults/rank'
 import { tryNext, type TryNext } from 'core/record/faults/tryNext'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useDishes } from '../../book/useDishes'
+import { useTastings } from '../../book/useShelf'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Frame } from '../../ui/Frame'
@@ -41,6 +43,13 @@ export function FaultScreen({ id }: { id: string }) {
 const WIDE_PX = 460
 const PHONE_PX = 350
 const SHOWN = 4
+/** What was tasted in the run is what is asked about first. */
+const COMPLAINT_OF: Partial<Record<Verdict, Complaint>> = {
+  salty: 'tooSalty',
+  bland: 'bland',
+  greasy: 'greasy',
+  wet: 'soggy',
+}
 const BAR_PX = 110
 const DO = faultWords.try.do
 
@@ -48,7 +57,9 @@ function Finder({ run, comparison }: { run: Run; comparison: RunComparison }) {
   const t = useWords('record')
   const isWide = useIsWide()
   const dish = useDishes().data?.dishes.find((one) => one.id === run.dishId)
-  const [complaint, setComplaint] = useState<Complaint | null>(null)
+  const tasted = useTastings().data?.tastings.find(({ runId }) => runId === run.id)
+  const [chosen, setComplaint] = useState<Complaint | 'none' | null>(null)
+  const complaint = chosen === 'none' ? null : (chosen ?? (tasted && COMPLAINT_OF[tasted.verdict]) ?? null)
   const ranked = complaint && rankCauses(complaint, comparison.run, comparison.good)
   const portions = run.parts.reduce((sum, part) => sum + part.portions, 0)
   const portionRiceG = dish?.portionRiceG ?? run.score.riceMassG / portions
@@ -74,7 +85,7 @@ function Finder({ run, comparison }: { run: Run; comparison: RunComparison }) {
               />
             ))}
             {!isWide && complaint !== null && (
-              <Button size="body" label={t('fault.another')} onPress={() => setComplaint(null)} />
+              <Button size="body" label={t('fault.another')} onPress={() => setComplaint('none')} />
             )}
           </View>
           {ranked && (
