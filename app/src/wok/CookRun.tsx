@@ -8,7 +8,7 @@ import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
 import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
-import { formatClock } from '../words/format'
+import { formatClock, formatSpan } from '../words/format'
 import { useWords } from '../words/i18n'
 import { CheckAnswers, CheckProbe, OfferedCheck } from './CheckBar'
 import { LiveLine } from './LiveLine'
@@ -35,6 +35,9 @@ type Props = {
   /** A run that is only played through. */
   rehearsal?: { onEnd: () => void }
 }
+
+/** A step that has been due for so long was forgotten, not cooked. */
+const LEFT_OPEN_MS = 45 * 60_000
 
 /** A run as its cook is led through it. */
 export function CookRun({ run, say: sayOf, rehearsal }: Props) {
@@ -82,6 +85,15 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
       <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
       {rehearsal ? <RehearsalNotice onEnd={rehearsal.onEnd} /> : <RunNotices runId={run.id} />}
       {!rehearsal && <OtherRuns runId={run.id} nowMs={cook.nowMs} />}
+      {cook.nowMs - cook.state.dueMs > LEFT_OPEN_MS && (
+        <View className="px-2 pt-1">
+          <Notice
+            kind="conflict"
+            isSmall
+            title={t('leftOpen', { span: formatSpan((cook.nowMs - cook.state.dueMs) / 1000) })}
+          />
+        </View>
+      )}
       <LiveLine run={run} state={cook.state} rest={rest} nowMs={cook.nowMs} voice={voice} />
       <View className="min-h-0 flex-1 flex-row">
         <LiveScore

@@ -61,6 +61,11 @@ export function TasteTrouble({ run, onClose }: Props) {
   )
 }
 
+/** The answer stands below what was tapped: a wet finger need not scroll for it. */
+const bringIntoView = (view: View | null) => {
+  if (view instanceof HTMLElement) view.scrollIntoView({ block: 'end' })
+}
+
 function Mend({ run, verdict, strength, onClose }: Props & { verdict: Verdict; strength: Strength }) {
   const t = useWords('wok')
   const day = useToday()
@@ -81,7 +86,7 @@ function Mend({ run, verdict, strength, onClose }: Props & { verdict: Verdict; s
     onClose()
   }
   return (
-    <View className="gap-2">
+    <View ref={bringIntoView} className="gap-2">
       <Answer correction={correction} shelf={shelf} tools={kitchen.tools} />
       <Text size="small" tone="ash">
         {t('troubles.tasteAllergens')}

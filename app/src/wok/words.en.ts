@@ -81,6 +81,8 @@ export const wok = {
   checkHold: 'held {{holdS}} s',
   checkSource: '{{source}}. Your local code decides.',
   waits: 'waits for you to confirm',
+  leftOpen:
+    'Due {{span}} ago: was it served? Then tap on to the end. Not served: Trouble, hold Stop. It teaches the kitchen nothing.',
   then: 'then, at',
   thenNow: 'then',
   last: 'last step',

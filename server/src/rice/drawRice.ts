@@ -3,6 +3,7 @@ import { EventId } from 'contract/ids'
 import type { LotEvent } from 'contract/rice'
 import type { Run } from 'contract/run'
 import { allocateRice, inOrderOfUse, type Draw, type LotOnHand } from 'core/rice/lot/allocate'
+import type { ReadingPlan } from 'core/rice/reading/riceReading'
 import type { PoolConnection } from 'mysql2/promise'
 import { v5 as idFrom } from 'uuid'
 import { foldLot, policyOf } from './foldLot'
@@ -11,8 +12,8 @@ import { insertLotEvent, lockReadyLots, saveLotState } from './lots.sql'
 
 const OURS = '9d0f3a52-1f0e-4f57-9a86-52c3f7f0a2d1'
 
-/** Rice as it was drawn; `isAccepted` where a lot of it is used on the lead's word. */
-export type DrawnRice = { lots: Run['lots']; isAccepted: boolean }
+/** Rice as it was drawn, whether a lot of it is used on the lead's word, and how the house reads it. */
+export type DrawnRice = { lots: Run['lots']; isAccepted: boolean; plan: ReadingPlan }
 
 /**
  * Draws a batch's rice from the lots that could be used when it was fired, oldest first. The rice is in the wok whatever
@@ -59,7 +60,7 @@ export async function drawRice(
     isAccepted ||= state.isAccepted
     drawn.push({ id: lot.id, name: lot.name, massG: draw.massG })
   }
-  return { lots: drawn, isAccepted }
+  return { lots: drawn, isAccepted, plan: house.policy }
 }
 
 function allDraws(onHand: readonly LotOnHand[], riceMassG: number): Draw[] {

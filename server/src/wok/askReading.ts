@@ -2,7 +2,6 @@ import type { Run } from 'contract/run'
 import { riceReading } from 'core/rice/reading/riceReading'
 import type { PoolConnection } from 'mysql2/promise'
 import type { DrawnRice } from '../rice/drawRice'
-import { findRiceHouse } from '../rice/house.sql'
 import { listPastReadings, saveReading } from './readings.sql'
 
 const DAY_MS = 86_400_000
@@ -18,12 +17,11 @@ export async function askReading(
   connection: PoolConnection,
   kitchenId: string,
   run: Pick<Run, 'id' | 'firedAtMs' | 'isUnconfirmed'>,
-  { lots, isAccepted }: DrawnRice,
+  { lots, isAccepted, plan }: DrawnRice,
 ): Promise<void> {
   if (run.isUnconfirmed) return
-  const { policy } = await findRiceHouse(connection, kitchenId)
   const sinceMs = run.firedAtMs - BACK_DAYS * DAY_MS
   const past = await listPastReadings(connection, kitchenId, run.id, sinceMs, MOST_BATCHES)
-  const { why } = riceReading(past, { lotIds: lots.map(({ id }) => id), isAccepted }, policy)
+  const { why } = riceReading(past, { lotIds: lots.map(({ id }) => id), isAccepted }, plan)
   await saveReading(connection, kitchenId, run.id, why)
 }

@@ -39,7 +39,9 @@ export function itemsAtHand(dish: Dish, shelf: Shelf): AtHand[] {
     return row ? [{ ...atHandOf(row), name: row.aliases[0] ?? row.name }] : []
   })
   const known = new Set<string>()
-  return [...own, ...always].filter((one) => !known.has(one.id) && known.add(one.id)).slice(0, MAX_AT_HAND)
+  return [...own.slice(0, MAX_AT_HAND - always.length), ...always].filter(
+    (one) => !known.has(one.id) && known.add(one.id),
+  )
 }
 
 type Tasted = {

@@ -38,6 +38,26 @@ test('too salty is mended by rice; with a full wok by nothing', () => {
   expect(added({ verdict: 'salty', mostMassG: 900 })).toBe('wok-full')
 })
 
+test('nothing is diluted with what seasons: pepper by the handful would answer salt', () => {
+  const PEPPER = ingredient({ id: 'pepper', role: 'dry-seasoning:spice' })
+  const atHand = [PEPPER, SOY, SALT, SUGAR].map(atHandOf)
+  expect(typeof added({ verdict: 'salty', strength: 'strong', atHand })).toBe('string')
+  expect(added({ verdict: 'salty', atHand: [...atHand, atHandOf(RICE)] })).toEqual(['rice'])
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...VERDICTS),
+      fc.constantFrom('weak' as const, 'strong' as const),
+      (verdict, strength) => {
+        const correction = correctTaste(input({ verdict, strength, atHand: [...EVERYTHING, atHandOf(PEPPER)] }))
+        if (correction.kind !== 'add') return
+        const pepper = correction.additions.find(({ id }) => id === 'pepper')
+        expect(pepper?.massG ?? 0).toBeLessThanOrEqual(900 * 0.004)
+      },
+    ),
+    { endOnFailure: true },
+  )
+})
+
 test.each([
   ['sharp', ['sugar']],
   ['dry', ['water']],

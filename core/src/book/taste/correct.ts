@@ -20,6 +20,8 @@ export type AtHand = {
   /** 1 for glutamate and bouillon, 0 for others. */
   umami: number
   isRice: boolean
+  /** More than this share of the batch, and it tastes of nothing else. */
+  mostFraction: number
 }
 
 /** What is in the wok, what is tasted, and what is at hand to add. */
@@ -154,7 +156,9 @@ function attempt(input: TasteInput, items: readonly AtHand[], roomG: number): At
     rows.push(items.map((__, m) => (m === k ? 1 / (SMALLNESS * input.massG) / 20 : 0)))
     target.push(0)
   })
-  const upper = items.map(() => Math.min(roomG / items.length, input.massG * MAX_SHARE))
+  const upper = items.map(({ mostFraction }) =>
+    Math.min(roomG / items.length, input.massG * Math.min(MAX_SHARE, mostFraction)),
+  )
   const { x } = boundedLeastSquares({ rows, target, lower: items.map(() => 0), upper })
   const additions = items.flatMap((item, i) =>
     x[i]! >= MIN_G ? [{ id: item.id, name: item.name, massG: roundG(x[i]!) }] : [],
