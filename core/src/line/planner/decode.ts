@@ -1,0 +1,314 @@
+import {
+  ARRIVED,
+  AVOIDS,
+  BACK,
+  BACK_END,
+  CONTENTS,
+  COUNT,
+  DELAY,
+  DISH,
+  dishBase,
+  downAt,
+  downCount,
+  HEAD,
+  MOST_DOWN,
+  NEXT,
+  ON,
+  ORDER,
+  pieceFree,
+  pieceMost,
+  pieceN,
+  pieceTicket,
+  pieceTold,
+  S,
+  setUpS,
+  setUpSlots,
+  size,
+  SPAN,
+  START,
+  STATION,
+  stationKind,
+  ticketAt,
+  ticketDue,
+  ticketFirst,
+  ticketIsTake,
+  ticketPieces,
+  ticketWeight,
+  toldCount,
+  W_BATCH,
+  W_CHANGED,
+  W_FLOW,
+  W_GROWN,
+  W_HANDS,
+  W_HOLD,
+  W_KNEE,
+  W_LATE,
+  W_LATE2,
+  W_SPOIL,
+  W_SPREAD,
+  W_WASH,
+  WASH,
+  weights,
+} from './memory'
+
+/**
+ * The state of a plan after its first batches, as one block: how many words of hands are in use; each station's end, last dish
+ * (1 more than its number, 0 for clean), residue, and whether its first batch was seen; each ticket's pieces to come, last and
+ * first piece ready [s]; each piece's second; then the hands in use, a bit a slot, a word a level.
+ */
+let M = new Int32Array(1)
+const WORDS = 0
+export const at = { end: 1, last: 0, residue: 0, seen: 0, toCome: 0, lastReady: 0, firstReady: 0, ready: 0, hands: 0 }
+let blockLength = 1
+let words = 0
+/** A state is kept before each position that is a multiple of it. */
+const EVERY = 5
+/** States kept are right up to this position; -1 where not even the first is. */
+let keptUpTo = -1
+let keptPoints = new Float64Array(1)
+
+/** The first state, to be filled in by the one who loads an instance. */
+export function newState(slots: number): Int32Array {
+  words = Math.ceil(slots / 32) + 1
+  at.end = 1
+  at.last = at.end + size.stations
+  at.residue = at.last + size.stations
+  at.seen = at.residue + size.stations
+  at.toCome = at.seen + size.stations
+  at.lastReady = at.toCome + size.tickets
+  at.firstReady = at.lastReady + size.tickets
+  at.ready = at.firstReady + size.tickets
+  at.hands = at.ready + size.pieces
+  blockLength = at.hands + words * size.hands
+  const kept = Math.floor(size.pieces / EVERY) + 2
+  const wanted = blockLength * (kept + 1)
+  if (M.length < wanted) M = new Int32Array(wanted)
+  if (keptPoints.length < kept) keptPoints = new Float64Array(kept)
+  M.fill(0, 0, blockLength)
+  return M
+}
+
+/** Keeps the state at hand as the first one. */
+export function keepFirst(): void {
+  keptPoints[0] = size.frozenPoints
+  M.copyWithin(blockLength, 0, blockLength)
+  keptUpTo = 0
+}
+
+/** From a position on, what was kept is of another order. */
+export function forgetFrom(position: number): void {
+  const still = Math.floor(position / EVERY) * EVERY
+  if (keptUpTo > still) keptUpTo = still
+}
+
+const usedLength = (block: number): number => at.hands + M[block + WORDS]! * size.hands
+
+function restore(slot: number): void {
+  const from = (slot + 1) * blockLength
+  const before = usedLength(0)
+  const length = usedLength(from)
+  M.copyWithin(0, from, from + length)
+  if (before > length) M.fill(0, length, before)
+}
+
+/** Marks hands as busy from a slot to another. */
+export function occupy(from: number, to: number): void {
+  const hands = size.hands
+  const last = (to - 1) >> 5
+  for (let word = from >> 5; word <= last; word += 1) {
+    let bits = -1
+    if (word === from >> 5) bits &= -1 << (from & 31)
+    if (word === last) bits &= -1 >>> (31 - ((to - 1) & 31))
+    const base = at.hands + word * hands
+    for (let level = 0; level < hands && bits !== 0; level += 1) {
+      const over = M[base + level]! & bits
+      M[base + level]! |= bits
+      bits = over
+    }
+  }
+  if (last >= M[WORDS]!) M[WORDS] = last + 1
+}
+
+/** The slot after the last one between two at which no pair of hands is free; 0 where there is none. */
+function fullUntil(from: number, to: number): number {
+  const hands = size.hands
+  const first = from >> 5
+  let word = (to - 1) >> 5
+  let mask = -1 >>> (31 - ((to - 1) & 31))
+  for (; word >= first; word -= 1) {
+    let bits = M[at.hands + word * hands + hands - 1]! & mask
+    if (word === first) bits &= -1 << (from & 31)
+    if (bits !== 0) return (word << 5) + 32 - Math.clz32(bits)
+    mask = -1
+  }
+  return 0
+}
+
+/** The first slot, from one on, at which a batch may start: the station is there, and hands are free whenever it takes them. */
+function firstFree(from: number, station: number, setUp: number, batch: number): number {
+  const on = S[ON + batch]!
+  const back = S[BACK + batch]!
+  const backEnd = S[BACK_END + batch]!
+  const span = S[SPAN + batch]!
+  const limit = words * 32
+  const downs = downCount[station]!
+  let start = from
+  for (;;) {
+    let isDown = false
+    for (let i = 0; i < downs; i += 1) {
+      const down = (station * MOST_DOWN + i) * 2
+      if (start - setUp < downAt[down + 1]! && start + span > downAt[down]!) {
+        start = downAt[down + 1]! + setUp
+        isDown = true
+      }
+    }
+    if (start + span > limit) return -1
+    if (isDown) continue
+    if (setUp + on > 0) {
+      const full = fullUntil(start - setUp, start + on)
+      if (full > 0) {
+        start = full + setUp
+        continue
+      }
+    }
+    if (backEnd > back) {
+      const full = fullUntil(start + back, start + backEnd)
+      if (full > 0) {
+        start = full - back
+        continue
+      }
+    }
+    return start
+  }
+}
+
+/** Points of a ticket all of whose pieces are ready: lateness, waiting, and what it holds. */
+export function ticketPoints(ticket: number): number {
+  const lastReady = M[at.lastReady + ticket]!
+  const due = ticketDue[ticket]!
+  const out = ticketIsTake[ticket] === 1 && due > lastReady ? due : lastReady
+  const late = out - due
+  let points =
+    weights[W_FLOW]! * (out - ticketAt[ticket]!) + weights[W_SPREAD]! * (lastReady - M[at.firstReady + ticket]!)
+  if (late > 0) {
+    points += weights[W_LATE]! * late
+    if (late > weights[W_KNEE]!) points += weights[W_LATE2]! * (late - weights[W_KNEE]!)
+  }
+  points *= ticketWeight[ticket]!
+  const end = ticketFirst[ticket]! + ticketPieces[ticket]!
+  for (let piece = ticketFirst[ticket]!; piece < end; piece += 1) {
+    const held = out - M[at.ready + piece]!
+    if (held > pieceFree[piece]!) {
+      points += pieceN[piece]! * weights[W_HOLD]! * (held - pieceFree[piece]!)
+      if (held > pieceMost[piece]!) points += pieceN[piece]! * weights[W_SPOIL]! * (held - pieceMost[piece]!)
+    }
+  }
+  return points
+}
+
+/** Points for another next batch than the one that was told. */
+function toldPoints(station: number, batch: number): number {
+  const told = toldCount[station]!
+  let of = 0
+  let all = 0
+  for (let piece = S[HEAD + batch]!; piece >= 0; piece = S[NEXT + piece]!) {
+    all += 1
+    if (pieceTold[piece] === station) of += 1
+  }
+  if (of < told) return weights[W_CHANGED]!
+  return all > told ? weights[W_GROWN]! : 0
+}
+
+/**
+ * Places the batches of the order, one after the other, each at the first slot that it can have: any order can be placed.
+ * States before `first` are taken as they were kept.
+ * @returns the points of the plan, or infinity as soon as they are beyond `bound`
+ */
+export function decode(first: number, bound: number): number {
+  const count = S[COUNT]!
+  const stations = size.stations
+  const gridS = size.gridS
+  const slot = Math.min(Math.floor(first / EVERY), Math.floor(keptUpTo / EVERY))
+  restore(slot)
+  let points = keptPoints[slot]!
+  for (let position = slot * EVERY; position < count; position += 1) {
+    if (position > keptUpTo && position <= first && position % EVERY === 0) {
+      const to = (position / EVERY + 1) * blockLength
+      M.copyWithin(to, 0, usedLength(0))
+      keptPoints[position / EVERY] = points
+      keptUpTo = position
+    }
+    const batch = S[ORDER + position]!
+    const station = S[STATION + batch]!
+    const dish = S[DISH + batch]!
+    const kind = stationKind[station]! * 3
+    let setUp = 0
+    let setUpSeconds = 0
+    const last = M[at.last + station]!
+    if (S[WASH + batch] === 1 || (M[at.residue + station]! & S[AVOIDS + batch]!) !== 0) {
+      setUp = setUpSlots[kind + 2]!
+      setUpSeconds = setUpS[kind + 2]!
+      points += weights[W_WASH]!
+      M[at.residue + station] = S[CONTENTS + batch]!
+    } else {
+      if (last > 0 && last - 1 !== dish) {
+        const which = kind + (dishBase[last - 1] === dishBase[dish] ? 0 : 1)
+        setUp = setUpSlots[which]!
+        setUpSeconds = setUpS[which]!
+      }
+      M[at.residue + station]! |= S[CONTENTS + batch]!
+    }
+    let from = M[at.end + station]! + setUp
+    if (S[ARRIVED + batch]! > from) from = S[ARRIVED + batch]!
+    if (S[DELAY + batch]! > from) from = S[DELAY + batch]!
+    const start = firstFree(from, station, setUp, batch)
+    if (start < 0) return Infinity
+    START[batch] = start
+    const on = S[ON + batch]!
+    const back = S[BACK + batch]!
+    const backEnd = S[BACK_END + batch]!
+    if (setUp + on > 0) occupy(start - setUp, start + on)
+    if (backEnd > back) occupy(start + back, start + backEnd)
+    const end = start + S[SPAN + batch]!
+    M[at.end + station] = end
+    M[at.last + station] = dish + 1
+    points += weights[W_BATCH]! + weights[W_HANDS]! * (setUpSeconds + (on + backEnd - back) * gridS)
+    if (M[at.seen + station] === 0) {
+      M[at.seen + station] = 1
+      if (toldCount[station]! >= 0) points += toldPoints(station, batch)
+    }
+    const readyS = end * gridS
+    for (let piece = S[HEAD + batch]!; piece >= 0; piece = S[NEXT + piece]!) {
+      const ticket = pieceTicket[piece]!
+      M[at.ready + piece] = readyS
+      if (readyS > M[at.lastReady + ticket]!) M[at.lastReady + ticket] = readyS
+      if (readyS < M[at.firstReady + ticket]!) M[at.firstReady + ticket] = readyS
+      const toCome = M[at.toCome + ticket]! - 1
+      M[at.toCome + ticket] = toCome
+      if (toCome === 0) points += ticketPoints(ticket)
+    }
+    if (points > bound) return Infinity
+  }
+  for (let station = 0; station < stations; station += 1)
+    if (M[at.seen + station] === 0 && toldCount[station]! >= 0) points += weights[W_CHANGED]!
+  return points > bound ? Infinity : points
+}
+
+/** Of the plan that was last placed to its end: when a ticket is complete [s from the origin]. */
+export const completeS = (ticket: number): number => M[at.lastReady + ticket]!
+/** When a piece is ready [s from the origin]. */
+export const readyS = (piece: number): number => M[at.ready + piece]!
+/** Whether the batch's station had to be washed, in the plan that was last placed up to it. */
+export function washesOf(count: number): boolean[] {
+  restore(0)
+  const residue = M.slice(at.residue, at.residue + size.stations)
+  const washes: boolean[] = []
+  for (let position = 0; position < count; position += 1) {
+    const batch = S[ORDER + position]!
+    const station = S[STATION + batch]!
+    const isWashed = S[WASH + batch] === 1 || (residue[station]! & S[AVOIDS + batch]!) !== 0
+    residue[station] = (isWashed ? 0 : residue[station]!) | S[CONTENTS + batch]!
+    washes.push(isWashed)
+  }
+  return washes
+}

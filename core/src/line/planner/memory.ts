@@ -1,0 +1,97 @@
+/**
+ * The planner's memory: flat arrays at module level, written by `load` and read by everything else, since closures and objects
+ * cost it more than half of its evaluations. One instance is planned at a time, from beginning to end, in one call.
+ */
+
+/** The most pieces, and batches, that are planned at once. */
+export const MOST_PIECES = 1024
+
+/** Regions of the solution `S`. A batch slot stands at `ORDER` once: the first `V[COUNT]` of them are the plan's batches. */
+export const ORDER = 0
+export const STATION = MOST_PIECES
+export const WASH = 2 * MOST_PIECES
+/** Not before this slot of the grid. */
+export const DELAY = 3 * MOST_PIECES
+/** First piece of a batch, and the next after a piece; -1 ends. */
+export const HEAD = 4 * MOST_PIECES
+export const NEXT = 5 * MOST_PIECES
+/** The batch that a piece is in. */
+export const BATCH = 6 * MOST_PIECES
+/** Of a batch: the slot at which all its tickets have arrived, allergens in it and avoided by it, its dish. */
+export const ARRIVED = 7 * MOST_PIECES
+export const CONTENTS = 8 * MOST_PIECES
+export const AVOIDS = 9 * MOST_PIECES
+export const DISH = 10 * MOST_PIECES
+/** Its times in slots: hands until `ON`, again from `BACK` to `BACK_END`, and up at `SPAN`. */
+export const ON = 11 * MOST_PIECES
+export const BACK = 12 * MOST_PIECES
+export const BACK_END = 13 * MOST_PIECES
+export const SPAN = 14 * MOST_PIECES
+/** Number of batches. */
+export const COUNT = 15 * MOST_PIECES
+export const SOLUTION_LENGTH = COUNT + 1
+
+export const S = new Int32Array(SOLUTION_LENGTH)
+/** Where each batch of the last decoded solution begins [slot]. */
+export const START = new Int32Array(MOST_PIECES)
+
+/** Of each piece. */
+export const pieceN = new Float64Array(MOST_PIECES)
+export const pieceTicket = new Int32Array(MOST_PIECES)
+export const pieceDish = new Int32Array(MOST_PIECES)
+export const pieceFamily = new Int32Array(MOST_PIECES)
+export const pieceAvoids = new Int32Array(MOST_PIECES)
+export const pieceContents = new Int32Array(MOST_PIECES)
+export const pieceFinish = new Int32Array(MOST_PIECES)
+export const pieceArrived = new Int32Array(MOST_PIECES)
+export const pieceFree = new Float64Array(MOST_PIECES)
+export const pieceMost = new Float64Array(MOST_PIECES)
+/** The station that its batch was told at, or -1. */
+export const pieceTold = new Int32Array(MOST_PIECES)
+
+/** Of each ticket: its pieces stand together, frozen ones are counted out and stand in the first state. */
+export const ticketFirst = new Int32Array(MOST_PIECES)
+export const ticketPieces = new Int32Array(MOST_PIECES)
+export const ticketAt = new Float64Array(MOST_PIECES)
+export const ticketDue = new Float64Array(MOST_PIECES)
+export const ticketWeight = new Float64Array(MOST_PIECES)
+export const ticketIsTake = new Uint8Array(MOST_PIECES)
+
+export const MOST_STATIONS = 32
+export const MOST_DISHES = 512
+const MOST_KINDS = 8
+export const MOST_DOWN = 16
+export const stationKind = new Int32Array(MOST_STATIONS)
+/** Slots that a station is not there: pairs, and how many. */
+export const downAt = new Int32Array(MOST_STATIONS * MOST_DOWN * 2)
+export const downCount = new Int32Array(MOST_STATIONS)
+/** Pieces of what each station was told, or -1 where nothing was. */
+export const toldCount = new Int32Array(MOST_STATIONS)
+/** Set-ups of a kind of station: same base, other, wash; in slots and in seconds. */
+export const setUpSlots = new Int32Array(MOST_KINDS * 3)
+export const setUpS = new Float64Array(MOST_KINDS * 3)
+export const dishBase = new Int32Array(MOST_DISHES)
+export const dishSplitS = new Float64Array(MOST_DISHES)
+/** By kind and dish: the most load, 0 where it cannot be fried; phases as (hands, a, b), `PHASES` of them. */
+export const PHASES = 6
+export const capAt = new Float64Array(MOST_KINDS * MOST_DISHES)
+export const phaseAt = new Float64Array(MOST_KINDS * MOST_DISHES * PHASES * 3)
+export const phaseCount = new Int32Array(MOST_KINDS * MOST_DISHES)
+
+/** Weights in the order of `W_…`. */
+export const weights = new Float64Array(12)
+export const W_LATE = 0
+export const W_LATE2 = 1
+export const W_KNEE = 2
+export const W_FLOW = 3
+export const W_SPREAD = 4
+export const W_HOLD = 5
+export const W_SPOIL = 6
+export const W_BATCH = 7
+export const W_WASH = 8
+export const W_HANDS = 9
+export const W_GROWN = 10
+export const W_CHANGED = 11
+
+/** Sizes of the instance at hand. */
+export const size = { pieces: 0, tickets: 0, stations: 0, hands: 1, gridS: 5, nowSlot: 0, originS: 0, frozenPoints: 0 }

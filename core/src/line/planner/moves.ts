@@ -1,0 +1,273 @@
+import { capOf, loadOf, mayJoin, measureBatch, newBatch, putIn, shift, takeOut, write } from './batch'
+import { below, chance } from './chance'
+import { completeS, decode, readyS } from './decode'
+import type { Loaded } from './load'
+import {
+  AVOIDS,
+  BATCH,
+  CONTENTS,
+  COUNT,
+  DELAY,
+  DISH,
+  HEAD,
+  NEXT,
+  ORDER,
+  pieceDish,
+  pieceFamily,
+  pieceFree,
+  pieceN,
+  pieceTicket,
+  S,
+  size,
+  SPAN,
+  STATION,
+  stationKind,
+  ticketDue,
+  ticketFirst,
+  ticketIsTake,
+  ticketPieces,
+  WASH,
+} from './memory'
+
+/** How often each move is tried, in parts of the sum. */
+export type MoveShares = readonly [
+  batch: number,
+  swap: number,
+  piece: number,
+  pieceSwap: number,
+  wash: number,
+  delay: number,
+  together: number,
+  ticket: number,
+]
+/** A rush: pieces and whole tickets find their place; delays only hurt it. */
+export const RUSH: MoveShares = [24, 12, 40, 6, 1, 2, 5, 16]
+/** A few pieces: what to wait for counts most. */
+export const CALM: MoveShares = [22, 12, 20, 8, 4, 26, 4, 4]
+
+const NEAR = 1e-6
+/** Like pieces are looked for within so many places. */
+const REACH = 12
+const LOOKS = 6
+
+/** Changes the solution by one move. @returns the first position that changed, or -1 where nothing did */
+export function move(loaded: Loaded, shares: MoveShares, sum: number): number {
+  let draw = chance() * sum
+  if ((draw -= shares[0]) < 0) return moveBatch(loaded)
+  if ((draw -= shares[1]) < 0) return swapBatches()
+  if ((draw -= shares[2]) < 0) return movePiece(loaded)
+  if ((draw -= shares[3]) < 0) return swapPieces()
+  if ((draw -= shares[4]) < 0) return toggleWash()
+  if ((draw -= shares[5]) < 0) return setDelay()
+  if ((draw -= shares[6]) < 0) return bringTogether()
+  return shiftTicket()
+}
+
+const near = (position: number, reach: number): number =>
+  Math.min(S[COUNT]! - 1, Math.max(0, position - reach + below(2 * reach + 1)))
+
+/** Another station that takes this dish and this load; -1 where there is none. */
+function otherStation(loaded: Loaded, dish: number, load: number, own: number): number {
+  const stations = loaded.stationsOf[dish]!
+  const station = stations[below(stations.length)]!
+  return station !== own && load <= capOf(station, dish) + NEAR ? station : -1
+}
+
+const OTHER_STATION = 0.4
+
+function moveBatch(loaded: Loaded): number {
+  const from = below(S[COUNT]!)
+  const batch = S[ORDER + from]!
+  const to = near(from, 4)
+  let isMoved = false
+  if (chance() < OTHER_STATION) {
+    const own = S[STATION + batch]!
+    const station = otherStation(loaded, S[DISH + batch]!, loadOf(batch), own)
+    if (station >= 0) {
+      write(STATION + batch, station)
+      if (stationKind[station] !== stationKind[own]) measureBatch(batch)
+      isMoved = true
+    }
+  }
+  if (from === to && !isMoved) return -1
+  shift(from, to)
+  return Math.min(from, to)
+}
+
+function swapBatches(): number {
+  const a = below(S[COUNT]!)
+  const b = near(a, REACH)
+  if (a === b) return -1
+  const batch = S[ORDER + a]!
+  write(ORDER + a, S[ORDER + b]!)
+  write(ORDER + b, batch)
+  return Math.min(a, b)
+}
+
+/** One of a batch's pieces. */
+function pieceIn(batch: number): number {
+  let count = 0
+  for (let piece = S[HEAD + batch]!; piece >= 0; piece = S[NEXT + piece]!) count += 1
+  let steps = count > 1 ? below(count) : 0
+  let piece = S[HEAD + batch]!
+  while (steps > 0) {
+    piece = S[NEXT + piece]!
+    steps -= 1
+  }
+  return piece
+}
+
+const ALONE = 0.15
+
+function movePiece(loaded: Loaded): number {
+  const from = below(S[COUNT]!)
+  const batch = S[ORDER + from]!
+  const piece = pieceIn(batch)
+  if (chance() >= ALONE)
+    for (let look = 0; look < LOOKS; look += 1) {
+      const to = near(from, REACH)
+      const other = S[ORDER + to]!
+      if (to === from || !mayJoin(piece, other)) continue
+      takeOut(piece, from)
+      putIn(piece, other)
+      return Math.min(from, to)
+    }
+  if (S[NEXT + S[HEAD + batch]!]! < 0) return -1
+  const own = S[STATION + batch]!
+  const dish = pieceDish[piece]!
+  const other = chance() < 0.5 ? otherStation(loaded, dish, pieceN[piece]!, own) : -1
+  takeOut(piece, from)
+  const to = Math.min(S[COUNT]!, Math.max(0, from - 2 + below(5)))
+  newBatch(piece, other >= 0 ? other : own, to)
+  return Math.min(from, to)
+}
+
+function swapPieces(): number {
+  const from = below(S[COUNT]!)
+  const batch = S[ORDER + from]!
+  const piece = pieceIn(batch)
+  for (let look = 0; look < LOOKS; look += 1) {
+    const to = near(from, REACH)
+    const other = S[ORDER + to]!
+    if (other === batch || pieceFamily[S[HEAD + other]!] !== pieceFamily[piece]) continue
+    const with_ = pieceIn(other)
+    if (pieceTicket[piece] === pieceTicket[with_]) continue
+    const dish = pieceDish[piece]!
+    const more = pieceN[with_]! - pieceN[piece]!
+    if (loadOf(batch) + more > capOf(S[STATION + batch]!, dish) + NEAR) continue
+    if (loadOf(other) - more > capOf(S[STATION + other]!, dish) + NEAR) continue
+    exchange(batch, piece, other, with_)
+    const meets = (one: number) => (S[AVOIDS + one]! & S[CONTENTS + one]!) !== 0
+    return meets(batch) || meets(other) ? -2 : Math.min(from, to)
+  }
+  return -1
+}
+
+/** The place in the solution that points to a piece of a batch. */
+function pointerTo(batch: number, piece: number): number {
+  let pointer = HEAD + batch
+  while (S[pointer] !== piece) pointer = NEXT + S[pointer]!
+  return pointer
+}
+
+function exchange(batch: number, piece: number, other: number, with_: number): void {
+  const a = pointerTo(batch, piece)
+  const b = pointerTo(other, with_)
+  const nextA = S[NEXT + piece]!
+  const nextB = S[NEXT + with_]!
+  write(a, with_)
+  write(b, piece)
+  write(NEXT + with_, nextA)
+  write(NEXT + piece, nextB)
+  write(BATCH + piece, other)
+  write(BATCH + with_, batch)
+  measureBatch(batch)
+  measureBatch(other)
+}
+
+function toggleWash(): number {
+  const position = below(S[COUNT]!)
+  const batch = S[ORDER + position]!
+  write(WASH + batch, 1 - S[WASH + batch]!)
+  return position
+}
+
+/** The delays worth trying for a batch of the plan as it stands: up with a ticket of its, or so late that it holds freely. */
+export function delayFor(batch: number, piece: number, way: number): number {
+  const ticket = pieceTicket[piece]!
+  const complete = completeS(ticket)
+  const due = ticketDue[ticket]!
+  const outS = ticketIsTake[ticket] === 1 && due > complete ? due : complete
+  const span = S[SPAN + batch]!
+  if (way === 0) return Math.floor(complete / size.gridS) - span
+  if (way === 1) return Math.ceil((outS - pieceFree[piece]!) / size.gridS) - span
+  return Math.floor(outS / size.gridS) - span
+}
+
+function setDelay(): number {
+  const position = below(S[COUNT]!)
+  const batch = S[ORDER + position]!
+  decode(S[COUNT]!, Infinity)
+  const way = below(5)
+  const piece = pieceIn(batch)
+  const start = Math.round(readyS(piece) / size.gridS) - S[SPAN + batch]!
+  const delay = way < 3 ? delayFor(batch, piece, way) : way === 3 ? start - 12 + below(25) : 0
+  if (delay === S[DELAY + batch]!) return -1
+  write(DELAY + batch, Math.max(0, delay))
+  return position
+}
+
+/** Position of a batch in the order. */
+export function positionOf(batch: number): number {
+  let position = 0
+  while (S[ORDER + position] !== batch) position += 1
+  return position
+}
+
+const places = new Int32Array(64)
+/** Positions of a ticket's batches, in order. @returns how many there are */
+function placesOf(ticket: number): number {
+  let count = 0
+  const end = ticketFirst[ticket]! + ticketPieces[ticket]!
+  for (let piece = ticketFirst[ticket]!; piece < end && count < places.length; piece += 1) {
+    const batch = S[BATCH + piece]!
+    if (batch < 0) continue
+    const position = positionOf(batch)
+    let i = count
+    while (i > 0 && places[i - 1]! > position) i -= 1
+    if (i > 0 && places[i - 1] === position) continue
+    for (let j = count; j > i; j -= 1) places[j] = places[j - 1]!
+    places[i] = position
+    count += 1
+  }
+  return count
+}
+
+function bringTogether(): number {
+  const count = placesOf(below(size.tickets))
+  if (count < 2) return -1
+  const i = below(count - 1)
+  const first = places[i]!
+  const second = places[i + 1]!
+  if (second - first < 2) return -1
+  if (chance() < 0.5) shift(second, first + 1)
+  else shift(first, second - 1)
+  return first
+}
+
+const TICKET_REACH = 8
+
+function shiftTicket(): number {
+  const count = placesOf(below(size.tickets))
+  const by = below(2 * TICKET_REACH + 1) - TICKET_REACH
+  if (count === 0 || by === 0) return -1
+  const last = S[COUNT]! - 1
+  let first = last
+  for (let k = 0; k < count; k += 1) {
+    const from = places[by < 0 ? k : count - 1 - k]!
+    const to = Math.min(last, Math.max(0, from + by))
+    shift(from, to)
+    first = Math.min(first, from, to)
+  }
+  return first
+}
