@@ -10,6 +10,7 @@ import {
   DELAY,
   DISH,
   dishSplitS,
+  HANDS_SLOTS,
   HEAD,
   MOST_DISHES,
   NEXT,
@@ -131,6 +132,8 @@ function writeTimes(batch: number, kindDish: number, load: number, splitSlots: n
     }
     at += slots
   }
+  const handsBefore = S[ON + batch]! + S[BACK_END + batch]! - S[BACK + batch]!
+  write(HANDS_SLOTS, S[HANDS_SLOTS]! - handsBefore + on + backEnd - back)
   write(ON + batch, on)
   write(BACK + batch, back)
   write(BACK_END + batch, backEnd)
@@ -147,6 +150,7 @@ export function takeOut(piece: number, position: number): void {
     write(NEXT + before, S[NEXT + piece]!)
   }
   if (S[HEAD + batch]! >= 0) return measureBatch(batch)
+  write(HANDS_SLOTS, S[HANDS_SLOTS]! - (S[ON + batch]! + S[BACK_END + batch]! - S[BACK + batch]!))
   const last = S[COUNT]! - 1
   shift(position, last)
   write(COUNT, last)
@@ -175,6 +179,9 @@ export function newBatch(piece: number, station: number, position: number): numb
   write(COUNT, count + 1)
   write(STATION + batch, station)
   write(HEAD + batch, -1)
+  write(ON + batch, 0)
+  write(BACK + batch, 0)
+  write(BACK_END + batch, 0)
   write(WASH + batch, 0)
   write(DELAY + batch, 0)
   putIn(piece, batch)

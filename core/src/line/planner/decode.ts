@@ -10,6 +10,7 @@ import {
   dishBase,
   downAt,
   downCount,
+  HANDS_SLOTS,
   HEAD,
   MOST_DOWN,
   NEXT,
@@ -32,6 +33,7 @@ import {
   ticketDue,
   ticketFirst,
   ticketIsTake,
+  ticketLeast,
   ticketPieces,
   ticketWeight,
   toldCount,
@@ -58,34 +60,62 @@ import {
  */
 let M = new Int32Array(1)
 const WORDS = 0
-export const at = { end: 1, last: 0, residue: 0, seen: 0, toCome: 0, lastReady: 0, firstReady: 0, ready: 0, hands: 0 }
+/** Where each part of the block begins. */
+export type Places = {
+  end: number
+  last: number
+  residue: number
+  toCome: number
+  lastReady: number
+  firstReady: number
+  ready: number
+}
+const END = 1
+let LAST = 0
+let RESIDUE = 0
+let SEEN = 0
+let TO_COME = 0
+let LAST_READY = 0
+let FIRST_READY = 0
+let READY = 0
+let HANDS = 0
 let blockLength = 1
 let words = 0
 /** A state is kept before each position that is a multiple of it. */
-const EVERY = 5
+const EVERY = 4
 /** States kept are right up to this position; -1 where not even the first is. */
 let keptUpTo = -1
 let keptPoints = new Float64Array(1)
 
 /** The first state, to be filled in by the one who loads an instance. */
-export function newState(slots: number): Int32Array {
+export function newState(slots: number): { state: Int32Array; at: Places } {
   words = Math.ceil(slots / 32) + 1
-  at.end = 1
-  at.last = at.end + size.stations
-  at.residue = at.last + size.stations
-  at.seen = at.residue + size.stations
-  at.toCome = at.seen + size.stations
-  at.lastReady = at.toCome + size.tickets
-  at.firstReady = at.lastReady + size.tickets
-  at.ready = at.firstReady + size.tickets
-  at.hands = at.ready + size.pieces
-  blockLength = at.hands + words * size.hands
+  LAST = END + size.stations
+  RESIDUE = LAST + size.stations
+  SEEN = RESIDUE + size.stations
+  TO_COME = SEEN + size.stations
+  LAST_READY = TO_COME + size.tickets
+  FIRST_READY = LAST_READY + size.tickets
+  READY = FIRST_READY + size.tickets
+  HANDS = READY + size.pieces
+  blockLength = HANDS + words * size.hands
   const kept = Math.floor(size.pieces / EVERY) + 2
   const wanted = blockLength * (kept + 1)
   if (M.length < wanted) M = new Int32Array(wanted)
   if (keptPoints.length < kept) keptPoints = new Float64Array(kept)
   M.fill(0, 0, blockLength)
-  return M
+  return {
+    state: M,
+    at: {
+      end: END,
+      last: LAST,
+      residue: RESIDUE,
+      toCome: TO_COME,
+      lastReady: LAST_READY,
+      firstReady: FIRST_READY,
+      ready: READY,
+    },
+  }
 }
 
 /** Keeps the state at hand as the first one. */
@@ -101,7 +131,7 @@ export function forgetFrom(position: number): void {
   if (keptUpTo > still) keptUpTo = still
 }
 
-const usedLength = (block: number): number => at.hands + M[block + WORDS]! * size.hands
+const usedLength = (block: number): number => HANDS + M[block + WORDS]! * size.hands
 
 function restore(slot: number): void {
   const from = (slot + 1) * blockLength
@@ -119,7 +149,7 @@ export function occupy(from: number, to: number): void {
     let bits = -1
     if (word === from >> 5) bits &= -1 << (from & 31)
     if (word === last) bits &= -1 >>> (31 - ((to - 1) & 31))
-    const base = at.hands + word * hands
+    const base = HANDS + word * hands
     for (let level = 0; level < hands && bits !== 0; level += 1) {
       const over = M[base + level]! & bits
       M[base + level]! |= bits
@@ -136,7 +166,7 @@ function fullUntil(from: number, to: number): number {
   let word = (to - 1) >> 5
   let mask = -1 >>> (31 - ((to - 1) & 31))
   for (; word >= first; word -= 1) {
-    let bits = M[at.hands + word * hands + hands - 1]! & mask
+    let bits = M[HANDS + word * hands + hands - 1]! & mask
     if (word === first) bits &= -1 << (from & 31)
     if (bits !== 0) return (word << 5) + 32 - Math.clz32(bits)
     mask = -1
@@ -182,22 +212,29 @@ function firstFree(from: number, station: number, setUp: number, batch: number):
   }
 }
 
-/** Points of a ticket all of whose pieces are ready: lateness, waiting, and what it holds. */
-export function ticketPoints(ticket: number): number {
-  const lastReady = M[at.lastReady + ticket]!
+/** Points of a ticket for its time and its lateness, if it is complete at a second. */
+export function waitPoints(ticket: number, completeS: number): number {
   const due = ticketDue[ticket]!
-  const out = ticketIsTake[ticket] === 1 && due > lastReady ? due : lastReady
+  const out = ticketIsTake[ticket] === 1 && due > completeS ? due : completeS
   const late = out - due
-  let points =
-    weights[W_FLOW]! * (out - ticketAt[ticket]!) + weights[W_SPREAD]! * (lastReady - M[at.firstReady + ticket]!)
+  let points = weights[W_FLOW]! * (out - ticketAt[ticket]!)
   if (late > 0) {
     points += weights[W_LATE]! * late
     if (late > weights[W_KNEE]!) points += weights[W_LATE2]! * (late - weights[W_KNEE]!)
   }
-  points *= ticketWeight[ticket]!
+  return points * ticketWeight[ticket]!
+}
+
+/** Points of a ticket all of whose pieces are ready: lateness, waiting, and what it holds. */
+export function ticketPoints(ticket: number): number {
+  const lastReady = M[LAST_READY + ticket]!
+  const due = ticketDue[ticket]!
+  const out = ticketIsTake[ticket] === 1 && due > lastReady ? due : lastReady
+  let points =
+    waitPoints(ticket, lastReady) + ticketWeight[ticket]! * weights[W_SPREAD]! * (lastReady - M[FIRST_READY + ticket]!)
   const end = ticketFirst[ticket]! + ticketPieces[ticket]!
   for (let piece = ticketFirst[ticket]!; piece < end; piece += 1) {
-    const held = out - M[at.ready + piece]!
+    const held = out - M[READY + piece]!
     if (held > pieceFree[piece]!) {
       points += pieceN[piece]! * weights[W_HOLD]! * (held - pieceFree[piece]!)
       if (held > pieceMost[piece]!) points += pieceN[piece]! * weights[W_SPOIL]! * (held - pieceMost[piece]!)
@@ -228,6 +265,9 @@ export function decode(first: number, bound: number): number {
   const count = S[COUNT]!
   const stations = size.stations
   const gridS = size.gridS
+  /** What any order of these batches costs: the bound is met as soon as the rest is beyond it. */
+  const sure = size.leastPoints + weights[W_BATCH]! * count + weights[W_HANDS]! * S[HANDS_SLOTS]! * gridS
+  const most = bound - sure
   const slot = Math.min(Math.floor(first / EVERY), Math.floor(keptUpTo / EVERY))
   restore(slot)
   let points = keptPoints[slot]!
@@ -244,21 +284,21 @@ export function decode(first: number, bound: number): number {
     const kind = stationKind[station]! * 3
     let setUp = 0
     let setUpSeconds = 0
-    const last = M[at.last + station]!
-    if (S[WASH + batch] === 1 || (M[at.residue + station]! & S[AVOIDS + batch]!) !== 0) {
+    const last = M[LAST + station]!
+    if (S[WASH + batch] === 1 || (M[RESIDUE + station]! & S[AVOIDS + batch]!) !== 0) {
       setUp = setUpSlots[kind + 2]!
       setUpSeconds = setUpS[kind + 2]!
       points += weights[W_WASH]!
-      M[at.residue + station] = S[CONTENTS + batch]!
+      M[RESIDUE + station] = S[CONTENTS + batch]!
     } else {
       if (last > 0 && last - 1 !== dish) {
         const which = kind + (dishBase[last - 1] === dishBase[dish] ? 0 : 1)
         setUp = setUpSlots[which]!
         setUpSeconds = setUpS[which]!
       }
-      M[at.residue + station]! |= S[CONTENTS + batch]!
+      M[RESIDUE + station]! |= S[CONTENTS + batch]!
     }
-    let from = M[at.end + station]! + setUp
+    let from = M[END + station]! + setUp
     if (S[ARRIVED + batch]! > from) from = S[ARRIVED + batch]!
     if (S[DELAY + batch]! > from) from = S[DELAY + batch]!
     const start = firstFree(from, station, setUp, batch)
@@ -270,38 +310,38 @@ export function decode(first: number, bound: number): number {
     if (setUp + on > 0) occupy(start - setUp, start + on)
     if (backEnd > back) occupy(start + back, start + backEnd)
     const end = start + S[SPAN + batch]!
-    M[at.end + station] = end
-    M[at.last + station] = dish + 1
-    points += weights[W_BATCH]! + weights[W_HANDS]! * (setUpSeconds + (on + backEnd - back) * gridS)
-    if (M[at.seen + station] === 0) {
-      M[at.seen + station] = 1
+    M[END + station] = end
+    M[LAST + station] = dish + 1
+    points += weights[W_HANDS]! * setUpSeconds
+    if (M[SEEN + station] === 0) {
+      M[SEEN + station] = 1
       if (toldCount[station]! >= 0) points += toldPoints(station, batch)
     }
     const readyS = end * gridS
     for (let piece = S[HEAD + batch]!; piece >= 0; piece = S[NEXT + piece]!) {
       const ticket = pieceTicket[piece]!
-      M[at.ready + piece] = readyS
-      if (readyS > M[at.lastReady + ticket]!) M[at.lastReady + ticket] = readyS
-      if (readyS < M[at.firstReady + ticket]!) M[at.firstReady + ticket] = readyS
-      const toCome = M[at.toCome + ticket]! - 1
-      M[at.toCome + ticket] = toCome
-      if (toCome === 0) points += ticketPoints(ticket)
+      M[READY + piece] = readyS
+      if (readyS > M[LAST_READY + ticket]!) M[LAST_READY + ticket] = readyS
+      if (readyS < M[FIRST_READY + ticket]!) M[FIRST_READY + ticket] = readyS
+      const toCome = M[TO_COME + ticket]! - 1
+      M[TO_COME + ticket] = toCome
+      if (toCome === 0) points += ticketPoints(ticket) - ticketLeast[ticket]!
     }
-    if (points > bound) return Infinity
+    if (points > most) return Infinity
   }
   for (let station = 0; station < stations; station += 1)
-    if (M[at.seen + station] === 0 && toldCount[station]! >= 0) points += weights[W_CHANGED]!
-  return points > bound ? Infinity : points
+    if (M[SEEN + station] === 0 && toldCount[station]! >= 0) points += weights[W_CHANGED]!
+  return points > most ? Infinity : points + sure
 }
 
 /** Of the plan that was last placed to its end: when a ticket is complete [s from the origin]. */
-export const completeS = (ticket: number): number => M[at.lastReady + ticket]!
+export const completeS = (ticket: number): number => M[LAST_READY + ticket]!
 /** When a piece is ready [s from the origin]. */
-export const readyS = (piece: number): number => M[at.ready + piece]!
+export const readyS = (piece: number): number => M[READY + piece]!
 /** Whether the batch's station had to be washed, in the plan that was last placed up to it. */
 export function washesOf(count: number): boolean[] {
   restore(0)
-  const residue = M.slice(at.residue, at.residue + size.stations)
+  const residue = M.slice(RESIDUE, RESIDUE + size.stations)
   const washes: boolean[] = []
   for (let position = 0; position < count; position += 1) {
     const batch = S[ORDER + position]!

@@ -3,6 +3,7 @@ import { decode, forgetFrom } from './decode'
 import type { Loaded } from './load'
 import {
   COUNT,
+  HANDS_SLOTS,
   HEAD,
   ORDER,
   pieceArrived,
@@ -30,6 +31,7 @@ export function clearSolution(): void {
     S[HEAD + batch] = -1
   }
   S[COUNT] = 0
+  S[HANDS_SLOTS] = 0
   forgetFrom(0)
 }
 

@@ -1,9 +1,10 @@
-import { at, keepFirst, newState, occupy, ticketPoints } from './decode'
+import { keepFirst, newState, occupy, ticketPoints, waitPoints } from './decode'
 import type { FrozenBatch, LineInstance, LineStation } from './instance'
 import {
   BATCH,
   capAt,
   COUNT,
+  HANDS_SLOTS,
   dishBase,
   dishSplitS,
   downAt,
@@ -36,6 +37,7 @@ import {
   ticketDue,
   ticketFirst,
   ticketIsTake,
+  ticketLeast,
   ticketPieces,
   ticketWeight,
   toldCount,
@@ -62,7 +64,10 @@ const NEAR = 1e-6
 export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
   const { grid, stations, dishes } = instance
   const frozen = instance.frozen.map((batch) => frozenTimes(instance, pieces, batch))
-  const firstS = Math.min(instance.now, ...frozen.flatMap(({ hands, batch }) => [batch.start, ...hands.map(([a]) => a)]))
+  const firstS = Math.min(
+    instance.now,
+    ...frozen.flatMap(({ hands, batch }) => [batch.start, ...hands.map(([a]) => a)]),
+  )
   size.pieces = pieces.length
   size.stations = stations.length
   size.hands = instance.hands
@@ -70,7 +75,20 @@ export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
   size.originS = Math.floor(firstS / grid) * grid
   size.nowSlot = slotFrom(instance.now)
   const { weights: w } = instance
-  weights.set([w.late, w.late2, w.knee, w.flow, w.spread, w.hold, w.spoil, w.batch, w.wash, w.hands, w.grown, w.changed])
+  weights.set([
+    w.late,
+    w.late2,
+    w.knee,
+    w.flow,
+    w.spread,
+    w.hold,
+    w.spoil,
+    w.batch,
+    w.wash,
+    w.hands,
+    w.grown,
+    w.changed,
+  ])
   const kinds = loadStations(instance)
   const names = numbers()
   dishBase[UNKNOWN_DISH] = -1
@@ -99,6 +117,7 @@ export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
     S[BATCH + batch] = -1
   }
   S[COUNT] = 0
+  S[HANDS_SLOTS] = 0
   const stationsOf = dishes.map((_, number) =>
     stations.flatMap((__, station) => (capAt[stationKind[station]! * MOST_DISHES + number]! > 0 ? [station] : [])),
   )
@@ -141,9 +160,7 @@ function loadStations({ stations, setup, told }: LineInstance): Map<string, numb
     stationKind[number] = kind.get(station.kind)!
     const downs = station.down.slice(0, MOST_DOWN)
     downCount[number] = downs.length
-    downs.forEach(([from, to], i) =>
-      downAt.set([slotUntil(from), slotFrom(to)], (number * MOST_DOWN + i) * 2),
-    )
+    downs.forEach(([from, to], i) => downAt.set([slotUntil(from), slotFrom(to)], (number * MOST_DOWN + i) * 2))
     const own = told.find((one) => one.station === station.id)
     toldCount[number] = own ? own.parts.length : -1
   })
@@ -205,7 +222,14 @@ function frozenTimes(instance: LineInstance, pieces: readonly Piece[], batch: Fr
   const on = dish?.on[kind]
   if (!dish || !on) return { batch, hands: [], end: batch.start + (batch.late ?? 0) }
   const load = own.reduce((sum, { n }) => sum + n, 0)
-  const ways = new Set(own.map(({ item }) => item.mods.filter((mod) => dish.mods[mod]?.merge === 'late').sort().join()))
+  const ways = new Set(
+    own.map(({ item }) =>
+      item.mods
+        .filter((mod) => dish.mods[mod]?.merge === 'late')
+        .sort()
+        .join(),
+    ),
+  )
   const grid = (s: number) => Math.ceil(s / instance.grid - NEAR) * instance.grid
   const phases = on.phases.map(({ hands, a, b }) => ({ hands, s: grid(a + b * load) }))
   const last = phases.at(-1)
@@ -276,7 +300,7 @@ function startState(
   bits: (names: readonly string[]) => number,
   dishNumber: ReadonlyMap<string, number>,
 ): void {
-  const state = newState(slots)
+  const { state, at } = newState(slots)
   instance.stations.forEach(({ from, last }, station) => {
     state[at.end + station] = Math.max(slotFrom(from), size.nowSlot)
     state[at.last + station] = last ? (dishNumber.get(last.dish) ?? UNKNOWN_DISH) + 1 : 0
@@ -311,5 +335,23 @@ function startState(
     }
   }
   size.frozenPoints = points
+  size.leastPoints = 0
+  for (let ticket = 0; ticket < size.tickets; ticket += 1) {
+    if (ticketPieces[ticket] === 0 || state[at.toCome + ticket] === 0) continue
+    ticketLeast[ticket] = leastOf(instance, pieces, ticket)
+    size.leastPoints += ticketLeast[ticket]!
+  }
   keepFirst()
+}
+
+/** What a ticket costs at least: as if each piece had a station and hands of its own, from now on. */
+function leastOf(instance: LineInstance, pieces: readonly Piece[], ticket: number): number {
+  const own = pieces.filter((_, piece) => pieceTicket[piece] === ticket)
+  const fromS = Math.max(instance.now, own[0]!.ticket.at)
+  const spanS = ({ dish, n }: Piece) =>
+    Math.min(...Object.values(dish.on).map(({ phases }) => phases.reduce((sum, { a, b }) => sum + a + b * n, 0)))
+  const frozen = instance.frozen.flatMap(({ parts }) => parts)
+  const toCome = own.filter(({ id }) => !frozen.includes(id))
+  const completeS = fromS + Math.max(...toCome.map(spanS)) - size.originS
+  return waitPoints(ticket, completeS)
 }

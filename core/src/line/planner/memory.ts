@@ -8,28 +8,32 @@ export const MOST_PIECES = 1024
 
 /** Regions of the solution `S`. A batch slot stands at `ORDER` once: the first `V[COUNT]` of them are the plan's batches. */
 export const ORDER = 0
-export const STATION = MOST_PIECES
-export const WASH = 2 * MOST_PIECES
+/** Regions lie a line of the processor's cache apart from a power of two, or what belongs together would push itself out. */
+export const REGION = MOST_PIECES + 16
+export const STATION = 1 * REGION
+export const WASH = 2 * REGION
 /** Not before this slot of the grid. */
-export const DELAY = 3 * MOST_PIECES
+export const DELAY = 3 * REGION
 /** First piece of a batch, and the next after a piece; -1 ends. */
-export const HEAD = 4 * MOST_PIECES
-export const NEXT = 5 * MOST_PIECES
+export const HEAD = 4 * REGION
+export const NEXT = 5 * REGION
 /** The batch that a piece is in. */
-export const BATCH = 6 * MOST_PIECES
+export const BATCH = 6 * REGION
 /** Of a batch: the slot at which all its tickets have arrived, allergens in it and avoided by it, its dish. */
-export const ARRIVED = 7 * MOST_PIECES
-export const CONTENTS = 8 * MOST_PIECES
-export const AVOIDS = 9 * MOST_PIECES
-export const DISH = 10 * MOST_PIECES
+export const ARRIVED = 7 * REGION
+export const CONTENTS = 8 * REGION
+export const AVOIDS = 9 * REGION
+export const DISH = 10 * REGION
 /** Its times in slots: hands until `ON`, again from `BACK` to `BACK_END`, and up at `SPAN`. */
-export const ON = 11 * MOST_PIECES
-export const BACK = 12 * MOST_PIECES
-export const BACK_END = 13 * MOST_PIECES
-export const SPAN = 14 * MOST_PIECES
+export const ON = 11 * REGION
+export const BACK = 12 * REGION
+export const BACK_END = 13 * REGION
+export const SPAN = 14 * REGION
 /** Number of batches. */
-export const COUNT = 15 * MOST_PIECES
-export const SOLUTION_LENGTH = COUNT + 1
+export const COUNT = 15 * REGION
+/** Slots of hands that all batches take, without their set-ups. */
+export const HANDS_SLOTS = COUNT + 1
+export const SOLUTION_LENGTH = COUNT + 2
 
 export const S = new Int32Array(SOLUTION_LENGTH)
 /** Where each batch of the last decoded solution begins [slot]. */
@@ -56,6 +60,8 @@ export const ticketAt = new Float64Array(MOST_PIECES)
 export const ticketDue = new Float64Array(MOST_PIECES)
 export const ticketWeight = new Float64Array(MOST_PIECES)
 export const ticketIsTake = new Uint8Array(MOST_PIECES)
+/** What a ticket costs at least, in any plan. */
+export const ticketLeast = new Float64Array(MOST_PIECES)
 
 export const MOST_STATIONS = 32
 export const MOST_DISHES = 512
@@ -94,4 +100,14 @@ export const W_GROWN = 10
 export const W_CHANGED = 11
 
 /** Sizes of the instance at hand. */
-export const size = { pieces: 0, tickets: 0, stations: 0, hands: 1, gridS: 5, nowSlot: 0, originS: 0, frozenPoints: 0 }
+export const size = {
+  pieces: 0,
+  tickets: 0,
+  stations: 0,
+  hands: 1,
+  gridS: 5,
+  nowSlot: 0,
+  originS: 0,
+  frozenPoints: 0,
+  leastPoints: 0,
+}

@@ -40,8 +40,10 @@ export type MoveShares = readonly [
   together: number,
   ticket: number,
 ]
-/** A rush: pieces and whole tickets find their place; delays only hurt it. */
-export const RUSH: MoveShares = [24, 12, 40, 6, 1, 2, 5, 16]
+/** A rush: pieces and whole tickets find their place; delays only hurt it, and are polished in at the end. */
+export const RUSH: MoveShares = [24, 12, 50, 8, 1, 0, 5, 16]
+/** Between the two: some waits are worth it. */
+export const BUSY: MoveShares = [24, 12, 40, 6, 1, 8, 5, 16]
 /** A few pieces: what to wait for counts most. */
 export const CALM: MoveShares = [22, 12, 20, 8, 4, 26, 4, 4]
 
