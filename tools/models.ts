@@ -5,6 +5,7 @@ import { convert } from 'core/measure/convert'
 import { readIngredients } from '../server/src/book/ingredient/table.csv'
 import { DEMO_KITCHEN } from '../server/src/demo/kitchen'
 import { ALLERGEN_MODEL } from './allergenModel'
+import { LINE_MODELS } from './lineModel'
 import type { Answer, Fault, Model } from './model'
 import { MISE_MODELS } from './miseModels'
 import { PREP_MODELS } from './prepModel'
@@ -23,6 +24,7 @@ export const MODELS: Readonly<Record<string, Model>> = {
   ...ALLERGEN_MODEL,
   ...WOK_MODELS,
   ...SEQUENCE_MODELS,
+  ...LINE_MODELS,
 }
 
 let table: ReturnType<typeof readIngredients> | null = null
@@ -77,7 +79,7 @@ function runOne(model: Model, input: unknown, prefix: string): Answer {
     ? model.run(parsed.data)
     : {
         kind: 'faults',
-        faults: parsed.error.issues.map((issue) => ({
+        faults: issuesOf(parsed.error.issues).map((issue) => ({
           field: issue.path.join('.') || 'input',
           message: issue.message,
         })),
@@ -85,3 +87,17 @@ function runOne(model: Model, input: unknown, prefix: string): Answer {
   if (answer.kind === 'output') return answer
   return { kind: 'faults', faults: answer.faults.map((fault) => ({ ...fault, field: prefix + fault.field })) }
 }
+
+type Issue = { code?: string; path: PropertyKey[]; message: string; errors?: unknown }
+
+/** Where several shapes would do, the faults of the one that comes nearest. */
+function issuesOf(issues: readonly unknown[], under: PropertyKey[] = []): Issue[] {
+  return (issues as Issue[]).flatMap((issue): Issue[] => {
+    const own = { ...issue, path: [...under, ...issue.path] }
+    const shapes = issue.code === 'invalid_union' && Array.isArray(issue.errors) ? (issue.errors as unknown[][]) : []
+    const nearest = shapes.filter((shape) => shape.length > 0).sort((a, b) => depth(b) - depth(a))[0]
+    return nearest ? issuesOf(nearest, own.path) : [own]
+  })
+}
+
+const depth = (issues: readonly unknown[]): number => Math.max(...(issues as Issue[]).map(({ path }) => path.length))

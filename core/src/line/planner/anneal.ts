@@ -1,6 +1,6 @@
 import { beginChange, takeBack } from './batch'
 import { chance, seedWith } from './chance'
-import { decode, forgetFrom } from './decode'
+import { decode, forgetFrom, placedSoFar } from './decode'
 import type { Loaded } from './load'
 import { COUNT, S } from './memory'
 import { move, type MoveShares } from './moves'
@@ -29,8 +29,13 @@ export function anneal(loaded: Loaded, cooling: Cooling, best: Kept): number {
   if (S[COUNT] === 0) return points
   const ratio = endT / startT
   let temperature = startT
-  for (let evaluation = 0; evaluation < evaluations; evaluation += 1) {
-    if (evaluation % EACH === 0) temperature = startT * Math.pow(ratio, evaluation / evaluations)
+  const begun = placedSoFar()
+  for (let turn = 0; ; turn += 1) {
+    if (turn % EACH === 0) {
+      const share = Math.max(placedSoFar() - begun, turn / 4) / evaluations
+      if (share >= 1) break
+      temperature = startT * Math.pow(ratio, share)
+    }
     beginChange()
     const first = move(loaded, shares, sum)
     if (first < 0) {

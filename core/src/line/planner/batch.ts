@@ -56,9 +56,12 @@ export function write(at: number, value: number): void {
   S[at] = value
 }
 
-/** Takes back everything written since `beginChange`. */
-export function takeBack(): void {
-  while (logged > 0) {
+/** How far the change has come, to go back to. */
+export const changedSoFar = (): number => logged
+
+/** Takes back everything written since `beginChange`, or since a point of it. */
+export function takeBack(to = 0): void {
+  while (logged > to) {
     logged -= 2
     S[log[logged]!] = log[logged + 1]!
   }

@@ -87,6 +87,10 @@ const EVERY = 4
 let keptUpTo = -1
 let keptPoints = new Float64Array(1)
 
+let placed = 0
+/** How many plans were placed since the program began. */
+export const placedSoFar = (): number => placed
+
 /** The first state, to be filled in by the one who loads an instance. */
 export function newState(slots: number): { state: Int32Array; at: Places } {
   words = Math.ceil(slots / 32) + 1
@@ -262,6 +266,7 @@ function toldPoints(station: number, batch: number): number {
  * @returns the points of the plan, or infinity as soon as they are beyond `bound`
  */
 export function decode(first: number, bound: number): number {
+  placed += 1
   const count = S[COUNT]!
   const stations = size.stations
   const gridS = size.gridS

@@ -1,5 +1,6 @@
 import { capOf, loadOf, mayJoin, measureBatch, newBatch, putIn, shift, takeOut, write } from './batch'
 import { below, chance } from './chance'
+import { ruin } from './ruin'
 import { completeS, decode, readyS } from './decode'
 import type { Loaded } from './load'
 import {
@@ -39,13 +40,15 @@ export type MoveShares = readonly [
   delay: number,
   together: number,
   ticket: number,
+  ruin: number,
+  slide: number,
 ]
 /** A rush: pieces and whole tickets find their place; delays only hurt it, and are polished in at the end. */
-export const RUSH: MoveShares = [24, 12, 50, 8, 1, 0, 5, 16]
+export const RUSH: MoveShares = [24, 12, 50, 8, 1, 0, 5, 16, 0, 0]
 /** Between the two: some waits are worth it. */
-export const BUSY: MoveShares = [24, 12, 40, 6, 1, 8, 5, 16]
+export const BUSY: MoveShares = [24, 12, 40, 6, 1, 8, 5, 16, 0, 6]
 /** A few pieces: what to wait for counts most. */
-export const CALM: MoveShares = [22, 12, 20, 8, 4, 26, 4, 4]
+export const CALM: MoveShares = [30, 16, 26, 10, 6, 14, 6, 10, 3, 16]
 
 const NEAR = 1e-6
 /** Like pieces are looked for within so many places. */
@@ -62,8 +65,37 @@ export function move(loaded: Loaded, shares: MoveShares, sum: number): number {
   if ((draw -= shares[4]) < 0) return toggleWash()
   if ((draw -= shares[5]) < 0) return setDelay()
   if ((draw -= shares[6]) < 0) return bringTogether()
-  return shiftTicket()
+  if ((draw -= shares[7]) < 0) return shiftTicket()
+  if ((draw -= shares[8]) < 0) return ruin(loaded)
+  return slide()
 }
+
+/**
+ * Waits together: all batches of a ticket, or all from a place on, begin so much later or earlier; a takeaway's so that the last
+ * is up with its boat. Packed against a boat, batches cannot be moved one by one.
+ */
+function slide(): number {
+  decode(S[COUNT]!, Infinity)
+  const ticket = below(size.tickets)
+  const count = placesOf(ticket)
+  if (count === 0) return -1
+  const slack = Math.floor((ticketDue[ticket]! - completeS(ticket)) / size.gridS)
+  const by = slack > 0 && ticketIsTake[ticket] === 1 && chance() < 0.5 ? slack : below(25) - 12
+  if (by === 0) return -1
+  const first = places[0]!
+  const isWhole = chance() < 0.5
+  let next = 0
+  for (let position = first; position < S[COUNT]!; position += 1) {
+    const isOwn = next < count && places[next] === position
+    if (isOwn) next += 1
+    const batch = S[ORDER + position]!
+    if (isOwn || !isWhole) write(DELAY + batch, Math.max(0, startOf(batch) + by))
+  }
+  return first
+}
+
+/** The slot at which a batch begins, in the plan that was last placed to its end. */
+export const startOf = (batch: number): number => Math.round(readyS(S[HEAD + batch]!) / size.gridS) - S[SPAN + batch]!
 
 const near = (position: number, reach: number): number =>
   Math.min(S[COUNT]! - 1, Math.max(0, position - reach + below(2 * reach + 1)))
@@ -140,8 +172,16 @@ function movePiece(loaded: Loaded): number {
   const other = chance() < 0.5 ? otherStation(loaded, dish, pieceN[piece]!, own) : -1
   takeOut(piece, from)
   const to = Math.min(S[COUNT]!, Math.max(0, from - 2 + below(5)))
-  newBatch(piece, other >= 0 ? other : own, to)
+  const alone = newBatch(piece, other >= 0 ? other : own, to)
+  if (chance() < 0.5) write(DELAY + alone, boxDelay(piece, alone))
   return Math.min(from, to)
+}
+
+/** The wait of a batch with a takeaway that then holds freely until its boat; 0 for a table. */
+export function boxDelay(piece: number, batch: number): number {
+  const ticket = pieceTicket[piece]!
+  if (ticketIsTake[ticket] === 0) return 0
+  return Math.max(0, Math.ceil((ticketDue[ticket]! - pieceFree[piece]!) / size.gridS) - S[SPAN + batch]!)
 }
 
 function swapPieces(): number {

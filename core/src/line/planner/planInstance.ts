@@ -14,8 +14,8 @@ export type PlanOptions = { seed?: number | undefined; evaluations?: number | un
 
 /** Up to so many pieces, several short runs find more than one long one. */
 const FEW_PIECES = 15
-const FEW = { evaluations: 60_000, restarts: 4, endT: 0.25 } as const
-const MANY = { most: 400_000, each: 16_000_000, endT: 2.5 } as const
+const FEW = { evaluations: 60_000, restarts: 2, endT: 14 } as const
+const MANY = { most: 400_000, each: 16_000_000, endT: 2.5 }
 
 /** From so many pieces on, waiting is not looked for while the order is. */
 const RUSH_PIECES = 60
