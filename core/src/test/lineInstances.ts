@@ -172,3 +172,16 @@ export function smallInstance(seed: number, most = 8): LineInstance {
     told: told && random() < 0.3 ? [{ station: pick(['ring-a', 'ring-b']), parts: [told.id] }] : [],
   })
 }
+
+/** A case that can be tried through: a few uncut pieces on a grid of 30 s, nothing frozen, told or down. */
+export function tinyInstance(seed: number, most: number): LineInstance {
+  const raw = smallInstance(seed, most)
+  let left = most
+  const tickets = raw.tickets.flatMap((ticket): LineTicket[] => {
+    const items = ticket.items.slice(0, left).map((item) => ({ ...item, n: Math.min(2, item.n) }))
+    left -= items.length
+    return items.length > 0 ? [{ ...ticket, items }] : []
+  })
+  const stations = raw.stations.map((one) => ({ ...one, down: [] }))
+  return { ...raw, id: `tiny-${seed}`, grid: 30, now: 0, stations, tickets, stock: {}, frozen: [], told: [] }
+}

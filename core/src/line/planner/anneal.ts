@@ -1,6 +1,6 @@
 import { beginChange, takeBack } from './batch'
 import { chance, seedWith } from './chance'
-import { decode, forgetFrom, placedSoFar } from './decode'
+import { decode, forgetFrom, NEVER, placedSoFar } from './decode'
 import type { Loaded } from './load'
 import { COUNT, S } from './memory'
 import { move, type MoveShares } from './moves'
@@ -11,6 +11,7 @@ export type Cooling = { evaluations: number; startT: number; endT: number; seed:
 /** How often the temperature is lowered. */
 const EACH = 64
 const NEAR = 1e-9
+const { log } = Math
 
 /**
  * Anneals the solution at hand (Kirkpatrick et al., 1983): a worse plan is taken with probability exp(-worse/T), drawn before
@@ -23,7 +24,7 @@ export function anneal(loaded: Loaded, cooling: Cooling, best: Kept): number {
   seedWith(seed)
   const sum = shares.reduce((all, share) => all + share, 0)
   forgetFrom(0)
-  let points = decode(0, Infinity)
+  let points = decode(0, NEVER)
   let bestPoints = points
   keepSolution(best)
   if (S[COUNT] === 0) return points
@@ -42,9 +43,9 @@ export function anneal(loaded: Loaded, cooling: Cooling, best: Kept): number {
       if (first < -1) takeBack()
       continue
     }
-    const bound = points - temperature * Math.log(chance() + 1e-300)
+    const bound = points - temperature * log(chance() + 1e-300)
     const after = decode(first, bound)
-    if (after === Infinity) {
+    if (after === NEVER) {
       takeBack()
       continue
     }

@@ -35,6 +35,7 @@ import {
 } from './memory'
 
 const NEAR = 1e-6
+const { ceil } = Math
 let log = new Int32Array(8192)
 let logged = 0
 
@@ -106,7 +107,7 @@ export function measureBatch(batch: number): void {
     if (known === ways && ways < 64) finishes[ways++] = finish
   }
   const dish = pieceDish[head]!
-  const splitSlots = ways > 1 ? Math.ceil((dishSplitS[dish]! * (ways - 1)) / size.gridS - NEAR) : 0
+  const splitSlots = ways > 1 ? ceil((dishSplitS[dish]! * (ways - 1)) / size.gridS - NEAR) : 0
   write(ARRIVED + batch, arrived)
   write(CONTENTS + batch, contents)
   write(AVOIDS + batch, avoids)
@@ -124,7 +125,7 @@ function writeTimes(batch: number, kindDish: number, load: number, splitSlots: n
     const from = (kindDish * PHASES + phase) * 3
     const isHands = phase === end || phaseAt[from]! > 0
     const slots =
-      phase === end ? splitSlots : Math.ceil((phaseAt[from + 1]! + phaseAt[from + 2]! * load) / size.gridS - NEAR)
+      phase === end ? splitSlots : ceil((phaseAt[from + 1]! + phaseAt[from + 2]! * load) / size.gridS - NEAR)
     if (slots <= 0) continue
     if (isHands) {
       if (on === at && backEnd === 0) on = at + slots

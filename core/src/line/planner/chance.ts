@@ -14,4 +14,4 @@ export function chance(): number {
 }
 
 /** A whole number from 0 up to below n. */
-export const below = (n: number): number => Math.floor(chance() * n)
+export const below = (n: number): number => (chance() * n) | 0

@@ -60,6 +60,9 @@ import {
  */
 let M = new Int32Array(1)
 const WORDS = 0
+/** The points of a plan that is dearer than was asked for. Globals of their own cost time where tests run. */
+export const NEVER = Infinity
+const { clz32 } = Math
 /** Where each part of the block begins. */
 export type Places = {
   end: number
@@ -81,8 +84,9 @@ let READY = 0
 let HANDS = 0
 let blockLength = 1
 let words = 0
-/** A state is kept before each position that is a multiple of it. */
-const EVERY = 4
+/** A state is kept before each position that is a multiple of 2 to this power. */
+const KEPT_BITS = 2
+const KEPT_MASK = (1 << KEPT_BITS) - 1
 /** States kept are right up to this position; -1 where not even the first is. */
 let keptUpTo = -1
 let keptPoints = new Float64Array(1)
@@ -103,7 +107,7 @@ export function newState(slots: number): { state: Int32Array; at: Places } {
   READY = FIRST_READY + size.tickets
   HANDS = READY + size.pieces
   blockLength = HANDS + words * size.hands
-  const kept = Math.floor(size.pieces / EVERY) + 2
+  const kept = (size.pieces >> KEPT_BITS) + 2
   const wanted = blockLength * (kept + 1)
   if (M.length < wanted) M = new Int32Array(wanted)
   if (keptPoints.length < kept) keptPoints = new Float64Array(kept)
@@ -131,7 +135,7 @@ export function keepFirst(): void {
 
 /** From a position on, what was kept is of another order. */
 export function forgetFrom(position: number): void {
-  const still = Math.floor(position / EVERY) * EVERY
+  const still = position & ~KEPT_MASK
   if (keptUpTo > still) keptUpTo = still
 }
 
@@ -172,7 +176,7 @@ function fullUntil(from: number, to: number): number {
   for (; word >= first; word -= 1) {
     let bits = M[HANDS + word * hands + hands - 1]! & mask
     if (word === first) bits &= -1 << (from & 31)
-    if (bits !== 0) return (word << 5) + 32 - Math.clz32(bits)
+    if (bits !== 0) return (word << 5) + 32 - clz32(bits)
     mask = -1
   }
   return 0
@@ -273,14 +277,14 @@ export function decode(first: number, bound: number): number {
   /** What any order of these batches costs: the bound is met as soon as the rest is beyond it. */
   const sure = size.leastPoints + weights[W_BATCH]! * count + weights[W_HANDS]! * S[HANDS_SLOTS]! * gridS
   const most = bound - sure
-  const slot = Math.min(Math.floor(first / EVERY), Math.floor(keptUpTo / EVERY))
+  const slot = (first < keptUpTo ? first : keptUpTo) >> KEPT_BITS
   restore(slot)
   let points = keptPoints[slot]!
-  for (let position = slot * EVERY; position < count; position += 1) {
-    if (position > keptUpTo && position <= first && position % EVERY === 0) {
-      const to = (position / EVERY + 1) * blockLength
+  for (let position = slot << KEPT_BITS; position < count; position += 1) {
+    if (position > keptUpTo && position <= first && (position & KEPT_MASK) === 0) {
+      const to = ((position >> KEPT_BITS) + 1) * blockLength
       M.copyWithin(to, 0, usedLength(0))
-      keptPoints[position / EVERY] = points
+      keptPoints[position >> KEPT_BITS] = points
       keptUpTo = position
     }
     const batch = S[ORDER + position]!
@@ -307,7 +311,7 @@ export function decode(first: number, bound: number): number {
     if (S[ARRIVED + batch]! > from) from = S[ARRIVED + batch]!
     if (S[DELAY + batch]! > from) from = S[DELAY + batch]!
     const start = firstFree(from, station, setUp, batch)
-    if (start < 0) return Infinity
+    if (start < 0) return NEVER
     START[batch] = start
     const on = S[ON + batch]!
     const back = S[BACK + batch]!
@@ -332,11 +336,11 @@ export function decode(first: number, bound: number): number {
       M[TO_COME + ticket] = toCome
       if (toCome === 0) points += ticketPoints(ticket) - ticketLeast[ticket]!
     }
-    if (points > most) return Infinity
+    if (points > most) return NEVER
   }
   for (let station = 0; station < stations; station += 1)
     if (M[SEEN + station] === 0 && toldCount[station]! >= 0) points += weights[W_CHANGED]!
-  return points > most ? Infinity : points + sure
+  return points > most ? NEVER : points + sure
 }
 
 /** Of the plan that was last placed to its end: when a ticket is complete [s from the origin]. */

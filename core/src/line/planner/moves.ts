@@ -1,7 +1,7 @@
 import { capOf, loadOf, mayJoin, measureBatch, newBatch, putIn, shift, takeOut, write } from './batch'
 import { below, chance } from './chance'
 import { ruin } from './ruin'
-import { completeS, decode, readyS } from './decode'
+import { completeS, decode, NEVER, readyS } from './decode'
 import type { Loaded } from './load'
 import {
   AVOIDS,
@@ -51,6 +51,7 @@ export const BUSY: MoveShares = [24, 12, 40, 6, 1, 8, 5, 16, 0, 6]
 export const CALM: MoveShares = [30, 16, 26, 10, 6, 14, 6, 10, 3, 16]
 
 const NEAR = 1e-6
+const { min, max, floor, ceil, round } = Math
 /** Like pieces are looked for within so many places. */
 const REACH = 12
 const LOOKS = 6
@@ -75,11 +76,11 @@ export function move(loaded: Loaded, shares: MoveShares, sum: number): number {
  * is up with its boat. Packed against a boat, batches cannot be moved one by one.
  */
 function slide(): number {
-  decode(S[COUNT]!, Infinity)
+  decode(S[COUNT]!, NEVER)
   const ticket = below(size.tickets)
   const count = placesOf(ticket)
   if (count === 0) return -1
-  const slack = Math.floor((ticketDue[ticket]! - completeS(ticket)) / size.gridS)
+  const slack = floor((ticketDue[ticket]! - completeS(ticket)) / size.gridS)
   const by = slack > 0 && ticketIsTake[ticket] === 1 && chance() < 0.5 ? slack : below(25) - 12
   if (by === 0) return -1
   const first = places[0]!
@@ -89,16 +90,16 @@ function slide(): number {
     const isOwn = next < count && places[next] === position
     if (isOwn) next += 1
     const batch = S[ORDER + position]!
-    if (isOwn || !isWhole) write(DELAY + batch, Math.max(0, startOf(batch) + by))
+    if (isOwn || !isWhole) write(DELAY + batch, max(0, startOf(batch) + by))
   }
   return first
 }
 
 /** The slot at which a batch begins, in the plan that was last placed to its end. */
-export const startOf = (batch: number): number => Math.round(readyS(S[HEAD + batch]!) / size.gridS) - S[SPAN + batch]!
+export const startOf = (batch: number): number => round(readyS(S[HEAD + batch]!) / size.gridS) - S[SPAN + batch]!
 
 const near = (position: number, reach: number): number =>
-  Math.min(S[COUNT]! - 1, Math.max(0, position - reach + below(2 * reach + 1)))
+  min(S[COUNT]! - 1, max(0, position - reach + below(2 * reach + 1)))
 
 /** Another station that takes this dish and this load; -1 where there is none. */
 function otherStation(loaded: Loaded, dish: number, load: number, own: number): number {
@@ -125,7 +126,7 @@ function moveBatch(loaded: Loaded): number {
   }
   if (from === to && !isMoved) return -1
   shift(from, to)
-  return Math.min(from, to)
+  return min(from, to)
 }
 
 function swapBatches(): number {
@@ -135,7 +136,7 @@ function swapBatches(): number {
   const batch = S[ORDER + a]!
   write(ORDER + a, S[ORDER + b]!)
   write(ORDER + b, batch)
-  return Math.min(a, b)
+  return min(a, b)
 }
 
 /** One of a batch's pieces. */
@@ -164,24 +165,24 @@ function movePiece(loaded: Loaded): number {
       if (to === from || !mayJoin(piece, other)) continue
       takeOut(piece, from)
       putIn(piece, other)
-      return Math.min(from, to)
+      return min(from, to)
     }
   if (S[NEXT + S[HEAD + batch]!]! < 0) return -1
   const own = S[STATION + batch]!
   const dish = pieceDish[piece]!
   const other = chance() < 0.5 ? otherStation(loaded, dish, pieceN[piece]!, own) : -1
   takeOut(piece, from)
-  const to = Math.min(S[COUNT]!, Math.max(0, from - 2 + below(5)))
+  const to = min(S[COUNT]!, max(0, from - 2 + below(5)))
   const alone = newBatch(piece, other >= 0 ? other : own, to)
   if (chance() < 0.5) write(DELAY + alone, boxDelay(piece, alone))
-  return Math.min(from, to)
+  return min(from, to)
 }
 
 /** The wait of a batch with a takeaway that then holds freely until its boat; 0 for a table. */
 export function boxDelay(piece: number, batch: number): number {
   const ticket = pieceTicket[piece]!
   if (ticketIsTake[ticket] === 0) return 0
-  return Math.max(0, Math.ceil((ticketDue[ticket]! - pieceFree[piece]!) / size.gridS) - S[SPAN + batch]!)
+  return max(0, ceil((ticketDue[ticket]! - pieceFree[piece]!) / size.gridS) - S[SPAN + batch]!)
 }
 
 function swapPieces(): number {
@@ -200,7 +201,7 @@ function swapPieces(): number {
     if (loadOf(other) - more > capOf(S[STATION + other]!, dish) + NEAR) continue
     exchange(batch, piece, other, with_)
     const meets = (one: number) => (S[AVOIDS + one]! & S[CONTENTS + one]!) !== 0
-    return meets(batch) || meets(other) ? -2 : Math.min(from, to)
+    return meets(batch) || meets(other) ? -2 : min(from, to)
   }
   return -1
 }
@@ -241,21 +242,21 @@ export function delayFor(batch: number, piece: number, way: number): number {
   const due = ticketDue[ticket]!
   const outS = ticketIsTake[ticket] === 1 && due > complete ? due : complete
   const span = S[SPAN + batch]!
-  if (way === 0) return Math.floor(complete / size.gridS) - span
-  if (way === 1) return Math.ceil((outS - pieceFree[piece]!) / size.gridS) - span
-  return Math.floor(outS / size.gridS) - span
+  if (way === 0) return floor(complete / size.gridS) - span
+  if (way === 1) return ceil((outS - pieceFree[piece]!) / size.gridS) - span
+  return floor(outS / size.gridS) - span
 }
 
 function setDelay(): number {
   const position = below(S[COUNT]!)
   const batch = S[ORDER + position]!
-  decode(S[COUNT]!, Infinity)
+  decode(S[COUNT]!, NEVER)
   const way = below(5)
   const piece = pieceIn(batch)
-  const start = Math.round(readyS(piece) / size.gridS) - S[SPAN + batch]!
+  const start = round(readyS(piece) / size.gridS) - S[SPAN + batch]!
   const delay = way < 3 ? delayFor(batch, piece, way) : way === 3 ? start - 12 + below(25) : 0
   if (delay === S[DELAY + batch]!) return -1
-  write(DELAY + batch, Math.max(0, delay))
+  write(DELAY + batch, max(0, delay))
   return position
 }
 
@@ -307,9 +308,9 @@ function shiftTicket(): number {
   let first = last
   for (let k = 0; k < count; k += 1) {
     const from = places[by < 0 ? k : count - 1 - k]!
-    const to = Math.min(last, Math.max(0, from + by))
+    const to = min(last, max(0, from + by))
     shift(from, to)
-    first = Math.min(first, from, to)
+    first = min(first, from, to)
   }
   return first
 }

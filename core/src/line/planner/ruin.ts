@@ -1,6 +1,6 @@
 import { capOf, changedSoFar, mayJoin, newBatch, putIn, takeBack, takeOut, write } from './batch'
 import { below, chance } from './chance'
-import { completeS, decode, forgetFrom } from './decode'
+import { completeS, decode, forgetFrom, NEVER } from './decode'
 import type { Loaded } from './load'
 import {
   BATCH,
@@ -24,6 +24,7 @@ import {
 import { boxDelay, delayFor, positionOf, startOf } from './moves'
 
 const NEAR = 1e-6
+const { max, floor } = Math
 const MOST = 12
 const out = new Int32Array(MOST)
 
@@ -74,13 +75,13 @@ export function ruin(loaded: Loaded): number {
 function putBack(loaded: Loaded, piece: number): void {
   const before = changedSoFar()
   const dish = pieceDish[piece]!
-  let best = Infinity
+  let best = NEVER
   let bestBatch = -1
   /** Where the plan is beyond its horizon anyhow, any place will do: it is not taken. */
   let bestStation = loaded.stationsOf[dish]!.find((station) => pieceN[piece]! <= capOf(station, dish) + NEAR)!
   let bestPosition = S[COUNT]!
   let bestDelay = 0
-  decode(S[COUNT]!, Infinity)
+  decode(S[COUNT]!, NEVER)
   const completeAt = completeS(pieceTicket[piece]!)
   for (let position = 0; position < S[COUNT]!; position += 1) {
     const batch = S[ORDER + position]!
@@ -98,16 +99,16 @@ function putBack(loaded: Loaded, piece: number): void {
       for (let way = 0; way < 3; way += 1) {
         const batch = newBatch(piece, station, position)
         const delay =
-          way === 0 ? 0 : way === 1 ? boxDelay(piece, batch) : Math.floor(completeAt / size.gridS) - S[SPAN + batch]!
-        if (way > 0) write(DELAY + batch, Math.max(0, delay))
-        const points = way > 0 && delay <= 0 ? Infinity : decode(position, best)
+          way === 0 ? 0 : way === 1 ? boxDelay(piece, batch) : floor(completeAt / size.gridS) - S[SPAN + batch]!
+        if (way > 0) write(DELAY + batch, max(0, delay))
+        const points = way > 0 && delay <= 0 ? NEVER : decode(position, best)
         takeBack(before)
         if (points >= best) continue
         best = points
         bestBatch = -1
         bestStation = station
         bestPosition = position
-        bestDelay = Math.max(0, delay)
+        bestDelay = max(0, delay)
       }
   }
   if (bestBatch >= 0) putIn(piece, bestBatch)
@@ -125,7 +126,7 @@ const AHEAD = 2
 function waitBest(batch: number): void {
   const position = positionOf(batch)
   forgetFrom(position)
-  let best = decode(S[COUNT]!, Infinity)
+  let best = decode(S[COUNT]!, NEVER)
   let bestDelay = S[DELAY + batch]!
   let count = 0
   tries[count++] = 0
@@ -139,7 +140,7 @@ function waitBest(batch: number): void {
     tries[count++] = latest - setUpSlots[kind + 1]!
   }
   for (let i = 0; i < count; i += 1) {
-    const delay = Math.max(0, tries[i]!)
+    const delay = max(0, tries[i]!)
     if (delay === S[DELAY + batch] || (i > 0 && delay === tries[i - 1])) continue
     const mark = changedSoFar()
     write(DELAY + batch, delay)
