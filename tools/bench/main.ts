@@ -13,6 +13,7 @@ import { report, writeFigures } from './report'
 import { stageOpen } from './stageOpen'
 import { startBenchServer } from './server'
 import { sequenceEngine } from './sequence'
+import { linePlanner } from './line'
 import { liveModels } from './live'
 import { heatModel } from './wok'
 
@@ -55,6 +56,7 @@ if (isWanted('mise')) {
   await countTaps(server.url)
   await server.stop()
 }
+if (isWanted('line')) linePlanner()
 if (isWanted('wok')) {
   heatModel()
   sequenceEngine()

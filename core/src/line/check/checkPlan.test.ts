@@ -2,7 +2,8 @@ import { exactPoints } from '../../test/exactLine'
 import { numbersFrom, smallInstance, tinyInstance } from '../../test/lineInstances'
 import type { LineBatch, LineInstance } from '../planner/instance'
 import { planInstance, type PlanOptions } from '../planner/planInstance'
-import { checkPlan, type LineRule } from './checkPlan'
+import { checkPlan } from './checkPlan'
+import type { LineRule } from './fried'
 
 const FAST: PlanOptions = { evaluations: 300 }
 const rulesOf = (instance: LineInstance, batches: readonly LineBatch[]): LineRule[] => [

@@ -1,5 +1,5 @@
 import type { LineInstance } from '../planner/instance'
-import type { Fried } from './checkPlan'
+import type { Fried } from './fried'
 
 /** What a plan costs, in points, from its batches alone, rounded to a millionth. */
 export function pricePlan(instance: LineInstance, fried: readonly Fried[]): number {

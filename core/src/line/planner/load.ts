@@ -1,5 +1,7 @@
 import { keepFirst, newState, occupy, ticketPoints, waitPoints } from './decode'
-import type { FrozenBatch, LineInstance, LineStation } from './instance'
+import { frozenTimes, type FrozenTimes } from './frozen'
+import { horizonS } from './horizon'
+import type { LineInstance, LineStation } from './instance'
 import {
   BATCH,
   capAt,
@@ -43,6 +45,7 @@ import {
   toldCount,
   weights,
 } from './memory'
+import { bitsOf, numbers } from './names'
 import type { Piece } from './pieces'
 
 /** What the planner's numbers stand for: pieces and stations by their ids. */
@@ -56,7 +59,6 @@ export type Loaded = {
   /** Frozen batches with their times [s]. */
   frozen: FrozenTimes[]
 }
-export type FrozenTimes = { batch: FrozenBatch; hands: [number, number][]; end: number }
 
 const NEAR = 1e-6
 
@@ -107,7 +109,7 @@ export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
   const dishNumber = new Map(dishes.map(({ id }, number) => [id, number]))
   const frozenIds = new Set(instance.frozen.flatMap(({ parts }) => parts))
   loadPieces(instance, pieces, (piece) => dishNumber.get(piece.dish.id)!, numbers(), bits)
-  const slots = horizonSlots(instance, pieces, frozen)
+  const slots = slotFrom(horizonS(instance, pieces, frozen)) + 64
   startState(instance, pieces, frozen, slots, bits, dishNumber)
   const free = pieces.flatMap(({ id }, number) => (frozenIds.has(id) ? [] : [number]))
   for (let batch = 0; batch < pieces.length; batch += 1) {
@@ -129,28 +131,6 @@ const UNKNOWN_DISH = MOST_DISHES - 1
 
 const slotFrom = (s: number) => Math.ceil((s - size.originS) / size.gridS - NEAR)
 const slotUntil = (s: number) => Math.floor((s - size.originS) / size.gridS + NEAR)
-
-/** Numbers names as they come. */
-function numbers(): (name: string) => number {
-  const known = new Map<string, number>()
-  return (name) => {
-    const number = known.get(name) ?? known.size
-    known.set(name, number)
-    return number
-  }
-}
-
-const MOST_ALLERGENS = 31
-/** Allergens as bits of one number. @throws {RangeError} where an instance has more of them than bits */
-function bitsOf(): (names: readonly string[]) => number {
-  const number = numbers()
-  return (names) =>
-    names.reduce((bits, name) => {
-      const bit = number(name)
-      if (bit >= MOST_ALLERGENS) throw new RangeError(`more than ${MOST_ALLERGENS} allergens: name fewer`)
-      return bits | (1 << bit)
-    }, 0)
-}
 
 /** Kinds of stations by number. */
 function loadStations({ stations, setup, told }: LineInstance): Map<string, number> {
@@ -212,83 +192,6 @@ function loadPieces(
     const told = stationOf.get(piece.id)
     pieceTold[i] = told === undefined ? -1 : stations.findIndex(({ id }) => id === told)
   })
-}
-
-/** When a frozen batch takes hands and when it is up [s]; `late` is more of its last part. */
-function frozenTimes(instance: LineInstance, pieces: readonly Piece[], batch: FrozenBatch): FrozenTimes {
-  const own = pieces.filter(({ id }) => batch.parts.includes(id))
-  const kind = instance.stations.find(({ id }) => id === batch.station)?.kind ?? ''
-  const dish = own[0]?.dish
-  const on = dish?.on[kind]
-  if (!dish || !on) return { batch, hands: [], end: batch.start + (batch.late ?? 0) }
-  const load = own.reduce((sum, { n }) => sum + n, 0)
-  const ways = new Set(
-    own.map(({ item }) =>
-      item.mods
-        .filter((mod) => dish.mods[mod]?.merge === 'late')
-        .sort()
-        .join(),
-    ),
-  )
-  const grid = (s: number) => Math.ceil(s / instance.grid - NEAR) * instance.grid
-  const phases = on.phases.map(({ hands, a, b }) => ({ hands, s: grid(a + b * load) }))
-  const last = phases.at(-1)
-  if (last) last.s += batch.late ?? 0
-  if (ways.size > 1) phases.push({ hands: true, s: grid(dish.split * (ways.size - 1)) })
-  const setUp = setUpBefore(instance, pieces, batch, dish.id, dish.base, kind)
-  const hands: [number, number][] = setUp > 0 ? [[batch.start - setUp, batch.start]] : []
-  let end = batch.start
-  for (const phase of phases) {
-    const before = hands.at(-1)
-    if (phase.hands && before && before[1] === end) before[1] = end + phase.s
-    else if (phase.hands && phase.s > 0) hands.push([end, end + phase.s])
-    end += phase.s
-  }
-  return { batch, hands, end }
-}
-
-/** The set-up that a frozen batch had, after what its station fried before it [s]. */
-function setUpBefore(
-  { frozen, stations, dishes, setup }: LineInstance,
-  pieces: readonly Piece[],
-  batch: FrozenBatch,
-  dishId: string,
-  base: string,
-  kind: string,
-): number {
-  const times = setup[kind]!
-  if (batch.wash) return times.wash
-  const earlier = frozen
-    .filter((one) => one.station === batch.station && one.start < batch.start)
-    .sort((a, b) => b.start - a.start)[0]
-  const before = earlier
-    ? pieces.find(({ id }) => earlier.parts.includes(id))?.dish.id
-    : stations.find(({ id }) => id === batch.station)?.last?.dish
-  if (before === undefined || before === dishId) return 0
-  return dishes.find(({ id }) => id === before)?.base === base ? times.base : times.other
-}
-
-/** Slots enough for any order: from the last thing that is waited for, everything one after the other. */
-function horizonSlots(instance: LineInstance, pieces: readonly Piece[], frozen: readonly FrozenTimes[]): number {
-  const { stations, tickets, setup, dishes } = instance
-  const lastS = Math.max(
-    instance.now,
-    ...tickets.map(({ at: atS, due, kind }) => (kind === 'take' ? Math.max(atS, due) : atS)),
-    ...stations.flatMap(({ from, down }) => [from, ...down.map(([, to]) => to)]),
-    ...frozen.map(({ end }) => end),
-  )
-  const washS = Math.max(0, ...Object.values(setup).map(({ wash }) => wash))
-  const longest = new Map(
-    dishes.map((dish) => [
-      dish.id,
-      Math.max(
-        0,
-        ...Object.values(dish.on).flatMap(({ cap, phases }) => phases.reduce((sum, { a, b }) => sum + a + b * cap, 0)),
-      ) + dish.split,
-    ]),
-  )
-  const workS = pieces.reduce((sum, { dish }) => sum + washS + 3 * size.gridS + (longest.get(dish.id) ?? 0), 0)
-  return slotFrom(lastS + workS) + 64
 }
 
 /** The state before anything is planned: stations, their residue, tickets, and what is frozen. */

@@ -1,6 +1,8 @@
 import { capOf, loadOf, mayJoin, measureBatch, newBatch, putIn, shift, takeOut, write } from './batch'
 import { below, chance } from './chance'
 import { ruin } from './ruin'
+import { boxDelay, delayFor, startOf } from './waits'
+import { places, placesOf } from './places'
 import { completeS, decode, NEVER, readyS } from './decode'
 import type { Loaded } from './load'
 import {
@@ -15,7 +17,6 @@ import {
   ORDER,
   pieceDish,
   pieceFamily,
-  pieceFree,
   pieceN,
   pieceTicket,
   S,
@@ -24,9 +25,7 @@ import {
   STATION,
   stationKind,
   ticketDue,
-  ticketFirst,
   ticketIsTake,
-  ticketPieces,
   WASH,
 } from './memory'
 
@@ -51,7 +50,7 @@ export const BUSY: MoveShares = [24, 12, 40, 6, 1, 8, 5, 16, 0, 6]
 export const CALM: MoveShares = [30, 16, 26, 10, 6, 14, 6, 10, 3, 16]
 
 const NEAR = 1e-6
-const { min, max, floor, ceil, round } = Math
+const { min, max, floor, round } = Math
 /** Like pieces are looked for within so many places. */
 const REACH = 12
 const LOOKS = 6
@@ -94,9 +93,6 @@ function slide(): number {
   }
   return first
 }
-
-/** The slot at which a batch begins, in the plan that was last placed to its end. */
-export const startOf = (batch: number): number => round(readyS(S[HEAD + batch]!) / size.gridS) - S[SPAN + batch]!
 
 const near = (position: number, reach: number): number =>
   min(S[COUNT]! - 1, max(0, position - reach + below(2 * reach + 1)))
@@ -178,13 +174,6 @@ function movePiece(loaded: Loaded): number {
   return min(from, to)
 }
 
-/** The wait of a batch with a takeaway that then holds freely until its boat; 0 for a table. */
-export function boxDelay(piece: number, batch: number): number {
-  const ticket = pieceTicket[piece]!
-  if (ticketIsTake[ticket] === 0) return 0
-  return max(0, ceil((ticketDue[ticket]! - pieceFree[piece]!) / size.gridS) - S[SPAN + batch]!)
-}
-
 function swapPieces(): number {
   const from = below(S[COUNT]!)
   const batch = S[ORDER + from]!
@@ -235,18 +224,6 @@ function toggleWash(): number {
   return position
 }
 
-/** The delays worth trying for a batch of the plan as it stands: up with a ticket of its, or so late that it holds freely. */
-export function delayFor(batch: number, piece: number, way: number): number {
-  const ticket = pieceTicket[piece]!
-  const complete = completeS(ticket)
-  const due = ticketDue[ticket]!
-  const outS = ticketIsTake[ticket] === 1 && due > complete ? due : complete
-  const span = S[SPAN + batch]!
-  if (way === 0) return floor(complete / size.gridS) - span
-  if (way === 1) return ceil((outS - pieceFree[piece]!) / size.gridS) - span
-  return floor(outS / size.gridS) - span
-}
-
 function setDelay(): number {
   const position = below(S[COUNT]!)
   const batch = S[ORDER + position]!
@@ -258,32 +235,6 @@ function setDelay(): number {
   if (delay === S[DELAY + batch]!) return -1
   write(DELAY + batch, max(0, delay))
   return position
-}
-
-/** Position of a batch in the order. */
-export function positionOf(batch: number): number {
-  let position = 0
-  while (S[ORDER + position] !== batch) position += 1
-  return position
-}
-
-const places = new Int32Array(64)
-/** Positions of a ticket's batches, in order. @returns how many there are */
-function placesOf(ticket: number): number {
-  let count = 0
-  const end = ticketFirst[ticket]! + ticketPieces[ticket]!
-  for (let piece = ticketFirst[ticket]!; piece < end && count < places.length; piece += 1) {
-    const batch = S[BATCH + piece]!
-    if (batch < 0) continue
-    const position = positionOf(batch)
-    let i = count
-    while (i > 0 && places[i - 1]! > position) i -= 1
-    if (i > 0 && places[i - 1] === position) continue
-    for (let j = count; j > i; j -= 1) places[j] = places[j - 1]!
-    places[i] = position
-    count += 1
-  }
-  return count
 }
 
 function bringTogether(): number {

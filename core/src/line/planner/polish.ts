@@ -1,7 +1,7 @@
 import { beginChange, shift, takeBack, write } from './batch'
 import { decode, forgetFrom, readyS } from './decode'
 import { COUNT, DELAY, HEAD, NEXT, ORDER, pieceN, S, size, SPAN } from './memory'
-import { delayFor } from './moves'
+import { delayFor } from './waits'
 
 const NEAR = 1e-9
 const ROUNDS = 3

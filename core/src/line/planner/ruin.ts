@@ -21,7 +21,8 @@ import {
   ticketFirst,
   ticketPieces,
 } from './memory'
-import { boxDelay, delayFor, positionOf, startOf } from './moves'
+import { positionOf } from './places'
+import { boxDelay, delayFor, startOf } from './waits'
 
 const NEAR = 1e-6
 const { max, floor } = Math
