@@ -58,16 +58,16 @@ const Ticket = z.strictObject({
 const Station = z.strictObject({
   id,
   kind: id,
-  from: instant,
+  from: instant.default(0),
   down: z.array(z.tuple([instant, instant]).refine(([a, b]) => b > a, 'a time down ends after it begins')).max(16),
   last: z.strictObject({ dish: id, residue: ids }).nullable(),
 })
 const Frozen = z.strictObject({
   station: id,
-  start: instant,
+  start: z.int().min(-1e7).max(1e7),
   wash: z.boolean(),
   parts: ids.min(1),
-  late: seconds.optional(),
+  late: z.int().min(0).max(1e6).optional(),
 })
 
 const SetUp = z.strictObject({ base: seconds, other: seconds, wash: seconds })
@@ -76,7 +76,7 @@ const SetUp = z.strictObject({ base: seconds, other: seconds, wash: seconds })
 export const LineInstanceInput = z.strictObject({
   v: z.literal('line-1'),
   id,
-  grid: z.number().positive().max(600),
+  grid: z.int().min(1).max(600),
   now: instant,
   hands: z.int().min(1).max(8),
   boxExtra: seconds,

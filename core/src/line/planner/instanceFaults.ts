@@ -1,5 +1,7 @@
 import type { LineInstance } from './instance'
-import { contentsOf, largestCapOf } from './pieces'
+import { MOST_PIECES } from './memory'
+import { MOST_ALLERGENS } from './names'
+import { contentsOf, largestCapOf, piecesOf } from './pieces'
 
 /** What is wrong with an instance: where, and what to do. */
 export type InstanceFault = { field: string; message: string }
@@ -9,10 +11,28 @@ const MOST_FAULTS = 20
 /** What of an instance does not fit together, before anything is planned; empty where it can be. */
 export function instanceFaults(instance: LineInstance): InstanceFault[] {
   const faults = [...namedTwice(instance), ...strangers(instance), ...dishFaults(instance), ...itemFaults(instance)]
-  return faults.slice(0, MOST_FAULTS)
+  return (faults.length > 0 ? faults : tooMuch(instance)).slice(0, MOST_FAULTS)
 }
 
-function namedTwice({ stations, dishes, tickets }: LineInstance): InstanceFault[] {
+/** What is more than is planned at once. */
+function tooMuch(instance: LineInstance): InstanceFault[] {
+  const pieces = piecesOf(instance, new Set()).length
+  const allergens = new Set([
+    ...instance.dishes.flatMap((dish) => dish.allergens),
+    ...instance.stations.flatMap(({ last }) => last?.residue ?? []),
+    ...instance.tickets.flatMap(({ items }) => items.flatMap(({ avoid }) => avoid)),
+  ]).size
+  return [
+    ...(pieces > MOST_PIECES
+      ? [{ field: 'tickets', message: `${pieces} pieces: plan at most ${MOST_PIECES} at once, the first hour first` }]
+      : []),
+    ...(allergens > MOST_ALLERGENS
+      ? [{ field: 'dishes', message: `${allergens} allergens: name at most ${MOST_ALLERGENS}` }]
+      : []),
+  ]
+}
+
+function namedTwice({ stations, dishes, tickets, told }: LineInstance): InstanceFault[] {
   const twice = (field: string, ids: readonly string[]) =>
     ids
       .filter((id, i) => ids.indexOf(id) !== i)
@@ -32,6 +52,10 @@ function namedTwice({ stations, dishes, tickets }: LineInstance): InstanceFault[
       tickets.map(({ id }) => id),
     ),
     ...twice('tickets', items),
+    ...twice(
+      'told',
+      told.map(({ station }) => station),
+    ),
   ]
 }
 

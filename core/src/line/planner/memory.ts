@@ -65,7 +65,7 @@ export const ticketLeast = new Float64Array(MOST_PIECES)
 
 export const MOST_STATIONS = 32
 export const MOST_DISHES = 512
-const MOST_KINDS = 8
+const MOST_KINDS = MOST_STATIONS
 export const MOST_DOWN = 16
 export const stationKind = new Int32Array(MOST_STATIONS)
 /** Slots that a station is not there: pairs, and how many. */

@@ -8,7 +8,8 @@ export function numbers(): (name: string) => number {
   }
 }
 
-const MOST_ALLERGENS = 31
+/** Bits of a number that are not its sign. */
+export const MOST_ALLERGENS = 31
 /** Allergens as bits of one number. @throws {RangeError} where an instance has more of them than bits */
 export function bitsOf(): (names: readonly string[]) => number {
   const number = numbers()
