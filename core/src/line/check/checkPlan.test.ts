@@ -5,6 +5,8 @@ import { planInstance, type PlanOptions } from '../planner/planInstance'
 import { checkPlan } from './checkPlan'
 import type { LineRule } from './fried'
 
+jest.setTimeout(300_000)
+
 const FAST: PlanOptions = { evaluations: 300 }
 const rulesOf = (instance: LineInstance, batches: readonly LineBatch[]): LineRule[] => [
   ...new Set(checkPlan(instance, { ...planInstance(instance, FAST), batches }).errors.map(({ rule }) => rule)),
