@@ -12,6 +12,7 @@ import { feedRoutes } from './device/feed/feed.route'
 import { probeRoutes } from './device/probe/probe.route'
 import { scaleRoutes } from './device/scale/scale.route'
 import { surfaceRoutes } from './device/surface/surface.route'
+import { lineRoutes } from './line/line.route'
 import { ticketRoutes } from './line/tickets.route'
 import type { LiveFollower } from './live/follower'
 import { liveRoutes } from './live/live.route'
@@ -99,6 +100,7 @@ export function createApp(
   app.route('/api', probeRoutes)
   app.route('/api', miseRoutes)
   app.route('/api', miseFileRoutes)
+  app.route('/api', lineRoutes)
   app.route('/api', ticketRoutes)
   app.route('/api', runRoutes)
   app.route('/api', stationRoutes)

@@ -1,6 +1,6 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
-import { largestCap } from 'core/line/planLine'
+import { largestCap } from 'core/line/station'
 import { repeatedVerdict, proposalFor } from 'core/book/taste/learn'
 import { useRouter } from 'expo-router'
 import { useMemo } from 'react'

@@ -20,6 +20,7 @@ const Parcel = z.object({
     'tasting',
     'miseEvents',
     'stationEvents',
+    'lineWishes',
   ]),
   /** The ticket, run, lot, dish or plan it belongs to. */
   subjectId: z.string(),

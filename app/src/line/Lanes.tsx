@@ -65,7 +65,7 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, i
             topY={y(batch.startMs)}
             setUpY={y(batch.setUpStartMs)}
             isChosen={batch.key === chosenKey}
-            setUpWord={batch.setUp === 'wash' ? t('wash') : batch.setUp === 'wipe' ? t('wipe') : ''}
+            setUpWord={batch.setUp === 'none' ? '' : t(batch.setUp)}
             hasTitle={hasTitles}
           />
         ))}

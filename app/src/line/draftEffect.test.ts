@@ -12,6 +12,7 @@ const MIN_MS = 60_000
 const kitchen = {
   ruleSet: 'us',
   tools: TOOLS,
+  staff: ['bram', 'wen'].map((id) => ({ id, name: id, role: 'cook' })),
   stations: [
     { id: 'a', name: 'Ring A', kind: 'wok', capPortions: 4 },
     { id: 'b', name: 'Ring B', kind: 'wok', capPortions: 2 },
@@ -27,7 +28,8 @@ const waiting = (portions: number): ShownTicket =>
     isCancelled: false,
     items: [{ id: 'i1', dishId: dish.id, portions, firedPortions: 0, donePortions: 0, modifiers: [], allergies: [] }],
   }) as unknown as ShownTicket
-const line = (...tickets: ShownTicket[]) => lineOf(kitchen, [dish], { tickets, later: null }, [], [], NOW_MS, KNOWN)
+const line = (...tickets: ShownTicket[]) =>
+  lineOf({ kitchen, dishes: [dish], tickets, later: null, runs: [], pasts: [], nowMs: NOW_MS, known: KNOWN })
 const draft = (portions: number, part: Partial<TicketDraft> = {}): TicketDraft => ({
   ...setPortions(addPortion(EMPTY_DRAFT, dish.id, 'new'), 'new', portions),
   ...part,

@@ -18,15 +18,13 @@ export function effectOf(draft: TicketDraft, line: Line, nowMs: number) {
     isCancelled: false,
     items: draft.lines.map((one) => ({ ...one, firedPortions: 0, donePortions: 0 })),
   } as unknown as ShownTicket
-  const plan = lineOf(
-    line.kitchen,
-    line.dishes,
-    { tickets: [...line.tickets, ticket], later: line.later, rice: line.rice },
-    line.runs.map(({ run }) => run),
-    line.pasts,
+  const plan = lineOf({
+    ...line,
+    tickets: [...line.tickets, ticket],
+    runs: line.runs.map(({ run }) => run),
+    orderFor: () => line.basis.order,
     nowMs,
-    line.known,
-  )
+  })
   const mine = plan.batches.filter((batch) => batch.parts.some((part) => part.ticketId === DRAFT_ID))
   const last = [...mine].sort((a, b) => b.upMs - a.upMs)[0]
   if (!last) return null

@@ -1,11 +1,24 @@
 import type { Dish } from 'contract/dish'
-import type { Kitchen, Station } from 'contract/kitchen'
+import { cooksOf, type Kitchen, type Station } from 'contract/kitchen'
+import type { ToldOrder } from 'contract/line'
 import type { Run } from 'contract/run'
 import type { StationPastRow } from 'contract/station'
 import type { LaterTickets } from 'contract/ticket'
-import type { ProposedBatch } from 'core/line/batches'
 import type { RiceNow } from 'core/line/batchScore'
-import { batchInputOf, lineNow, type LineBatch, type LineNow, type LineRun, type WorkedOut } from 'core/line/lineNow'
+import {
+  batchInputOf,
+  lineNow,
+  type GoneBatch,
+  type LineBasis,
+  type LineBatch,
+  type LineInput,
+  type LineNow,
+  type LineRun,
+  type WorkedOut,
+} from 'core/line/lineNow'
+import { NO_WISHES, type LineWishes } from 'core/line/plan/wishes'
+import type { ProposedBatch } from 'core/line/waiting'
+import { useQueryClient } from '@tanstack/react-query'
 import { ticketUps, type TicketUp } from 'core/line/ticketUps'
 import { useEffect, useMemo } from 'react'
 import { CHILLED_RICE } from 'core/rice/lot/riceAtWok'
@@ -15,6 +28,8 @@ import { useNowMs } from '../device/clock'
 import { useKitchen } from '../setup/useKitchen'
 import { useOpenRuns } from '../wok/useRuns'
 import { useWorkedOutVersion, workedOut, workOut } from '../wok/workedOut'
+import { isOrderFor, orderFor, searchOrder, useOrderVersion } from './plan/orderSearch'
+import { useLineState } from './plan/useLineState'
 import { useStations } from './useStations'
 import { useTickets, type ShownTicket } from './useTickets'
 
@@ -30,6 +45,17 @@ export type Line = {
   runs: readonly ShownRun[]
   batches: readonly ShownBatch[]
   homeless: readonly ProposedBatch[]
+  /** What is 86. */
+  gone: readonly GoneBatch[]
+  /** How the line was planned. */
+  basis: LineBasis
+  wishes: LineWishes
+  /** The order that the cooks were told last. */
+  told: ToldOrder | null
+  /** Whether the order is of older facts: a better one is being worked out. */
+  isOld: boolean
+  /** Portions beyond what is planned at once. */
+  portionsBeyond: number
   /** Batches whose times are being worked out. */
   pending: readonly ProposedBatch[]
   unknown: LineNow<Station, Dish, Run>['unknown']
@@ -54,22 +80,51 @@ export function useLinePlan() {
   const tickets = useTickets()
   const runs = useOpenRuns()
   const { pasts } = useStations()
+  const { wishes, told, data: state } = useLineState()
+  const queries = useQueryClient()
+  const orders = useOrderVersion()
   const planMs = useNowMs(REPLAN_MS)
   const version = useWorkedOutVersion()
   const rice = useRiceNow()
   const { tickets: shown, later } = tickets
   /** Until the kitchen has answered, nobody knows that nothing waits. */
-  const isAnswered = tickets.data !== undefined && runs.data !== undefined
+  const isAnswered = tickets.data !== undefined && runs.data !== undefined && state !== undefined
   const line = useMemo((): Line | null => {
     if (!kitchen.data || !dishes.data || !isAnswered) return null
     const known = workedOut({ kitchen: kitchen.data, rice })
-    return lineOf(kitchen.data, dishes.data.dishes, { tickets: shown, later, rice }, runs.runs, pasts, planMs, known)
+    return lineOf({
+      kitchen: kitchen.data,
+      dishes: dishes.data.dishes,
+      ...{ tickets: shown, later, rice, known, pasts, wishes, told },
+      runs: runs.runs,
+      nowMs: planMs,
+    })
     // What was worked out is read anew whenever there is more of it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [kitchen.data, dishes.data, isAnswered, shown, later, runs.runs, pasts, planMs, version, rice])
+  }, [
+    kitchen.data,
+    dishes.data,
+    isAnswered,
+    shown,
+    later,
+    runs.runs,
+    pasts,
+    planMs,
+    version,
+    rice,
+    wishes,
+    told,
+    orders,
+  ])
   useEffect(() => {
-    if (line) workOut(line, wantedOf(line))
-  }, [line])
+    if (!line) return
+    workOut(line, wantedOf(line))
+    if (line.pending.length > 0 || line.unknown.times.length > 0) return
+    searchOrder(line.basis, line.told, (answer) => {
+      if (answer) queries.setQueryData(['line'], answer)
+      else for (const topic of ['line', 'tickets', 'runs']) void queries.invalidateQueries({ queryKey: [topic] })
+    })
+  }, [line, queries])
   const error = kitchen.error ?? dishes.error ?? tickets.error ?? runs.error
   const refetch = () => Promise.all([kitchen.refetch(), dishes.refetch(), tickets.refetch(), runs.refetch()])
   return { line, error: line ? null : error, refetch }
@@ -90,18 +145,35 @@ function wantedOf({ unknown, batches }: Line): Line['unknown'] {
   }
 }
 
+/** What the line is worked out from. */
+type LineSources = {
+  kitchen: Kitchen
+  dishes: readonly Dish[]
+  tickets: readonly ShownTicket[]
+  later: LaterTickets | null
+  runs: readonly Run[]
+  pasts: readonly StationPastRow[]
+  nowMs: number
+  known: WorkedOut<Station, Dish>
+  rice?: RiceNow
+  wishes?: LineWishes
+  told?: ToldOrder | null
+  orderFor?: LineInput<Station, Dish, ShownTicket, Run>['orderFor']
+}
+
 /** The line from what the kitchen has and what this device said of it. */
-export function lineOf(
-  kitchen: Kitchen,
-  dishes: readonly Dish[],
-  { tickets, later, rice = CHILLED_RICE }: Pick<Line, 'tickets' | 'later'> & { rice?: RiceNow },
-  runs: readonly Run[],
-  pasts: readonly StationPastRow[],
-  nowMs: number,
-  known: WorkedOut<Station, Dish>,
-): Line {
+export function lineOf(sources: LineSources): Line {
+  const { kitchen, dishes, tickets, later, runs, pasts, nowMs, known } = sources
+  const { rice = CHILLED_RICE, wishes = NO_WISHES, told = null, orderFor: order = orderFor(told) } = sources
   const { stations } = kitchen
-  const now = lineNow({ stations, dishes, tickets, runs, pasts, rules: kitchen, known, nowMs })
-  const portionsWaiting = now.portionsWaiting + (later?.portions ?? 0)
-  return { kitchen, dishes, tickets, later, pasts, known, rice, ups: ticketUps(now), ...now, portionsWaiting }
+  const cooks = cooksOf(kitchen)
+  const input = { stations, dishes, tickets, runs, pasts, rules: kitchen, known, wishes, cooks, nowMs }
+  const now = lineNow({ ...input, orderFor: order })
+  return {
+    ...{ kitchen, dishes, tickets, later, pasts, known, rice, wishes, told },
+    ...now,
+    isOld: !isOrderFor(told, now.basis) && now.basis.pieces.length > 0,
+    ups: ticketUps(now),
+    portionsWaiting: now.portionsWaiting + (later?.portions ?? 0),
+  }
 }

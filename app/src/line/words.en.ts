@@ -38,6 +38,7 @@ export const line = {
   washedToast: '{{station}}: washed in full, noted at {{time}}',
   washFor: 'Full wash first, {{allergen}} off',
   wipe: 'wipe',
+  brush: 'brush',
   noStation: 'no station takes it',
   homeless: '{{dish}} for {{tickets}}: no station can cook it as ordered. Look at its score in the book.',
   workingOut: 'Working out its score',

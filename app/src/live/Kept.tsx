@@ -41,10 +41,11 @@ const TOPIC = {
   tasting: 'book',
   miseEvents: 'mise',
   stationEvents: 'runs',
+  lineWishes: 'line',
 } as const satisfies Record<Parcel['kind'], string>
 
 /** Raised whenever what is kept would no longer be understood: it is then asked for again. */
-const VERSION = '8'
+const VERSION = '9'
 const KEY = 'okazu.seen'
 
 const write = (text: string) =>

@@ -1,6 +1,6 @@
 import type { Run } from 'contract/run'
 import type { Strength, Verdict } from 'core/book/taste/correct'
-import { largestCap } from 'core/line/planLine'
+import { largestCap } from 'core/line/station'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Answer } from '../book/taste/Answer'

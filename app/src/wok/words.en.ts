@@ -18,7 +18,7 @@ export const wok = {
     working: 'Working out what is next',
     more: 'and {{count}} more',
     tickets: 'tickets {{list}}',
-    setUp: { wipe: 'wipe at {{time}}', wash: 'wash at {{time}}' },
+    setUp: { wipe: 'wipe at {{time}}', brush: 'brush at {{time}}', wash: 'wash at {{time}}' },
   },
   rehearse: {
     open: 'Rehearse',

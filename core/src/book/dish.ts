@@ -121,6 +121,9 @@ export type Dish = {
   pins?: readonly Pin[]
   /** Cooked rice in one portion [g]. */
   portionRiceG: number
+  /** It stays on the pass so long as if it were just up, and so long at all [s]; absent leaves it to what is usual. */
+  holdFreeS?: number
+  holdMostS?: number
   components: readonly Component[]
   modifiers: readonly Modifier[]
   /** The style whose bands its balance is judged by. */

@@ -1,3 +1,4 @@
+import { allergenListOf } from '../book/allergens'
 import type { Dish } from '../book/dish'
 import type { BatchInput } from '../book/batchComponents'
 import { totalMassG } from '../book/scale'
@@ -6,17 +7,26 @@ import { runState, type FiredRun, type RunState } from '../wok/run'
 import type { RunEvent } from '../wok/runEvent'
 import type { Score } from '../wok/score'
 import { orderedBatch, type BatchScore, type OrderedBatch } from './batchScore'
-import { proposeBatches, type ProposedBatch } from './batches'
-import { planLine, type PlannedBatch, type Station } from './planLine'
+import { factsKey, type PlannedFrom } from './plan/factsKey'
+import { goneBecause, type GoneBecause } from './plan/gone'
+import { lineInstance, type RunInHand, type TicketHead } from './plan/lineInstance'
+import { orderOf, wantedOf, type LineOrder } from './plan/order'
+import { linePieces, type LinePiece } from './plan/pieces'
+import { placedBatches, type PlannedBatch } from './plan/placed'
+import { firstPlan } from './plan/search'
+import { usualPairs, type LineWishes } from './plan/wishes'
+import type { LineInstance } from './planner/instance'
+import type { Station } from './station'
 import type { StationPast } from './stationPast'
 import type { StationTimes } from './stationTimes'
-import { waitingItems, type OpenTicket } from './waiting'
+import { batchOf, waitingItems, type OpenTicket, type ProposedBatch, type WaitingItem } from './waiting'
 
 /** A run that was fired at a station for portions of ticket lines, with everything said of it since. */
 export type OpenRun = FiredRun & {
   stationId: string
   dishId: string
-  parts: readonly { itemId: string; portions: number }[]
+  allergies: readonly string[]
+  parts: readonly { itemId: string; ticketId: string; portions: number }[]
   events: readonly RunEvent[]
 }
 /** A ticket as the line needs it: what is done of each of its lines besides what is fired. */
@@ -41,6 +51,12 @@ export type LineInput<S extends Station, D extends Dish, T extends LineTicket, R
   pasts: readonly PastOfStation[]
   rules: CookRules
   known: WorkedOut<S, D>
+  /** What was decided of the line. */
+  wishes: LineWishes
+  /** What the cooks were told, of these facts or of older ones; null where nobody was told anything. */
+  orderFor: (factsKey: string) => LineOrder | null
+  /** How many cooks there are, where nobody said how many pairs of hands. */
+  cooks: number
   nowMs: number
 }
 
@@ -57,14 +73,36 @@ export type LineBatch<S extends Station, D extends Dish> = PlannedBatch & {
 /** A run at its station, with what it comes to now. */
 export type LineRun<S extends Station, R extends OpenRun> = { run: R; state: RunState; station: S | undefined }
 
-/** The line as it stands: runs that are not over, batches in their order, what no station can cook. */
+/** Portions that are 86, and why. */
+export type GoneBatch = ProposedBatch & { because: NonNullable<GoneBecause> }
+
+/** How the line was planned, and what a better plan is searched from. */
+export type LineBasis = {
+  instance: LineInstance
+  pieces: readonly LinePiece[]
+  order: LineOrder
+  /** Points of the plan: a better one of the same instance has fewer. */
+  objective: number
+  /** The facts that it was planned from, and as a short text. */
+  from: PlannedFrom
+  key: string
+  /** Whether what the cooks were told names every portion that waits. */
+  isTold: boolean
+  pairs: number
+}
+
+/** The line as it stands: runs that are not over, batches in their order, what is 86, what no station can cook. */
 export type LineNow<S extends Station, D extends Dish, R extends OpenRun> = {
   runs: LineRun<S, R>[]
   batches: LineBatch<S, D>[]
+  gone: GoneBatch[]
+  basis: LineBasis
   homeless: ProposedBatch[]
   /** Batches whose time is not known at any station yet: neither placed nor without a home. */
   pending: ProposedBatch[]
   portionsWaiting: number
+  /** Portions beyond what is planned at once. */
+  portionsBeyond: number
   /** What has to be worked out for this line to be whole, most urgent first. */
   unknown: { times: { dish: D; station: S }[]; scores: { dish: D; batch: BatchInput; station: S }[] }
 }
@@ -72,41 +110,75 @@ export type LineNow<S extends Station, D extends Dish, R extends OpenRun> = {
 /** So many batches, the first to start, have a score of their own; the others are planned by the times of their dish. */
 const SCORED = 12
 
-/** The line at an instant: what waits is batched, timed and placed after the runs in hand. Pure; dishes that are not in the book are passed over. */
+/** So many pieces are planned at once; what is promised later follows when these are fried. */
+const MOST_PLANNED = 400
+
+/** The line at an instant: what waits is placed after the runs in hand, in the order that the cooks were told. Pure; dishes that are not in the book are passed over. */
 export function lineNow<S extends Station, D extends Dish, T extends LineTicket, R extends OpenRun>(
   input: LineInput<S, D, T, R>,
 ): LineNow<S, D, R> {
-  const { stations, dishes, tickets, pasts, known, nowMs } = input
+  const { stations, dishes, tickets, pasts, known, wishes, nowMs } = input
   const stationOf = (id: string) => stations.find((one) => one.id === id)
   const runs = input.runs
     .map((run) => ({ run, state: runState(run, run.events, nowMs), station: stationOf(run.stationId) }))
     .filter(({ state }) => state.endedMs === null)
-  const byId = new Map(dishes.map((dish) => [dish.id, dish]))
+  const byId = new Map<string, D>(dishes.map((dish) => [dish.id, dish]))
   const waiting = waitingItems(withoutFired(tickets, runs)).filter((item) => byId.has(item.dishId))
-  const takes = takenAt(stations, known)
-  const proposed = proposeBatches(waiting, byId, (dish) =>
-    Math.max(1, ...takes(dish as D).map(({ mostPortions }) => mostPortions)),
-  )
+  const takes = takenAt(stations, known, wishes)
   const order = ordersOf(input.rules)
-  const dishOf = (batch: ProposedBatch) => byId.get(batch.dishId)!
-  const now = stations.map((station) => {
-    const at = runs.find((one) => one.run.stationId === station.id)
-    const past = pastOf(pasts, station.id)
-    return at
-      ? { ...station, ...past, freeAtMs: at.state.upMs, usedUntilMs: at.state.upMs, lastDishId: at.run.dishId }
-      : { ...station, ...past, freeAtMs: nowMs }
-  })
-  const secondsAt = (batch: ProposedBatch, { id }: { id: string }): number | null => {
-    const station = stationOf(id)
-    if (!station || station.kind !== dishOf(batch).stationKind) return null
-    const answer = known.scoreOf(dishOf(batch), batchInputOf(batch), station)
-    if (answer) return answer.kind === 'score' ? answer.score.totalS : null
-    return known.timesOf(dishOf(batch), station)?.seconds[batch.portions - 1] ?? null
+  const dishOf = ({ dishId }: { dishId: string }) => byId.get(dishId)!
+  const sorted = sortWaiting(waiting, { dishOf, order, takes, wishes, rules: input.rules })
+  const capOf = (item: WaitingItem, stationId: string | null) =>
+    Math.max(
+      0,
+      ...takes(dishOf(item))
+        .filter(({ id }) => stationId === null || id === stationId)
+        .map(({ mostPortions }) => mostPortions),
+    )
+  const all = linePieces([...sorted.plan].sort(compareItems), wishes.pins, capOf)
+  const pieces = all.slice(0, MOST_PLANNED)
+  const inHand = runs.map(({ run, state }): RunInHand => inHandOf(run, state, byId))
+  const pairs = wishes.pairs ?? usualPairs(stations.length, input.cooks)
+  const pastAt = (stationId: string): StationPast => {
+    const at = runs.find((one) => one.run.stationId === stationId)
+    const past = pastOf(pasts, stationId)
+    return at ? { ...past, lastDishId: at.run.dishId, usedUntilMs: at.state.upMs } : past
   }
-  const cookable = proposed.filter((batch) => order(dishOf(batch), batch).kind === 'batch')
-  const plan = planLine(cookable, now, secondsAt, nowMs)
+  const facts = {
+    stations,
+    dishes: byId,
+    pieces,
+    runs: inHand,
+    heads: headsOf(tickets),
+    pastOf: pastAt,
+    timesOf: (dish: Dish, station: S) => known.timesOf(dish as D, station),
+    wishes,
+    list: allergenListOf(input.rules.ruleSet),
+    pairs,
+    nowMs,
+  }
+  const from = { pieces, runs: inHand, stationIds: stations.map(({ id }) => id), pairs, wishes }
+  const key = factsKey(from)
+  const told = input.orderFor(key)
+  const wanted = told === null ? [] : wantedOf(told, pieces)
+  const instance = lineInstance(facts, toldOf(wanted))
+  const { plan, list, isWhole } = firstPlan(instance, wanted)
+  const secondsAt = (batch: ProposedBatch, station: S): number => {
+    const answer = known.scoreOf(dishOf(batch), batchInputOf(batch), station)
+    if (answer?.kind === 'score') return answer.score.totalS
+    const seconds = known.timesOf(dishOf(batch), station)?.seconds ?? []
+    return seconds[batch.portions - 1] ?? seconds.at(-1) ?? 0
+  }
+  const placed = placedBatches(plan, {
+    stations,
+    dishes: byId,
+    pieces,
+    freeAtMs: (id) => runs.find(({ run }) => run.stationId === id)?.state.upMs ?? nowMs,
+    pastOf: pastAt,
+    secondsAt,
+  })
   const keyOf = uniqueKeys()
-  const batches = plan.batches.flatMap((batch): LineBatch<S, D>[] => {
+  const batches = placed.flatMap((batch): LineBatch<S, D>[] => {
     const dish = dishOf(batch)
     const station = stationOf(batch.stationId)
     const ordered = order(dish, batch)
@@ -116,31 +188,106 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
     const score = answer?.kind === 'score' ? answer.score : null
     return [{ ...batch, key: keyOf(batch), dish, station, riceMassG, batchMassG: totalMassG(components), score }]
   })
-  const isCookable = new Set(cookable)
-  const mayStillFit = (batch: ProposedBatch) =>
-    isCookable.has(batch) && takes(dishOf(batch)).some(({ isKnown }) => !isKnown)
-  const unplaced = [...plan.homeless, ...proposed.filter((batch) => !isCookable.has(batch))]
+  const asked = new Set([...sorted.plan, ...sorted.pending].map(dishOf))
   return {
     runs,
     batches,
-    homeless: unplaced.filter((batch) => !mayStillFit(batch)),
-    pending: unplaced.filter(mayStillFit),
+    gone: sorted.gone.map(({ item, because }) => ({ ...whole(dishOf(item), item), because })),
+    homeless: sorted.homeless.map((item) => whole(dishOf(item), item)),
+    pending: sorted.pending.map((item) => whole(dishOf(item), item)),
     portionsWaiting: waiting.reduce((sum, item) => sum + item.portions, 0),
-    unknown: unknownOf(batches, new Set(cookable.map(dishOf)), stations, known),
+    portionsBeyond: all.slice(MOST_PLANNED).reduce((sum, { portions }) => sum + portions, 0),
+    unknown: unknownOf(batches, asked, stations, known),
+    basis: {
+      instance,
+      pieces,
+      order: orderOf(list, pieces),
+      objective: plan.objective,
+      from,
+      key,
+      isTold: isWhole && told !== null,
+      pairs,
+    },
   }
 }
 
-/** How many portions of a dish each station takes: what its heat can fry under the wish of the house; the wish until that is known. */
-function takenAt<S extends Station, D extends Dish>(stations: readonly S[], { timesOf }: WorkedOut<S, D>) {
-  const byDish = new Map<D, { isKnown: boolean; mostPortions: number }[]>()
-  return (dish: D) => {
+const whole = (dish: Dish, item: WaitingItem): ProposedBatch => batchOf(dish, [{ item, portions: item.portions }])
+
+/** The batch that each station's cook was shown as next. */
+function toldOf(wanted: readonly { station: string; parts: readonly string[] }[]): LineInstance['told'] {
+  const first = new Map<string, { station: string; parts: readonly string[] }>()
+  for (const { station, parts } of wanted) if (!first.has(station)) first.set(station, { station, parts })
+  return [...first.values()]
+}
+
+function inHandOf(run: OpenRun, state: RunState, dishes: ReadonlyMap<string, Dish>): RunInHand {
+  return {
+    runId: run.id,
+    stationId: run.stationId,
+    dish: dishes.get(run.dishId),
+    parts: run.parts,
+    firedAtMs: run.firedAtMs,
+    upMs: state.upMs,
+  }
+}
+
+const headsOf = (tickets: readonly LineTicket[]): Map<string, TicketHead> =>
+  new Map(tickets.map(({ id, kind, placedAtMs, promisedAtMs }) => [id, { id, kind, placedAtMs, promisedAtMs }]))
+
+type Sorting = {
+  dishOf: (item: WaitingItem) => Dish
+  order: (dish: Dish, batch: ProposedBatch) => OrderedBatch
+  takes: (dish: Dish) => readonly TakenAt[]
+  wishes: LineWishes
+  rules: CookRules
+}
+
+/** What waits by what can be said of it: planned, its times not known yet, 86, or without a station. */
+function sortWaiting(waiting: readonly WaitingItem[], { dishOf, order, takes, wishes, rules }: Sorting) {
+  const sorted = {
+    plan: [] as WaitingItem[],
+    pending: [] as WaitingItem[],
+    homeless: [] as WaitingItem[],
+    gone: [] as { item: WaitingItem; because: NonNullable<GoneBecause> }[],
+  }
+  for (const item of waiting) {
+    const dish = dishOf(item)
+    const because = goneBecause(dish, item, wishes, allergenListOf(rules.ruleSet))
+    if (because) sorted.gone.push({ item, because })
+    else if (order(dish, whole(dish, item)).kind !== 'batch') sorted.homeless.push(item)
+    else if (takes(dish).some(({ mostPortions }) => mostPortions > 0)) sorted.plan.push(item)
+    else if (takes(dish).some(({ isKnown }) => !isKnown)) sorted.pending.push(item)
+    else sorted.homeless.push(item)
+  }
+  return sorted
+}
+
+function compareItems(a: WaitingItem, b: WaitingItem): number {
+  return (
+    a.promisedAtMs - b.promisedAtMs ||
+    a.placedAtMs - b.placedAtMs ||
+    a.ticketNumber - b.ticketNumber ||
+    (a.itemId < b.itemId ? -1 : 1)
+  )
+}
+
+type TakenAt = { id: string; isKnown: boolean; mostPortions: number }
+
+/** How many portions of a dish each station that is not down takes: what its heat can fry under the wish of the house; 0 until that is known. */
+function takenAt<S extends Station>(
+  stations: readonly S[],
+  { timesOf }: { timesOf: (dish: never, station: S) => StationTimes | null },
+  { downStations }: LineWishes,
+) {
+  const byDish = new Map<Dish, TakenAt[]>()
+  return (dish: Dish): readonly TakenAt[] => {
     const before = byDish.get(dish)
     if (before) return before
     const taken = stations
-      .filter(({ kind }) => kind === dish.stationKind)
+      .filter(({ id, kind }) => kind === dish.stationKind && !downStations.includes(id))
       .map((station) => {
-        const times = timesOf(dish, station)
-        return { isKnown: times !== null, mostPortions: times ? times.seconds.length : station.capPortions }
+        const times = timesOf(dish as never, station)
+        return { id: station.id, isKnown: times !== null, mostPortions: times?.seconds.length ?? 0 }
       })
     byDish.set(dish, taken)
     return taken

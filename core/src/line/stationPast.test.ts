@@ -1,5 +1,7 @@
 import fc from 'fast-check'
-import { isWashed, setUpFor, type SetUp, type StationPast } from './stationPast'
+import { component, DISH } from '../test/kitchen'
+import { setUpFor, type SetUp } from './station'
+import { isWashed, type StationPast } from './stationPast'
 
 const past = (part: Partial<StationPast> = {}): StationPast => ({
   lastDishId: null,
@@ -18,23 +20,32 @@ test.each<[string, StationPast, boolean]>([
   expect(isWashed(station)).toBe(washed)
 })
 
+const sauce = (ingredientId: string) =>
+  component({ id: 'sauce', role: 'liquidSeasoning', food: 'seasoning', ratioG: 3, ingredientId })
+const DUCK = { ...DISH, id: 'duck', components: [sauce('soy')] }
+const PORK = { ...DISH, id: 'pork', components: [sauce('soy')] }
+const CRAB = { ...DISH, id: 'crab', components: [sauce('curry')] }
 const egg = ['egg'] as const
-test.each<[string, string, readonly 'egg'[], StationPast, SetUp]>([
-  ['the same dish again', 'duck', [], past({ lastDishId: 'duck', usedUntilMs: 1 }), 'none'],
-  ['another dish', 'crab', [], past({ lastDishId: 'duck', usedUntilMs: 1 }), 'wipe'],
-  ['nothing was cooked on it', 'crab', [], past(), 'none'],
-  ['an allergy on metal nobody washed', 'crab', egg, past(), 'wash'],
-  ['an allergy after the same dish', 'duck', egg, past({ lastDishId: 'duck', usedUntilMs: 1 }), 'wash'],
-  ['an allergy on washed metal', 'crab', egg, past({ lastDishId: 'duck', usedUntilMs: 1, washedAtMs: 2 }), 'none'],
+const usedMs = { lastDishId: 'duck', usedUntilMs: 1 }
+test.each<[string, typeof DUCK, readonly 'egg'[], StationPast, typeof DUCK | null, SetUp]>([
+  ['the same dish again', DUCK, [], past(usedMs), DUCK, 'none'],
+  ['another dish with the same base', PORK, [], past(usedMs), DUCK, 'wipe'],
+  ['another dish', CRAB, [], past(usedMs), DUCK, 'brush'],
+  ['a dish that is not in the book any more', CRAB, [], past(usedMs), null, 'brush'],
+  ['nothing was cooked on it', CRAB, [], past(), null, 'none'],
+  ['an allergy on metal nobody washed', CRAB, egg, past(), null, 'wash'],
+  ['an allergy after the same dish', DUCK, egg, past(usedMs), DUCK, 'wash'],
+  ['an allergy on washed metal', CRAB, egg, past({ ...usedMs, washedAtMs: 2 }), DUCK, 'none'],
   [
     'an allergy, washed before the last use',
-    'crab',
+    CRAB,
     egg,
-    past({ lastDishId: 'duck', usedUntilMs: 3, washedAtMs: 2 }),
+    past({ ...usedMs, usedUntilMs: 3, washedAtMs: 2 }),
+    DUCK,
     'wash',
   ],
-])('%s', (_, dishId, allergies, station, setUp) => {
-  expect(setUpFor({ dishId, allergies: [...allergies] }, station)).toBe(setUp)
+])('%s', (_, dish, allergies, station, fried, setUp) => {
+  expect(setUpFor({ dish, allergies }, station, fried)).toBe(setUp)
 })
 
 test('law: an allergy is never met with less than a wash, unless the station was washed since its last use', () => {
@@ -42,7 +53,7 @@ test('law: an allergy is never met with less than a wash, unless the station was
   fc.assert(
     fc.property(ms, ms, fc.option(fc.constantFrom('duck', 'crab')), (usedUntilMs, washedAtMs, lastDishId) => {
       const station = past({ usedUntilMs, washedAtMs, lastDishId })
-      const setUp = setUpFor({ dishId: 'duck', allergies: ['egg'] }, station)
+      const setUp = setUpFor({ dish: DUCK, allergies: ['egg'] }, station, lastDishId === null ? null : DUCK)
       expect(setUp).toBe(isWashed(station) ? 'none' : 'wash')
     }),
   )

@@ -3,6 +3,7 @@ import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
 import { batchSeconds, type BatchSeconds } from '../wok/sequence/batchSeconds'
 import { quickChoice } from '../wok/sequence/quickChoice'
+import type { Score } from '../wok/score'
 import type { Choice } from '../wok/sequence/vocabulary'
 import { batchScore, orderedBatch, sequenceInput, type BatchHeat, type BatchScore } from './batchScore'
 
@@ -13,6 +14,8 @@ import { batchScore, orderedBatch, sequenceInput, type BatchHeat, type BatchScor
  */
 export type StationTimes = {
   seconds: readonly number[]
+  /** Where the cook's hands are free for a while: from and to, as shares of the time; absent where they never are. */
+  handsOff?: { fromShare: number; toShare: number } | undefined
   /** Of a first plan: the way is only probable, and the full times are still to come. */
   isRough?: true
 }
@@ -39,9 +42,21 @@ export function stationTimes(
     const known = { portions: middle, totalS: found.score.totalS }
     const seconds = secondsBy(dish, capPortions, heat, rules, found.score.basis!.choice as Choice, known)
     while (seconds.length > middle && !holds(scored(seconds.length))) seconds.pop()
-    return { seconds }
+    return { seconds, handsOff: handsOffOf(found.score) }
   }
   return { seconds: [] }
+}
+
+/** Shorter than this, nobody begins anything else [s]: common practice. */
+const LEAST_OFF_S = 20
+
+/** The longest stretch of a score without the cook's hands, where there is one that is worth something. */
+export function handsOffOf({ steps, totalS }: Pick<Score, 'steps' | 'totalS'>): StationTimes['handsOff'] {
+  const [longest] = steps
+    .map(({ startS, durationS, handsOnS = durationS }) => ({ fromS: startS + handsOnS, toS: startS + durationS }))
+    .sort((a, b) => b.toS - b.fromS - (a.toS - a.fromS))
+  if (!longest || longest.toS - longest.fromS < LEAST_OFF_S || totalS <= 0) return undefined
+  return { fromShare: longest.fromS / totalS, toShare: Math.min(1, longest.toS / totalS) }
 }
 
 /**

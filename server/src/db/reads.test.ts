@@ -33,6 +33,11 @@ beforeAll(async () => {
      SELECT ?, DATE_SUB(CURRENT_DATE, INTERVAL 1000 + seq DIV 10 DAY), 15 * (seq MOD 10), 'duck', 3, 'file' FROM seq_1_to_${WORDS}`,
     [kitchenId],
   )
+  await pool.query(
+    `INSERT INTO line_order (kitchen_id, no, told, device_id, made_at_ms)
+     SELECT ?, seq, '{"key":"0123456789abcdef","batches":[],"why":[]}', 'tablet', 1700000000000 + seq FROM seq_1_to_${WORDS}`,
+    [kitchenId],
+  )
   await pool.query('ANALYZE TABLE rice_demand, station_event, tasting, outbox, mise_event')
 }, 180_000)
 afterAll(() => kitchen.close())
@@ -91,6 +96,7 @@ test('no read of a screen walks through a table that grows', async () => {
   const paths = [
     '/kitchen',
     '/health',
+    '/line',
     '/tickets',
     '/runs',
     `/runs/${runs[0]!.id}`,

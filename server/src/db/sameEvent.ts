@@ -9,6 +9,7 @@ const SAID_OF = {
   ticket_event: { subject: 'ticket_id', kind: 'kind' },
   mise_event: { subject: 'plan_id', kind: 'kind' },
   station_event: { subject: 'station_id', kind: 'kind' },
+  line_wish: { subject: 'subject', kind: "JSON_VALUE(wish, '$.kind')" },
   tasting: { subject: 'dish_id', kind: 'verdict' },
 } as const
 

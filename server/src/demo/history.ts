@@ -3,9 +3,6 @@ import { EventId, RunId } from 'contract/ids'
 import type { Kitchen } from 'contract/kitchen'
 import { RunPart, type FireRun, type Run, type RunEvent } from 'contract/run'
 import { NewTicket, type Ticket } from 'contract/ticket'
-import { proposeBatches, type ProposedBatch } from 'core/line/batches'
-import { largestCap } from 'core/line/planLine'
-import { waitingItems } from 'core/line/waiting'
 import type { PoolConnection } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
 import { boatWave } from '../device/feed/boatWave'
@@ -15,6 +12,7 @@ import { fireDerived } from '../wok/deriveScore'
 import { fireRun } from '../wok/fireRun'
 import { insertStationEvent } from '../wok/stations.sql'
 import { takeEvents } from '../wok/takeEvents'
+import { boatPlan, demoTimes } from './boatPlan'
 import { lcg } from './chance'
 import { DEMO_COOK_AT } from './kitchen'
 
@@ -34,7 +32,7 @@ export async function cookPastBoats(
   seed: number,
 ): Promise<void> {
   const random = lcg(seed)
-  const byId = new Map(dishes.map((dish) => [dish.id, dish]))
+  const timesOf = demoTimes(kitchen)
   const freeAtMs = new Map(kitchen.stations.map((station) => [station.id, 0]))
   for (let boat = 0; boat < boats; boat += 1) {
     const landsAtMs = firstBoatAtMs + boat * kitchen.boatEveryMin * MIN_MS
@@ -44,27 +42,20 @@ export async function cookPastBoats(
       const ids = withIds(NewTicket.parse({ ...ticket, source: 'feed' }))
       placed.push(...(await placeTickets(connection, kitchen.id, [ids], landsAtMs + atMs)))
     }
-    const cap = (dish: Dish) => largestCap(kitchen.stations, dish.stationKind)
-    for (const batch of proposeBatches(waitingItems(placed), byId, (dish) => cap(dish as Dish))) {
-      await cookBatch(connection, kitchen, byId, batch, freeAtMs, random)
-    }
+    const batches = boatPlan(kitchen, dishes, placed, timesOf, landsAtMs)
+    for (const batch of batches) await cookBatch(connection, kitchen, batch, freeAtMs, random)
   }
 }
 
 async function cookBatch(
   connection: PoolConnection,
   kitchen: Kitchen,
-  dishes: ReadonlyMap<string, Dish>,
-  batch: ProposedBatch,
+  batch: ReturnType<typeof boatPlan>[number],
   freeAtMs: Map<string, number>,
   random: () => number,
 ): Promise<void> {
-  const dish = dishes.get(batch.dishId)
-  const station = kitchen.stations
-    .filter((one) => one.kind === dish?.stationKind && one.capPortions >= batch.portions)
-    .sort((a, b) => (freeAtMs.get(a.id) ?? 0) - (freeAtMs.get(b.id) ?? 0))[0]
-  if (!dish || !station) return
-  const placedAtMs = Math.max(batch.placedAtMs, freeAtMs.get(station.id) ?? 0)
+  const { dish, station } = batch
+  const placedAtMs = Math.max(batch.placedAtMs, batch.setUpStartMs, freeAtMs.get(station.id) ?? 0)
   const firedAtMs = Math.round(placedAtMs + (10 + 30 * random()) * 1000)
   if (batch.allergies.length > 0)
     await insertStationEvent(

@@ -30,7 +30,7 @@ const WAVE: DemoTicket[] = [
   {
     place: 'hatch',
     kind: 'take',
-    inMin: 26,
+    inMin: 28,
     items: [
       { dishId: 'chicken', portions: 3 },
       { dishId: 'plain', portions: 2 },

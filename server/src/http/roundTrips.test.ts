@@ -1,5 +1,6 @@
 import { DishDraft } from 'contract/dish'
 import { Ingredient } from 'contract/ingredient'
+import type { LineState } from 'contract/line'
 import { RecipeDraft } from 'contract/recipe'
 import { dayAfter, localDay } from 'core/time/localTime'
 import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
@@ -71,6 +72,15 @@ test.each([
   expect(withoutVersion(after)).toEqual(withoutVersion(before))
 })
 
+test('order of the line', async () => {
+  const before = await read<LineState>('/line')
+  const order = { basedOn: before.order?.no ?? 0, key: '0123456789abcdef', batches: [], why: [], deviceId: 'phone' }
+  await put('/line/order', order)
+  const told = (await read<LineState>('/line')).order!
+  await put('/line/order', { ...order, basedOn: told.no, batches: told.batches, why: told.why })
+  expect((await read<LineState>('/line')).order).toMatchObject({ batches: told.batches, no: told.no + 1 })
+})
+
 test('rule set and readings', async () => {
   const before = await read<Versioned>('/kitchen')
   const { ruleSet, readsIn, isScottish } = before
@@ -90,6 +100,7 @@ test('every address that takes a change in place is tried here', async () => {
       '/api/ingredients/{id}',
       '/api/kitchen/readings',
       '/api/kitchen/rule-set',
+      '/api/line/order',
       '/api/mise/house',
       '/api/probe',
       '/api/recipes/{id}',

@@ -1,6 +1,6 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
-import { largestCap } from 'core/line/planLine'
+import { largestCap } from 'core/line/station'
 import { VERDICTS, type Strength, type Verdict } from 'core/book/taste/correct'
 import type { Style } from 'core/book/balance/style'
 import { useMemo, useState } from 'react'

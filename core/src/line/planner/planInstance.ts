@@ -6,15 +6,23 @@ import { load, type Loaded } from './load'
 import { MOST_PIECES } from './memory'
 import { BUSY, CALM, RUSH, type MoveShares } from './moves'
 import { itemsGone, piecesOf } from './pieces'
+import { fillFrom, listNow, type WantedBatch } from './placeList'
 import { planOf, type Planned } from './planOf'
 import { polishDelays, tidy } from './polish'
 import { keepSolution, roomForSolution, takeSolution } from './solution'
 
-export type PlanOptions = { seed?: number | undefined; evaluations?: number | undefined }
+export type PlanOptions = {
+  seed?: number | undefined
+  evaluations?: number | undefined
+  /** A plan to begin with, where it is better than what the textbooks' rules make: what the cooks were told. */
+  start?: readonly WantedBatch[] | undefined
+}
 
 /** Up to so many pieces, several short runs find more than one long one. */
 const FEW_PIECES = 15
 const FEW = { evaluations: 60_000, restarts: 2, endT: 14 } as const
+/** What the cooks were told is searched around, not melted down. */
+const WARM_T = 10
 const MANY = { most: 400_000, each: 16_000_000, endT: 2.5 }
 
 /** From so many pieces on, waiting is not looked for while the order is. */
@@ -30,7 +38,23 @@ export const usualEvaluations = (pieces: number): number =>
  * then annealed, waits polished, and tidied. The same seed and evaluations give the same plan. Points as in `LineWeights`.
  * @throws {RangeError} on more than 1024 pieces, or more than 31 allergens
  */
-export function planInstance(instance: LineInstance, { seed = 1, evaluations }: PlanOptions = {}): Planned {
+export function planInstance(instance: LineInstance, options: PlanOptions = {}): Planned {
+  return searchPlan(instance, options).plan
+}
+
+/** A plan, and the list of batches that it is placed from: placed again later, it keeps its order. */
+export type PlannedList = { plan: Planned; list: WantedBatch[] }
+
+/** As `planInstance`, with the list of the plan. @throws {RangeError} on more than is planned at once */
+export function planList(instance: LineInstance, options: PlanOptions = {}): PlannedList {
+  const { plan, loaded } = searchPlan(instance, options)
+  return { plan, list: listNow(loaded) }
+}
+
+function searchPlan(
+  instance: LineInstance,
+  { seed = 1, evaluations, start }: PlanOptions,
+): { plan: Planned; loaded: Loaded } {
   const gone = itemsGone(instance)
   const pieces = piecesOf(instance, gone)
   if (pieces.length > MOST_PIECES) throw new RangeError(`${pieces.length} pieces: plan at most ${MOST_PIECES} at once`)
@@ -38,11 +62,17 @@ export function planInstance(instance: LineInstance, { seed = 1, evaluations }: 
   const budget = evaluations ?? usualEvaluations(loaded.free.length)
   const best = roomForSolution()
   let bestPoints = bestDispatch(loaded, best)
-  if (budget > 0 && loaded.free.length > 0) bestPoints = search(loaded, budget, seed, bestPoints, best)
+  const warmPoints = start === undefined ? Infinity : fillFrom(loaded, start)
+  const isWarm = warmPoints <= bestPoints
+  if (isWarm) {
+    bestPoints = warmPoints
+    keepSolution(best)
+  }
+  if (budget > 0 && loaded.free.length > 0) bestPoints = search(loaded, budget, seed, bestPoints, isWarm, best)
   takeSolution(best)
   forgetFrom(0)
   if (budget > 0) tidy(polishDelays(bestPoints))
-  return planOf(instance, loaded, gone, budget)
+  return { plan: planOf(instance, loaded, gone, budget), loaded }
 }
 
 /** Plans by a rule of the textbooks alone, its waits polished where asked. */
@@ -73,6 +103,7 @@ function search(
   budget: number,
   seed: number,
   startPoints: number,
+  isWarm: boolean,
   best: ReturnType<typeof roomForSolution>,
 ): number {
   const isFew = loaded.free.length <= FEW_PIECES
@@ -86,7 +117,7 @@ function search(
       loaded,
       {
         evaluations: Math.floor(budget / runs),
-        startT: Math.min(60, 12 + (0.35 * startPoints) / loaded.free.length),
+        startT: isWarm ? WARM_T : Math.min(60, 12 + (0.35 * startPoints) / loaded.free.length),
         endT: isFew ? FEW.endT : MANY.endT,
         seed: seed + run * 7919,
         shares: sharesFor(loaded.free.length),

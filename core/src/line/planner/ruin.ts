@@ -73,7 +73,7 @@ export function ruin(loaded: Loaded): number {
 }
 
 /** Puts a piece where the plan so far costs least, with the wait that costs least there. */
-function putBack(loaded: Loaded, piece: number): void {
+export function putBack(loaded: Loaded, piece: number): void {
   const before = changedSoFar()
   const dish = pieceDish[piece]!
   let best = NEVER

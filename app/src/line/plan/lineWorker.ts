@@ -1,0 +1,4 @@
+import { inProcess } from '../../device/inProcess'
+import { lineWork } from './line.worker'
+
+export const inLineWorker = inProcess(lineWork)

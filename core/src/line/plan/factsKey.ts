@@ -1,0 +1,44 @@
+import type { LinePiece } from './pieces'
+import type { RunInHand } from './lineInstance'
+import type { LineWishes } from './wishes'
+
+/** Runs that are late by less than this do not change the facts [ms]. */
+const LATE_STEP_MS = 30_000
+
+/** What a plan was made from, as far as every device of the kitchen knows the same of it. */
+export type PlannedFrom = {
+  pieces: readonly Pick<LinePiece, 'id' | 'portions' | 'item'>[]
+  runs: readonly Pick<RunInHand, 'runId' | 'upMs'>[]
+  stationIds: readonly string[]
+  pairs: number
+  wishes: LineWishes
+}
+
+/** A short text that is another one whenever a plan would have to be another one; of one kitchen it is the same on every device. */
+export function factsKey({ pieces, runs, stationIds, pairs, wishes }: PlannedFrom): string {
+  const { house, downStations, tickets, pins } = wishes
+  return hashOf(
+    JSON.stringify([
+      pieces.map(({ id, portions, item }) => [id, portions, item.promisedAtMs, item.kind]).sort(byText),
+      runs.map(({ runId, upMs }) => [runId, Math.round(upMs / LATE_STEP_MS)]).sort(byText),
+      [...stationIds].sort(),
+      [...downStations].sort(),
+      pairs,
+      house,
+      [...tickets].sort(byText),
+      [...pins].sort((a, b) => (a.pinId < b.pinId ? -1 : 1)),
+    ]),
+  )
+}
+
+const byText = (a: readonly unknown[], b: readonly unknown[]) => (String(a[0]) < String(b[0]) ? -1 : 1)
+
+/** FNV-1a (Fowler, Noll, Vo), twice 32 bits with different beginnings. It only tells texts apart; nothing is kept secret by it. */
+function hashOf(text: string): string {
+  const half = (begin: number) => {
+    let hash = begin
+    for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)
+    return (hash >>> 0).toString(16).padStart(8, '0')
+  }
+  return half(0x811c9dc5) + half(0x2f0b4c47)
+}

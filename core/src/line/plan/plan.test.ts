@@ -1,0 +1,322 @@
+import fc from 'fast-check'
+import { component, DISH, US } from '../../test/kitchen'
+import { checkPlan } from '../check/checkPlan'
+import { lineNow, type LineInput, type LineTicket, type OpenRun, type WorkedOut } from '../lineNow'
+import { placedList } from '../planner/placeList'
+import type { Station } from '../station'
+import { scoreOnRing } from '../../test/kitchen'
+import { goneBecause } from './gone'
+import { holdOf, USUAL_HOLD } from './holds'
+import { wantedOf, type LineOrder } from './order'
+import { linePieces } from './pieces'
+import { searchedPlan } from './search'
+import { lineWishes, NO_WISHES, usualPairs, weightsOf, type LineWishes, type SaidWish } from './wishes'
+
+jest.setTimeout(300_000)
+const NOW_MS = 1_700_000_000_000
+const MIN_MS = 60_000
+const STATIONS: Station[] = [
+  { id: 'ring-a', kind: 'wok', capPortions: 4 },
+  { id: 'ring-b', kind: 'wok', capPortions: 2 },
+  { id: 'griddle', kind: 'griddle', capPortions: 3 },
+]
+const CURRY = component({ id: 'curry', role: 'paste', food: 'paste', ratioG: 3 })
+const OTHER = { ...DISH, id: 'other', components: [...DISH.components.filter((one) => one.role !== 'paste'), CURRY] }
+const PLATE = { ...DISH, id: 'plate', stationKind: 'griddle' as const }
+const DISHES = [DISH, OTHER, PLATE]
+const KNOWN: WorkedOut<Station, typeof DISH> = {
+  timesOf: (dish, { capPortions }) => ({
+    seconds: [120, 150, 180, 210].slice(0, capPortions),
+    ...(dish.id === 'plate' && { handsOff: { fromShare: 0.3, toShare: 0.8 } }),
+  }),
+  scoreOf: () => null,
+}
+type Line = Partial<LineTicket['items'][number]>
+const ticket = (n: number, lines: Line[], head: Partial<LineTicket> = {}): LineTicket => ({
+  id: `t${n}`,
+  number: n,
+  kind: 'dine',
+  placedAtMs: NOW_MS - n * 1000,
+  promisedAtMs: NOW_MS + 10 * MIN_MS,
+  isCancelled: false,
+  items: lines.map((line, i) => ({
+    id: `i${n}-${i}`,
+    dishId: DISH.id,
+    portions: 1,
+    firedPortions: 0,
+    donePortions: 0,
+    modifiers: [],
+    allergies: [],
+    ...line,
+  })),
+  ...head,
+})
+type Input = LineInput<Station, typeof DISH, LineTicket, OpenRun>
+const line = ({ order = null, ...part }: Partial<Input> & { order?: LineOrder | null }) =>
+  lineNow({
+    stations: STATIONS,
+    dishes: DISHES,
+    tickets: [],
+    runs: [],
+    pasts: [],
+    rules: US,
+    known: KNOWN,
+    wishes: NO_WISHES,
+    orderFor: () => order,
+    cooks: 2,
+    nowMs: NOW_MS,
+    ...part,
+  })
+const wishing = (part: Partial<LineWishes>): LineWishes => ({ ...NO_WISHES, ...part })
+const SCORE = scoreOnRing(2)
+const RUN: OpenRun = {
+  id: 'run-1',
+  stationId: 'ring-a',
+  dishId: DISH.id,
+  firedAtMs: NOW_MS - 20_000,
+  score: SCORE,
+  handsFree: true,
+  allergies: [],
+  parts: [{ itemId: 'i99-0', ticketId: 't99', portions: 2 }],
+  events: [],
+}
+
+const anyTickets = fc
+  .array(
+    fc.record({
+      lines: fc.array(
+        fc.record({
+          dishId: fc.constantFrom('everything', 'other', 'plate'),
+          portions: fc.integer({ min: 1, max: 6 }),
+          modifiers: fc.constantFrom<string[]>([], ['no-nori'], ['no-egg']),
+          isAllergy: fc.boolean(),
+        }),
+        { minLength: 1, maxLength: 3 },
+      ),
+      kind: fc.constantFrom('dine' as const, 'take' as const),
+      promisedMin: fc.integer({ min: -5, max: 30 }),
+    }),
+    { minLength: 1, maxLength: 7 },
+  )
+  .map((drawn) =>
+    drawn.map(({ lines, kind, promisedMin }, n) =>
+      ticket(
+        n + 1,
+        lines.map(({ isAllergy, ...one }) => ({
+          ...one,
+          ...(isAllergy && { modifiers: ['no-egg'], allergies: ['egg' as const] }),
+        })),
+        { kind, promisedAtMs: NOW_MS + promisedMin * MIN_MS },
+      ),
+    ),
+  )
+
+test('law: whatever is ordered, the plan keeps every rule of the checker, and every portion stands in it once', () => {
+  fc.assert(
+    fc.property(anyTickets, fc.boolean(), fc.integer({ min: 1, max: 3 }), (tickets, hasRun, pairs) => {
+      const now = line({ tickets, runs: hasRun ? [RUN] : [], wishes: wishing({ pairs }) })
+      const { instance, order, pieces } = now.basis
+      const searched = searchedPlan(instance, wantedOf(order, pieces), { evaluations: 400 })
+      const { plan } = placedList(instance, searched.list, 'last')
+      expect(checkPlan(instance, plan).errors).toEqual([])
+      expect(searched.objective).toBeLessThanOrEqual(now.basis.objective + 1e-6)
+      for (const ticketLine of tickets.flatMap(({ items }) => items)) {
+        const parts = now.batches.flatMap((batch) => batch.parts.filter(({ itemId }) => itemId === ticketLine.id))
+        expect(parts.reduce((sum, part) => sum + part.portions, 0)).toBe(ticketLine.portions)
+      }
+      const metal = new Map<string, number>()
+      for (const batch of [...now.batches].sort((a, b) => a.startMs - b.startMs)) {
+        expect(batch.portions).toBeLessThanOrEqual(batch.station.capPortions)
+        expect(new Set(batch.parts.map(({ modifiers }) => modifiers.includes('no-egg'))).size).toBe(1)
+        if (batch.allergies.length > 0) {
+          expect(batch.parts).toHaveLength(1)
+          const isUsed = metal.has(batch.stationId) || (hasRun && batch.stationId === 'ring-a')
+          if (isUsed) expect(batch.setUp).toBe('wash')
+        }
+        metal.set(batch.stationId, batch.upMs)
+      }
+    }),
+    { numRuns: 60, endOnFailure: true },
+  )
+})
+
+test('law: placed again from its order, the plan is the same; a minute later nothing has changed place', () => {
+  fc.assert(
+    fc.property(anyTickets, (tickets) => {
+      const first = line({ tickets })
+      const told = line({ tickets, order: first.basis.order })
+      const shape = (one: typeof first) =>
+        one.batches.map(({ stationId, parts, startMs }) => [stationId, parts, startMs])
+      expect(shape(told)).toEqual(shape(first))
+      expect(told.basis).toMatchObject({ isTold: true, key: first.basis.key })
+      const later = line({ tickets, order: first.basis.order, nowMs: NOW_MS + MIN_MS })
+      const places = (one: typeof first) => one.batches.map(({ key, stationId }) => `${key} ${stationId}`).sort()
+      expect(places(later)).toEqual(places(first))
+    }),
+    { numRuns: 40, endOnFailure: true },
+  )
+})
+
+test('what was fired or cancelled since leaves the order; what is new is put where it costs least', () => {
+  const tickets = [ticket(1, [{ portions: 2 }]), ticket(2, [{ dishId: 'other' }])]
+  const { order } = line({ tickets }).basis
+  const oneRing = { stations: [STATIONS[0]!] }
+  const more = line({ tickets: [...tickets, ticket(3, [{ portions: 2 }])], order, ...oneRing })
+  expect(more.basis.isTold).toBe(false)
+  expect(more.batches.find(({ parts }) => parts.some(({ itemId }) => itemId === 'i3-0'))?.parts).toHaveLength(2)
+  const fewer = line({ tickets: [{ ...tickets[0]!, isCancelled: true }, tickets[1]!], order })
+  expect(fewer.batches.map(({ dishId }) => dishId)).toEqual(['other'])
+  expect(fewer.basis.isTold).toBe(true)
+})
+
+test('a station that is down takes nothing, and what it was told goes elsewhere; with all down a dish has no home', () => {
+  const tickets = [ticket(1, [{ portions: 2 }]), ticket(2, [{ dishId: 'other', portions: 2 }])]
+  const { order } = line({ tickets }).basis
+  const down = line({ tickets, order, wishes: wishing({ downStations: ['ring-a'] }) })
+  expect(down.batches.map(({ stationId }) => stationId)).toEqual(['ring-b', 'ring-b'])
+  const none = line({ tickets, wishes: wishing({ downStations: ['ring-a', 'ring-b'] }) })
+  expect([none.batches, none.homeless.length]).toEqual([[], 2])
+})
+
+test('a dish that is 86 is not planned; a component takes every dish with it, but not who ordered without', () => {
+  const tickets = [ticket(1, [{}]), ticket(2, [{ dishId: 'other' }])]
+  const off = line({ tickets, wishes: wishing({ goneDishes: ['other'] }) })
+  expect(off.batches.map(({ dishId }) => dishId)).toEqual([DISH.id])
+  expect(off.gone).toMatchObject([{ dishId: 'other', because: { kind: 'dish' } }])
+  const noEgg = wishing({ goneMatters: ['egg'] })
+  const plain = { modifiers: [], allergies: [] }
+  expect(goneBecause(DISH, plain, noEgg, 'us')).toEqual({ kind: 'component', name: 'egg' })
+  expect(goneBecause(DISH, { ...plain, modifiers: ['no-egg'] }, noEgg, 'us')).toBeNull()
+  expect(goneBecause(DISH, plain, wishing({ goneMatters: ['curry'] }), 'us')).toBeNull()
+})
+
+test('pinned portions are fried together, where and when somebody wants it; the rest of the ticket does not wait with them', () => {
+  const tickets = [ticket(1, [{ portions: 3 }]), ticket(2, [{}])]
+  const pin = {
+    pinId: 'pin-1',
+    parts: [
+      { itemId: 'i1-0', portions: 1 },
+      { itemId: 'i2-0', portions: 1 },
+    ],
+    stationId: 'ring-b',
+    notBeforeMs: NOW_MS + 5 * MIN_MS,
+  }
+  const { batches } = line({ tickets, wishes: wishing({ pins: [pin] }) })
+  const pinned = batches.find((one) => one.pin !== null)!
+  expect(pinned).toMatchObject({ stationId: 'ring-b', portions: 2, pin })
+  expect(pinned.startMs).toBeGreaterThanOrEqual(pin.notBeforeMs)
+  const rest = batches.find((one) => one.pin === null)!
+  expect(rest).toMatchObject({ portions: 2 })
+  expect(rest.startMs).toBeLessThan(pin.notBeforeMs)
+})
+
+test('a pin to a station that is down, or of portions that are gone, asks for nothing', () => {
+  const tickets = [ticket(1, [{ portions: 2 }])]
+  const pin = { pinId: 'p', parts: [{ itemId: 'i1-0', portions: 2 }], stationId: 'ring-b', notBeforeMs: null }
+  const down = line({ tickets, wishes: wishing({ pins: [pin], downStations: ['ring-b'] }) })
+  expect(down.batches).toMatchObject([{ stationId: 'ring-a', portions: 2, pin: null }])
+  const other = { ...pin, parts: [{ itemId: 'elsewhere', portions: 2 }] }
+  expect(line({ tickets, wishes: wishing({ pins: [other] }) }).batches).toMatchObject([{ portions: 2, pin: null }])
+})
+
+test('a ticket of more weight comes before one with the same promise; a held one not before its time', () => {
+  const tickets = [1, 2, 3].map((n) => ticket(n, [{ portions: 4 }], { promisedAtMs: NOW_MS }))
+  const tickets3 = new Map([['t3', { weight: 3, notBeforeMs: null }]])
+  expect(line({ tickets, wishes: wishing({ tickets: tickets3 }) }).batches[0]!.parts[0]!.ticketId).toBe('t3')
+  const held = new Map([['t1', { weight: 1, notBeforeMs: NOW_MS + 20 * MIN_MS }]])
+  const batch = line({ tickets, wishes: wishing({ tickets: held }) }).batches.find(
+    ({ parts }) => parts[0]!.ticketId === 't1',
+  )
+  expect(batch!.startMs).toBeGreaterThanOrEqual(NOW_MS + 20 * MIN_MS)
+})
+
+test('law: pieces hold every portion once, none over its cap; of a pin no more than the line has', () => {
+  const item = (n: number, portions: number) => ({ itemId: `i${n}`, portions }) as never
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: 1, max: 20 }), { maxLength: 5 }),
+      fc.integer({ min: 1, max: 5 }),
+      fc.array(fc.integer({ min: 1, max: 30 }), { maxLength: 3 }),
+      (orders, cap, pinned) => {
+        const items = orders.map((portions, n) => item(n, portions))
+        const pins = pinned.map((portions, n) => ({
+          pinId: `p${n}`,
+          parts: [{ itemId: 'i0', portions }],
+          stationId: null,
+          notBeforeMs: null,
+        }))
+        const pieces = linePieces(items, pins, () => cap)
+        for (const [n, portions] of orders.entries()) {
+          const own = pieces.filter((piece) => piece.item.itemId === `i${n}`)
+          expect(own.reduce((sum, piece) => sum + piece.portions, 0)).toBe(portions)
+          expect(Math.max(...own.map((piece) => piece.portions))).toBeLessThanOrEqual(cap)
+        }
+        expect(new Set(pieces.map(({ id }) => id)).size).toBe(pieces.length)
+      },
+    ),
+    { endOnFailure: true },
+  )
+})
+
+test('law: of what was decided the last word holds, in whatever order it arrives', () => {
+  const anyWish = fc.oneof(
+    fc.record({ kind: fc.constant('hands' as const), pairs: fc.integer({ min: 1, max: 3 }) }),
+    fc.record({ kind: fc.constant('dish' as const), dishId: fc.constantFrom('a', 'b'), isGone: fc.boolean() }),
+    fc.record({ kind: fc.constant('station' as const), stationId: fc.constant('ring-a'), isDown: fc.boolean() }),
+  )
+  fc.assert(
+    fc.property(
+      fc
+        .array(anyWish, { maxLength: 12 })
+        .map((wishes) => wishes.map((wish, i): SaidWish => ({ ...wish, id: `w${i}`, atMs: i >> 1, counter: i & 1 })))
+        .chain((said) => fc.tuple(fc.constant(said), fc.shuffledSubarray(said, { minLength: said.length }))),
+      ([said, shuffled]) => {
+        expect(lineWishes(shuffled)).toEqual(lineWishes(said))
+        const hands = said.filter((wish) => wish.kind === 'hands').at(-1)
+        expect(lineWishes(said).pairs).toBe(hands?.kind === 'hands' ? hands.pairs : null)
+      },
+    ),
+    { endOnFailure: true },
+  )
+})
+
+test('what the house minds more costs twice, what it minds less half', () => {
+  const more = weightsOf({ lateness: 'more', holds: 'less', hands: 'usual' })
+  expect(more).toMatchObject({ late: 2, late2: 2, hold: 0.15, spoil: 1.5, hands: 0.05, batch: 10 })
+})
+
+test.each([
+  [3, 2, 2],
+  [3, 9, 3],
+  [1, 4, 1],
+  [3, 0, 1],
+  [9, 9, 3],
+])('%d stations and %d cooks: %d pairs of hands', (stations, cooks, pairs) => {
+  expect(usualPairs(stations, cooks)).toBe(pairs)
+})
+
+test('a dish holds as the kitchen says, else as is usual; at all never shorter than freely', () => {
+  expect(holdOf({})).toEqual(USUAL_HOLD)
+  expect(holdOf({ holdFreeS: 400 })).toEqual({ freeS: 400, mostS: 400 })
+  expect(holdOf({ holdFreeS: 60, holdMostS: 240 })).toEqual({ freeS: 60, mostS: 240 })
+})
+
+test('other facts have another key, whoever lists them in whatever order; the clock alone does not change it', () => {
+  const tickets = [ticket(1, [{ portions: 2 }]), ticket(2, [{ dishId: 'other' }])]
+  const { key } = line({ tickets }).basis
+  expect(line({ tickets: [...tickets].reverse(), nowMs: NOW_MS + 5000 }).basis.key).toBe(key)
+  const others = [
+    line({ tickets: tickets.slice(1) }),
+    line({ tickets, runs: [RUN] }),
+    line({ tickets, wishes: wishing({ pairs: 1 }) }),
+    line({ tickets, wishes: wishing({ downStations: ['griddle'] }) }),
+  ]
+  expect(new Set([key, ...others.map(({ basis }) => basis.key)]).size).toBe(5)
+})
+
+test('of more than is planned at once the first promises are, and the rest is counted', () => {
+  const tickets = Array.from({ length: 450 }, (_, n) => ticket(n, [{}], { promisedAtMs: NOW_MS + n * 1000 }))
+  const now = line({ tickets })
+  expect(now.portionsBeyond).toBe(50)
+  expect(now.batches.some(({ parts }) => parts.some(({ itemId }) => itemId === 'i449-0'))).toBe(false)
+})

@@ -1,0 +1,52 @@
+import type { Dish } from 'contract/dish'
+import { cooksOf, type Kitchen, type Station } from 'contract/kitchen'
+import type { Ticket } from 'contract/ticket'
+import { heatOf } from 'core/line/batchScore'
+import { lineNow, type LineBatch } from 'core/line/lineNow'
+import { orderOf, wantedOf } from 'core/line/plan/order'
+import { searchedPlan } from 'core/line/plan/search'
+import { NO_WISHES } from 'core/line/plan/wishes'
+import { roughStationTimes, type StationTimes } from 'core/line/stationTimes'
+
+/** Enough for the past evenings of a demo; a line that is looked at spends more. */
+const EVALUATIONS = 2000
+
+/** How long each dish takes at each station, worked out once for all boats of the demo. */
+export function demoTimes(kitchen: Kitchen): (dish: Dish, station: Station) => StationTimes | null {
+  const known = new Map<string, StationTimes | null>()
+  return (dish, station) => {
+    const key = `${dish.id} ${station.id}`
+    const before = known.get(key)
+    if (before !== undefined) return before
+    const times = roughStationTimes(dish, station.capPortions, heatOf(station), kitchen)
+    known.set(key, times)
+    return times
+  }
+}
+
+/** A boat's tickets as the line would plan them when the last of them is there. */
+export function boatPlan(
+  kitchen: Kitchen,
+  dishes: readonly Dish[],
+  tickets: readonly Ticket[],
+  timesOf: (dish: Dish, station: Station) => StationTimes | null,
+  nowMs: number,
+  evaluations = EVALUATIONS,
+): LineBatch<Station, Dish>[] {
+  const line = {
+    stations: kitchen.stations,
+    dishes,
+    tickets,
+    runs: [],
+    pasts: [],
+    rules: kitchen,
+    known: { timesOf, scoreOf: () => null },
+    wishes: NO_WISHES,
+    orderFor: () => null,
+    cooks: cooksOf(kitchen),
+    nowMs,
+  }
+  const { basis } = lineNow(line)
+  const { list } = searchedPlan(basis.instance, wantedOf(basis.order, basis.pieces), { evaluations })
+  return lineNow({ ...line, orderFor: () => orderOf(list, basis.pieces) }).batches
+}

@@ -1,0 +1,94 @@
+import { createRoute } from '@hono/zod-openapi'
+import { LineState, LineWishList, PutOrder, type LineWish } from 'contract/line'
+import type { Kitchen } from 'contract/kitchen'
+import { orderFaults } from 'core/line/plan/orderFaults'
+import { waitingItems } from 'core/line/waiting'
+import { listDishes } from '../book/dishes.sql'
+import { announce } from '../db/outbox'
+import { inTransaction, type Db } from '../db/pool'
+import { placeInTime } from '../http/clockAhead'
+import { editedMeanwhile } from '../http/conflict'
+import { json, jsonBody, newRouter } from '../http/context'
+import { Problem } from '../http/problems'
+import { checkStaff } from '../setup/checkStaff'
+import { kitchenOf } from '../setup/kitchenOf'
+import { findOrder, insertOrder, insertWish, listWishes } from './line.sql'
+import { listOpenTickets, lockKitchen } from './tickets.sql'
+
+const getLine = createRoute({
+  method: 'get',
+  path: '/line',
+  responses: { 200: json(LineState, 'What was decided of the line, and the order that the cooks were told') },
+})
+const postWishes = createRoute({
+  method: 'post',
+  path: '/line/wishes',
+  request: { body: jsonBody(LineWishList) },
+  responses: { 200: json(LineState, 'The line afterwards; each id is taken once') },
+})
+const putOrder = createRoute({
+  method: 'put',
+  path: '/line/order',
+  request: { body: jsonBody(PutOrder) },
+  responses: { 200: json(LineState, 'The line afterwards: every device shows this order') },
+})
+
+/** The most tickets that an order may be about. */
+const MOST_TICKETS = 1000
+
+export const lineRoutes = newRouter()
+  .openapi(getLine, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    return c.json(await lineState(pool, kitchenId, now()), 200)
+  })
+  .openapi(postWishes, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const kitchen = await kitchenOf(pool, kitchenId)
+    const wishes = c.req.valid('json').wishes.map((wish) => ({ ...wish, atMs: placeInTime(wish.atMs, now()) }))
+    checkStaff(
+      wishes.map(({ staffId }) => staffId),
+      kitchen,
+    )
+    for (const wish of wishes) checkWish(wish, kitchen)
+    await inTransaction(pool, async (connection) => {
+      for (const wish of wishes) await insertWish(connection, kitchenId, wish, now())
+      await announce(connection, kitchenId, now(), [{ topic: 'line', key: '' }])
+    })
+    changed()
+    return c.json(await lineState(pool, kitchenId, now()), 200)
+  })
+  .openapi(putOrder, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    const sent = c.req.valid('json')
+    const { stations } = await kitchenOf(pool, kitchenId)
+    const dishes = new Map((await listDishes(pool, kitchenId)).map((dish) => [dish.id, dish]))
+    await inTransaction(pool, async (connection) => {
+      await lockKitchen(connection, kitchenId)
+      const before = await findOrder(connection, kitchenId)
+      if ((before?.no ?? 0) !== sent.basedOn) throw editedMeanwhile()
+      const tickets = await listOpenTickets(connection, kitchenId, { promisedAtMs: 0, number: 0 }, MOST_TICKETS)
+      const faults = orderFaults(sent, waitingItems(tickets), dishes, stations)
+      if (faults[0])
+        throw new Problem('invalid', {
+          detail: `${faults[0].field}: ${faults[0].message}`,
+          faults: faults.slice(0, 20),
+        })
+      await insertOrder(connection, kitchenId, sent, now())
+      await announce(connection, kitchenId, now(), [{ topic: 'line', key: '' }])
+    })
+    changed()
+    return c.json(await lineState(pool, kitchenId, now()), 200)
+  })
+
+async function lineState(db: Db, kitchenId: string, nowMs: number): Promise<LineState> {
+  return { wishes: await listWishes(db, kitchenId, nowMs), order: await findOrder(db, kitchenId) }
+}
+
+/** @throws {Problem} unknown-station */
+function checkWish(wish: LineWish, { stations }: Kitchen): void {
+  const stationId = wish.kind === 'station' || wish.kind === 'pin' ? wish.stationId : null
+  if (stationId === null || stations.some(({ id }) => id === stationId)) return
+  throw new Problem('unknown-station', {
+    detail: `no station "${stationId}": use one of ${stations.map(({ id }) => id).join(', ')}`,
+  })
+}
