@@ -5,8 +5,8 @@ import type { Run } from 'contract/run'
 import type { StationPastRow } from 'contract/station'
 import type { LaterTickets } from 'contract/ticket'
 import type { RiceNow } from 'core/line/batchScore'
+import { batchInputOf } from 'core/line/batchInput'
 import {
-  batchInputOf,
   lineNow,
   type GoneBatch,
   type LineBasis,

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { DISH, scoreOnRing, US } from '../test/kitchen'
-import { lineNow, pastOf, type LineInput, type LineTicket, type OpenRun, type WorkedOut } from './lineNow'
+import { lineNow, pastOf, type LineInput, type OpenRun, type WorkedOut } from './lineNow'
+import type { LineTicket } from './waiting'
 import { NO_WISHES } from './plan/wishes'
 import type { Station } from './station'
 

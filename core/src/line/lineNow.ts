@@ -6,20 +6,22 @@ import type { CookRules } from '../safety/limits'
 import { runState, type FiredRun, type RunState } from '../wok/run'
 import type { RunEvent } from '../wok/runEvent'
 import type { Score } from '../wok/score'
-import { orderedBatch, type BatchScore, type OrderedBatch } from './batchScore'
+import type { BatchScore } from './batchScore'
 import { factsKey, type PlannedFrom } from './plan/factsKey'
-import { goneBecause, type GoneBecause } from './plan/gone'
+import { batchInputOf, ordersOf } from './batchInput'
+import type { GoneBecause } from './plan/gone'
 import { lineInstance, type RunInHand, type TicketHead } from './plan/lineInstance'
-import { orderOf, wantedOf, type LineOrder } from './plan/order'
+import { orderOf, toldOf, wantedOf, type LineOrder } from './plan/order'
 import { linePieces, type LinePiece } from './plan/pieces'
 import { placedBatches, type PlannedBatch } from './plan/placed'
 import { firstPlan } from './plan/search'
+import { compareItems, sortWaiting, takenAt, wholeItem } from './plan/sortWaiting'
 import { usualPairs, type LineWishes } from './plan/wishes'
 import type { LineInstance } from './planner/instance'
 import type { Station } from './station'
 import type { StationPast } from './stationPast'
 import type { StationTimes } from './stationTimes'
-import { batchOf, waitingItems, type OpenTicket, type ProposedBatch, type WaitingItem } from './waiting'
+import { waitingItems, withoutFired, type LineTicket, type ProposedBatch, type WaitingItem } from './waiting'
 
 /** A run that was fired at a station for portions of ticket lines, with everything said of it since. */
 export type OpenRun = FiredRun & {
@@ -28,10 +30,6 @@ export type OpenRun = FiredRun & {
   allergies: readonly string[]
   parts: readonly { itemId: string; ticketId: string; portions: number }[]
   events: readonly RunEvent[]
-}
-/** A ticket as the line needs it: what is done of each of its lines besides what is fired. */
-export type LineTicket = Omit<OpenTicket, 'items'> & {
-  items: readonly (OpenTicket['items'][number] & { donePortions: number })[]
 }
 /** What is known of one station's metal. */
 export type PastOfStation = StationPast & { stationId: string }
@@ -192,9 +190,9 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
   return {
     runs,
     batches,
-    gone: sorted.gone.map(({ item, because }) => ({ ...whole(dishOf(item), item), because })),
-    homeless: sorted.homeless.map((item) => whole(dishOf(item), item)),
-    pending: sorted.pending.map((item) => whole(dishOf(item), item)),
+    gone: sorted.gone.map(({ item, because }) => ({ ...wholeItem(dishOf(item), item), because })),
+    homeless: sorted.homeless.map((item) => wholeItem(dishOf(item), item)),
+    pending: sorted.pending.map((item) => wholeItem(dishOf(item), item)),
     portionsWaiting: waiting.reduce((sum, item) => sum + item.portions, 0),
     portionsBeyond: all.slice(MOST_PLANNED).reduce((sum, { portions }) => sum + portions, 0),
     unknown: unknownOf(batches, asked, stations, known),
@@ -211,15 +209,6 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
   }
 }
 
-const whole = (dish: Dish, item: WaitingItem): ProposedBatch => batchOf(dish, [{ item, portions: item.portions }])
-
-/** The batch that each station's cook was shown as next. */
-function toldOf(wanted: readonly { station: string; parts: readonly string[] }[]): LineInstance['told'] {
-  const first = new Map<string, { station: string; parts: readonly string[] }>()
-  for (const { station, parts } of wanted) if (!first.has(station)) first.set(station, { station, parts })
-  return [...first.values()]
-}
-
 function inHandOf(run: OpenRun, state: RunState, dishes: ReadonlyMap<string, Dish>): RunInHand {
   return {
     runId: run.id,
@@ -233,66 +222,6 @@ function inHandOf(run: OpenRun, state: RunState, dishes: ReadonlyMap<string, Dis
 
 const headsOf = (tickets: readonly LineTicket[]): Map<string, TicketHead> =>
   new Map(tickets.map(({ id, kind, placedAtMs, promisedAtMs }) => [id, { id, kind, placedAtMs, promisedAtMs }]))
-
-type Sorting = {
-  dishOf: (item: WaitingItem) => Dish
-  order: (dish: Dish, batch: ProposedBatch) => OrderedBatch
-  takes: (dish: Dish) => readonly TakenAt[]
-  wishes: LineWishes
-  rules: CookRules
-}
-
-/** What waits by what can be said of it: planned, its times not known yet, 86, or without a station. */
-function sortWaiting(waiting: readonly WaitingItem[], { dishOf, order, takes, wishes, rules }: Sorting) {
-  const sorted = {
-    plan: [] as WaitingItem[],
-    pending: [] as WaitingItem[],
-    homeless: [] as WaitingItem[],
-    gone: [] as { item: WaitingItem; because: NonNullable<GoneBecause> }[],
-  }
-  for (const item of waiting) {
-    const dish = dishOf(item)
-    const because = goneBecause(dish, item, wishes, allergenListOf(rules.ruleSet))
-    if (because) sorted.gone.push({ item, because })
-    else if (order(dish, whole(dish, item)).kind !== 'batch') sorted.homeless.push(item)
-    else if (takes(dish).some(({ mostPortions }) => mostPortions > 0)) sorted.plan.push(item)
-    else if (takes(dish).some(({ isKnown }) => !isKnown)) sorted.pending.push(item)
-    else sorted.homeless.push(item)
-  }
-  return sorted
-}
-
-function compareItems(a: WaitingItem, b: WaitingItem): number {
-  return (
-    a.promisedAtMs - b.promisedAtMs ||
-    a.placedAtMs - b.placedAtMs ||
-    a.ticketNumber - b.ticketNumber ||
-    (a.itemId < b.itemId ? -1 : 1)
-  )
-}
-
-type TakenAt = { id: string; isKnown: boolean; mostPortions: number }
-
-/** How many portions of a dish each station that is not down takes: what its heat can fry under the wish of the house; 0 until that is known. */
-function takenAt<S extends Station>(
-  stations: readonly S[],
-  { timesOf }: { timesOf: (dish: never, station: S) => StationTimes | null },
-  { downStations }: LineWishes,
-) {
-  const byDish = new Map<Dish, TakenAt[]>()
-  return (dish: Dish): readonly TakenAt[] => {
-    const before = byDish.get(dish)
-    if (before) return before
-    const taken = stations
-      .filter(({ id, kind }) => kind === dish.stationKind && !downStations.includes(id))
-      .map((station) => {
-        const times = timesOf(dish as never, station)
-        return { id: station.id, isKnown: times !== null, mostPortions: times?.seconds.length ?? 0 }
-      })
-    byDish.set(dish, taken)
-    return taken
-  }
-}
 
 /** What must be worked out: times of each dish that waits at each station of its kind, and the scores of the first batches. */
 function unknownOf<S extends Station, D extends Dish>(
@@ -317,34 +246,9 @@ function unknownOf<S extends Station, D extends Dish>(
 /** Rough times are better than none, and are not the last word. */
 const isStillAsked = (times: StationTimes | null): boolean => times === null || times.isRough === true
 
-/** What a batch is cooked by, whoever it is for. */
-export const batchInputOf = ({
-  modifiers,
-  allergies,
-  parts,
-}: Pick<ProposedBatch, 'modifiers' | 'allergies'> & {
-  parts: readonly { portions: number; modifiers: readonly string[] }[]
-}): BatchInput => ({
-  modifiers,
-  allergies,
-  parts: parts.map(({ portions, modifiers: own }) => ({ portions, modifiers: own })),
-})
-
 /** What is known of a station's metal. What nobody said is not so: it was not washed. */
 export const pastOf = (pasts: readonly PastOfStation[], stationId: string): StationPast =>
   pasts.find((past) => past.stationId === stationId) ?? { lastDishId: null, usedUntilMs: null, washedAtMs: null }
-
-/** What batches take of everything; those that are alike but for their tickets share one. */
-function ordersOf(rules: CookRules) {
-  const known = new Map<string, OrderedBatch>()
-  return (dish: Dish, batch: ProposedBatch): OrderedBatch => {
-    const input = batchInputOf(batch)
-    const key = JSON.stringify([dish.id, input])
-    const result = known.get(key) ?? orderedBatch(dish, input, rules)
-    known.set(key, result)
-    return result
-  }
-}
 
 /** An order over the largest station is cooked in equal batches; the second of them has a key of its own. */
 function uniqueKeys(): (batch: ProposedBatch) => string {
@@ -355,16 +259,4 @@ function uniqueKeys(): (batch: ProposedBatch) => string {
     given.set(key, before + 1)
     return before === 0 ? key : `${key} #${before + 1}`
   }
-}
-
-/** Takes out what was fired here and the kitchen does not know yet. */
-function withoutFired<T extends LineTicket>(tickets: readonly T[], runs: readonly { run: OpenRun }[]): LineTicket[] {
-  return tickets.map((ticket) => ({
-    ...ticket,
-    items: ticket.items.map((item) => {
-      const here = runs.flatMap(({ run }) => run.parts.filter((part) => part.itemId === item.id))
-      const firedHere = here.reduce((sum, part) => sum + part.portions, 0)
-      return { ...item, firedPortions: Math.max(item.firedPortions, item.donePortions + firedHere) }
-    }),
-  }))
 }

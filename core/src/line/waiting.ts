@@ -107,3 +107,23 @@ export function batchOf(dish: Dish, taken: readonly { item: WaitingItem; portion
     placedAtMs: Math.min(...taken.map(({ item }) => item.placedAtMs)),
   }
 }
+
+/** A ticket as the line needs it: what is done of each of its lines besides what is fired. */
+export type LineTicket = Omit<OpenTicket, 'items'> & {
+  items: readonly (OpenTicket['items'][number] & { donePortions: number })[]
+}
+
+/** Takes out what was fired here and the kitchen does not know yet. */
+export function withoutFired<T extends LineTicket>(
+  tickets: readonly T[],
+  runs: readonly { run: { parts: readonly { itemId: string; portions: number }[] } }[],
+): LineTicket[] {
+  return tickets.map((ticket) => ({
+    ...ticket,
+    items: ticket.items.map((item) => {
+      const here = runs.flatMap(({ run }) => run.parts.filter((part) => part.itemId === item.id))
+      const firedHere = here.reduce((sum, part) => sum + part.portions, 0)
+      return { ...item, firedPortions: Math.max(item.firedPortions, item.donePortions + firedHere) }
+    }),
+  }))
+}

@@ -55,7 +55,9 @@ export async function findOrder(db: Db, kitchenId: string): Promise<ToldOrder | 
     [kitchenId],
   )
   const [row] = rows
-  return row ? ToldOrder.parse({ ...(row['told'] as object), no: row['no'], madeAtMs: row['madeAtMs'] }) : null
+  return row
+    ? ToldOrder.parse({ ...(row['told'] as object), no: Number(row['no']), madeAtMs: Number(row['madeAtMs']) })
+    : null
 }
 
 const KEPT_MS = 14 * DAY_MS

@@ -1,4 +1,4 @@
-import { LineState, PutOrder, type ToldOrder } from 'contract/line'
+import { LineState, type PutOrder, type ToldOrder } from 'contract/line'
 import type { LineBasis } from 'core/line/lineNow'
 import { orderOf, wantedOf, type LineOrder } from 'core/line/plan/order'
 import type { PlannedFrom } from 'core/line/plan/factsKey'

@@ -172,7 +172,7 @@ function ticketsOf<S extends Station>(facts: LineFacts<S>, marks: ReadonlyMap<st
   /** A pin that waits is a ticket of its own: the others of its ticket need not wait with it. */
   const ticketFor = (head: TicketHead, pin: Pin | null) => {
     const notBeforeMs = Math.max(pin?.notBeforeMs ?? 0, wishes.tickets.get(head.id)?.notBeforeMs ?? 0)
-    const id = pin?.notBeforeMs == null ? head.id : `${head.id} ${pin.pinId}`
+    const id = pin === null || pin.notBeforeMs === null ? head.id : `${head.id} ${pin.pinId}`
     const before = tickets.get(id)
     if (before) return before
     const made = {

@@ -1,3 +1,4 @@
+import type { LineInstance } from '../planner/instance'
 import type { WantedBatch } from '../planner/placeList'
 import type { LinePiece } from './pieces'
 
@@ -49,4 +50,11 @@ export function orderOf(list: readonly WantedBatch[], pieces: readonly LinePiece
       ]
     }),
   }
+}
+
+/** The batch that each station's cook was shown as next. */
+export function toldOf(wanted: readonly { station: string; parts: readonly string[] }[]): LineInstance['told'] {
+  const first = new Map<string, { station: string; parts: readonly string[] }>()
+  for (const { station, parts } of wanted) if (!first.has(station)) first.set(station, { station, parts })
+  return [...first.values()]
 }
