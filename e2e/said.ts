@@ -5,6 +5,7 @@ import { expect, type Kitchen } from './kitchen'
 export const SCREENS = [
   '/line',
   '/line/add',
+  '/line/running',
   '/wok',
   '/rice',
   '/rice/tomorrow',

@@ -7,6 +7,7 @@ const RICE_SCREENS = ['/rice', '/rice/tomorrow', '/rice/add', '/rice/past'] as c
 const SCREENS = [
   '/line',
   '/line/add',
+  '/line/running',
   '/wok',
   '/record',
   '/setup',

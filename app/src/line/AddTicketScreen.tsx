@@ -17,6 +17,7 @@ import { useWords } from '../words/i18n'
 import { AllergyFault } from './AllergyFault'
 import { DishTap } from './DishTap'
 import { effectOf } from './draftEffect'
+import { EffectRow } from './EffectRow'
 import { addPortion, allowLine, draftFault, EMPTY_DRAFT, ticketOf, type TicketDraft } from './draftTicket'
 import { LineInHand } from './LineInHand'
 import { useLinePlan, type Line } from './useLinePlan'
@@ -168,7 +169,7 @@ function SendBar({ line, draft, effect, nowMs, onChange }: DraftProps & { effect
           onAllowed={(leadId) => onChange((one) => allowLine(one, fault.lineId, leadId))}
         />
       )}
-      {effect && !fault && <EffectRow effect={effect} timeZone={line.kitchen.timeZone} />}
+      {effect && !fault && <EffectRow effect={effect} line={line} />}
       <View className="w-full flex-row gap-2.5 self-center">
         <Button isTall label={name('cancel')} className="w-[92px]" onPress={() => router.replace('/line')} />
         <Button
@@ -181,28 +182,6 @@ function SendBar({ line, draft, effect, nowMs, onChange }: DraftProps & { effect
           className="flex-1"
           onPress={send}
         />
-      </View>
-    </View>
-  )
-}
-
-/** Which batch the ticket joins, where, and when it is all up. */
-function EffectRow({ effect, timeZone }: { effect: NonNullable<Effect>; timeZone: string }) {
-  const t = useWords('line')
-  const { dish, station, joins, batches, readyMs } = effect
-  return (
-    <View className="w-full flex-row items-end justify-between gap-2 self-center">
-      <View className="min-w-0 flex-1">
-        <Text weight="bold" size="step" stretch="slim" numberOfLines={1}>
-          {joins ? t('add.joins', { dish, station }) : t('add.newBatch', { station })}
-        </Text>
-        {batches > 1 && <Text tone="ash">{t('add.takes', { n: batches })}</Text>}
-      </View>
-      <View className="items-end">
-        <Text tone="ash">{t('add.ready')}</Text>
-        <Text size="figure" weight="bold" stretch="narrow">
-          {formatTime(readyMs, timeZone)}
-        </Text>
       </View>
     </View>
   )

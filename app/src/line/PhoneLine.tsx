@@ -14,6 +14,7 @@ import { useWords } from '../words/i18n'
 import { useBatchRice } from './useBatchRice'
 import { BatchAmounts } from './BatchAmounts'
 import { FireButton, FireNotices } from './FireBar'
+import { ByHand } from './hand/ByHand'
 import { HandsNext } from './HandsNext'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
 import { Lanes } from './Lanes'
@@ -22,6 +23,7 @@ import type { LineView } from './lineView'
 import { nextBoatMs } from './nextForHands'
 import { placeLabels } from '../score/placeLabels'
 import { LaterTickets } from './LaterTickets'
+import { PlanNotices } from './PlanNotices'
 import { TicketLabel, ticketLabelPx } from './TicketLabel'
 
 const GEOMETRY: LaneGeometry = { timesPx: 36, channelPx: 44, gapPx: 9, pxPerS: 0.8, nowLinePx: 46, aheadS: 900 }
@@ -63,11 +65,13 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
             {t('nextBoat', { time: words.time(nextBoatMs(line.kitchen.boatEveryMin, nowMs)) })}
           </Text>
         </View>
+        <Button label={t('openRunning')} onPress={() => router.push('/line/running')} />
         <Text size="title" weight="bold" stretch="narrow">
           {formatTimeS(nowMs, line.kitchen.timeZone)}
         </Text>
       </View>
       <HandsNext line={line} nowMs={nowMs} isWide={false} />
+      <PlanNotices line={line} />
       <View className="flex-row" style={{ paddingLeft: GEOMETRY.timesPx + 4 }}>
         {line.kitchen.stations.map((station) => (
           <Text
@@ -215,6 +219,7 @@ export function PhoneLineBar({ line, batch, fire }: LineView) {
           onClose={() => setIsOpen(false)}
         >
           <BatchAmounts batch={batch} />
+          <ByHand line={line} batch={batch} />
         </Sheet>
       )}
     </View>

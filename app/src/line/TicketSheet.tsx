@@ -5,6 +5,7 @@ import { Sheet } from '../ui/Sheet'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
 import { useWords } from '../words/i18n'
+import { TicketByHand } from './hand/TicketByHand'
 import { useLineWords } from './lineWords'
 import type { Line } from './useLinePlan'
 import { sayOfTicket, type ShownTicket } from './useTickets'
@@ -49,6 +50,7 @@ export function TicketSheet({
             .filter(Boolean)
             .join(' · ')}
         </Text>
+        <TicketByHand line={line} ticket={ticket} />
         {!isFired && <HoldButton label={t('cancelTicket')} detail={t('cancelHold')} onHeld={cancel} />}
       </View>
     </Sheet>

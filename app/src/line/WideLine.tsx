@@ -14,10 +14,12 @@ import { useWords } from '../words/i18n'
 import { BatchAmounts } from './BatchAmounts'
 import { FeedSwitch } from './FeedSwitch'
 import { FireButton, FireNotices } from './FireBar'
+import { ByHand } from './hand/ByHand'
 import { HandsNext } from './HandsNext'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
 import { Lanes } from './Lanes'
 import { LaterTickets } from './LaterTickets'
+import { PlanNotices } from './PlanNotices'
 import { useLineWords } from './lineWords'
 import type { LineView } from './lineView'
 import { placeLabels } from '../score/placeLabels'
@@ -41,6 +43,7 @@ export function WideLine(view: LineView) {
         <View className="flex-row items-baseline justify-between px-4 pb-2 pt-4">
           <PageHeading weight="bold">{t('wideWaiting', { count: line.portionsWaiting })}</PageHeading>
         </View>
+        <PlanNotices line={line} />
         <VirtualList<ShownTicket>
           items={shown}
           keyOf={(ticket) => ticket.id}
@@ -60,6 +63,7 @@ export function WideLine(view: LineView) {
         />
         <View className="gap-2 border-t border-edge p-3">
           <Button label={t('addTicket')} onPress={() => router.push('/line/add')} />
+          <Button label={t('openRunning')} onPress={() => router.push('/line/running')} />
           <FeedSwitch />
         </View>
       </View>
@@ -73,6 +77,7 @@ export function WideLine(view: LineView) {
                 {t('amountsOf', { dish: batch.dish.name, portions: t('portions', { count: batch.portions }) })}
               </Text>
               <BatchAmounts batch={batch} />
+              <ByHand line={line} batch={batch} />
             </View>
           )}
           <RiceLots line={line} batch={batch} />

@@ -57,5 +57,7 @@ export function placedBatches<S extends Station>(plan: Planned, placing: Placing
       const lateS = Math.round((upMs - batch.promisedAtMs) / 1000)
       return [{ ...batch, stationId, setUp, setUpStartMs, startMs, upMs, lateS, pin: own[0]?.pin ?? null }]
     })
-  return batches.sort((a, b) => a.setUpStartMs - b.setUpStartMs || a.startMs - b.startMs)
+  return batches.sort(
+    (a, b) => a.setUpStartMs - b.setUpStartMs || a.promisedAtMs - b.promisedAtMs || a.startMs - b.startMs,
+  )
 }

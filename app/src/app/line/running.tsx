@@ -1,0 +1,1 @@
+export { RunningScreen as default } from '../../line/RunningScreen'

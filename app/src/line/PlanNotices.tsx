@@ -1,0 +1,65 @@
+import type { OrderWhy } from 'core/line/plan/whyChanged'
+import { View } from 'react-native'
+import { Notice } from '../ui/Notice'
+import { Text } from '../ui/Text'
+import { useWords } from '../words/i18n'
+import type { Line } from './useLinePlan'
+
+/** What everybody at the line has to know of the plan: what is 86, who is without a station, and why it is another one. */
+export function PlanNotices({ line }: { line: Line }) {
+  const t = useWords('line')
+  const why = useWhyWords(line)
+  const dishName = (id: string) => line.dishes.find((one) => one.id === id)?.shortName ?? id
+  const listOf = (parts: readonly { ticketNumber: number }[]) =>
+    [...new Set(parts.map(({ ticketNumber }) => ticketNumber))].join(', ')
+  const downs = line.kitchen.stations.filter(({ id }) => line.wishes.downStations.includes(id))
+  const whys = line.told?.key === line.basis.key ? line.told.why.map(why).filter(Boolean) : []
+  return (
+    <View aria-live="polite" className="gap-1 px-4">
+      {line.gone.map((one) => (
+        <Notice
+          key={one.parts[0]?.itemId ?? ''}
+          kind="conflict"
+          isSmall
+          title={t(one.because.kind === 'dish' ? 'plan.goneDish' : 'plan.goneComponent', {
+            dish: `${dishName(one.dishId)} ${one.portions}`,
+            tickets: listOf(one.parts),
+            component: one.because.kind === 'component' ? one.because.name : '',
+          })}
+        />
+      ))}
+      {downs.length > 0 && (
+        <Text weight="bold">{t('plan.down', { stations: downs.map(({ name }) => name).join(', ') })}</Text>
+      )}
+      {line.portionsBeyond > 0 && <Text tone="ash">{t('plan.beyond', { count: line.portionsBeyond })}</Text>}
+      {line.isOld ? (
+        <Text tone="ash">{t('plan.old')}</Text>
+      ) : (
+        whys.length > 0 && <Text tone="ash">{t('plan.because', { why: whys.join('; ') })}</Text>
+      )}
+    </View>
+  )
+}
+
+function useWhyWords(line: Line): (why: OrderWhy) => string {
+  const t = useWords('line')
+  const station = (id: string) => line.kitchen.stations.find((one) => one.id === id)?.name ?? id
+  return ({ kind, names }) => {
+    switch (kind) {
+      case 'anew':
+        return ''
+      case 'down':
+      case 'back':
+        return t(`plan.why.${kind}`, { names: names.map(station).join(', ') })
+      case 'ticket':
+      case 'fewer':
+        return t(`plan.why.${kind}`, { names: names.filter((number) => number !== '0').join(', ') })
+      case 'run':
+      case 'gone':
+      case 'hands':
+      case 'weights':
+      case 'pin':
+        return t(`plan.why.${kind}`)
+    }
+  }
+}

@@ -1,0 +1,109 @@
+import type { Pin } from 'core/line/plan/wishes'
+import { useMemo } from 'react'
+import { View } from 'react-native'
+import { kitchenNowMs } from '../../device/clock'
+import { newId } from '../../device/ids'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Text } from '../../ui/Text'
+import { toast } from '../../ui/Toast'
+import { formatClock } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { sayWish } from '../plan/useLineState'
+import { useLineWords } from '../lineWords'
+import type { Line, ShownBatch } from '../useLinePlan'
+import { likeBatches, pinOf, pinPrice } from './wishing'
+
+const WAITS_MIN = [0, 5, 10, 20] as const
+const MIN_MS = 60_000
+
+/** A batch as somebody wants it: where, not before when, with another, or in two; each with what it costs the others. */
+export function ByHand({ line, batch }: { line: Line; batch: ShownBatch }) {
+  const t = useWords('line')
+  const words = useLineWords(line)
+  const nowMs = kitchenNowMs()
+  const pin = useMemo(() => pinOf(batch, newId), [batch])
+  const say = (wanted: Pin) => {
+    const { pin: before } = batch
+    sayWish({ kind: 'pin', isOff: false, ...wanted })
+    toast(t('hand.pinned', { dish: `${batch.dish.shortName} ${batch.portions}` }), () =>
+      before ? sayWish({ kind: 'pin', isOff: false, ...before }) : sayWish({ kind: 'pin', isOff: true, ...wanted }),
+    )
+  }
+  const price = (wanted: Pin) => {
+    const { moreS } = pinPrice(line, wanted, nowMs)
+    if (Math.abs(moreS) < 5) return undefined
+    return moreS > 0 ? t('hand.costs', { time: formatClock(moreS) }) : t('hand.saves', { time: formatClock(-moreS) })
+  }
+  const stations = line.kitchen.stations.filter(
+    ({ id, kind }) => kind === batch.dish.stationKind && !line.wishes.downStations.includes(id),
+  )
+  const waitMin = pin.notBeforeMs === null ? 0 : Math.max(1, Math.round((pin.notBeforeMs - nowMs) / MIN_MS))
+  const likes = likeBatches(line, batch)
+  const together = (other: ShownBatch): Pin => ({
+    ...pin,
+    parts: [...pin.parts, ...other.parts.map(({ itemId, portions }) => ({ itemId, portions }))],
+  })
+  const first = pin.parts[0]
+  return (
+    <View className="gap-1 border-t border-edge pt-2">
+      <Text role="heading" aria-level={3} weight="bold">
+        {t('hand.title')}
+      </Text>
+      <Text tone="ash">{t('hand.where')}</Text>
+      <View role="radiogroup" aria-label={t('hand.where')} className="-ml-3 flex-row flex-wrap">
+        {stations.map(({ id, name }) => (
+          <Choice
+            key={id}
+            role="radio"
+            label={name}
+            note={id === batch.stationId ? undefined : price({ ...pin, stationId: id })}
+            isChosen={id === batch.stationId}
+            onChoose={() => say({ ...pin, stationId: id })}
+          />
+        ))}
+      </View>
+      <Text tone="ash">{t('hand.notBefore')}</Text>
+      <View role="radiogroup" aria-label={t('hand.notBefore')} className="-ml-3 flex-row flex-wrap">
+        {WAITS_MIN.map((min) => {
+          const notBeforeMs = min === 0 ? null : Math.round(nowMs + min * MIN_MS)
+          const isChosen = min === 0 ? pin.notBeforeMs === null : min === waitMin
+          return (
+            <Choice
+              key={min}
+              role="radio"
+              label={min === 0 ? t('hand.asPlanned') : t('hand.inMin', { n: min })}
+              note={isChosen ? undefined : price({ ...pin, notBeforeMs })}
+              isChosen={isChosen}
+              onChoose={() => say({ ...pin, notBeforeMs })}
+            />
+          )
+        })}
+      </View>
+      {likes.map((other) => (
+        <Button
+          key={other.key}
+          label={t('hand.together', { portions: other.portions, tickets: words.tickets(other) })}
+          detail={price(together(other))}
+          onPress={() => say(together(other))}
+        />
+      ))}
+      {first && batch.portions > 1 && (
+        <Button
+          label={t('hand.oneAlone', { ticket: batch.parts[0]?.ticketNumber ?? '' })}
+          onPress={() => say({ ...pinOf({ ...batch, pin: null }, newId), parts: [{ ...first, portions: 1 }] })}
+        />
+      )}
+      {batch.pin && (
+        <Button
+          label={t('hand.leave')}
+          onPress={() => {
+            const before = pin
+            sayWish({ kind: 'pin', isOff: true, ...before })
+            toast(t('hand.left'), () => sayWish({ kind: 'pin', isOff: false, ...before }))
+          }}
+        />
+      )}
+    </View>
+  )
+}
