@@ -67,6 +67,10 @@ test('two runs: the other one stands on the screen with its step and its seconds
   const page = await open('/line')
   const first = await fireFirst(page)
   await page.goto(`${kitchen.url}/line`)
+  await page
+    .getByRole('button', { name: /^(?!Duck).*, Ring B, up/ })
+    .first()
+    .click()
   const second = await fireFirst(page)
   expect(second).not.toBe(first)
   const other = page.getByRole('navigation', { name: 'At the stations' })

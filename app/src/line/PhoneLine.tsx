@@ -65,14 +65,13 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
             {t('nextBoat', { time: words.time(nextBoatMs(line.kitchen.boatEveryMin, nowMs)) })}
           </Text>
         </View>
-        <Button label={t('openRunning')} onPress={() => router.push('/line/running')} />
         <Text size="title" weight="bold" stretch="narrow">
           {formatTimeS(nowMs, line.kitchen.timeZone)}
         </Text>
       </View>
       <HandsNext line={line} nowMs={nowMs} isWide={false} />
       <PlanNotices line={line} />
-      <View className="flex-row" style={{ paddingLeft: GEOMETRY.timesPx + 4 }}>
+      <View className="flex-row items-center" style={{ paddingLeft: GEOMETRY.timesPx + 4 }}>
         {line.kitchen.stations.map((station) => (
           <Text
             key={station.id}
@@ -83,9 +82,20 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
             className="text-center"
             {...{ style: { width: GEOMETRY.channelPx + GEOMETRY.gapPx } }}
           >
-            {station.name.replace(/^Ring /, '')}
+            {[station.name.replace(/^Ring /, ''), line.wishes.downStations.includes(station.id) ? t('stationDown') : '']
+              .filter(Boolean)
+              .join(' ')}
           </Text>
         ))}
+        <Pressable
+          role="link"
+          onPress={() => router.push('/line/running')}
+          className="ring-focus min-h-14 flex-1 items-end justify-center px-4 active:bg-plate"
+        >
+          <Text weight="semi" stretch="slim">
+            {t('openRunning')}
+          </Text>
+        </Pressable>
       </View>
       <ScrollView
         tabIndex={0}

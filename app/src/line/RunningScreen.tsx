@@ -33,6 +33,7 @@ export function RunningScreen() {
             <EightySix line={line} />
             <Stations line={line} />
             <Hands line={line} />
+            <Components line={line} />
             <House line={line} />
           </View>
         </ScrollView>
@@ -55,12 +56,8 @@ function Part({ title, how, children }: { title: string; how: string; children: 
 
 function EightySix({ line }: { line: Line }) {
   const t = useWords('line')
-  const { goneDishes, goneMatters } = line.wishes
-  const matters = useMemo(() => mattersOf(line), [line])
-  const say = (name: string, isGone: boolean, put: (isGone: boolean) => void) => {
-    put(isGone)
-    toast(t(isGone ? 'running.gone' : 'running.back86', { name }), () => put(!isGone))
-  }
+  const { goneDishes } = line.wishes
+  const say = useSay86()
   return (
     <Part title={t('running.eightySix')} how={t('running.eightySixHow')}>
       <View role="group" aria-label={t('running.dishes')} className="-ml-3 flex-row flex-wrap">
@@ -78,7 +75,26 @@ function EightySix({ line }: { line: Line }) {
           )
         })}
       </View>
-      <Text tone="ash">{t('running.components')}</Text>
+    </Part>
+  )
+}
+
+/** Says that something is 86 or back, with the way to take it back. */
+function useSay86() {
+  const t = useWords('line')
+  return (name: string, isGone: boolean, put: (isGone: boolean) => void) => {
+    put(isGone)
+    toast(t(isGone ? 'running.gone' : 'running.back86', { name }), () => put(!isGone))
+  }
+}
+
+function Components({ line }: { line: Line }) {
+  const t = useWords('line')
+  const { goneMatters } = line.wishes
+  const matters = useMemo(() => mattersOf(line), [line])
+  const say = useSay86()
+  return (
+    <Part title={t('running.components')} how={t('running.componentsHow')}>
       <View role="group" aria-label={t('running.components')} className="-ml-3 flex-row flex-wrap">
         {matters.map(({ id, name }) => {
           const isGone = goneMatters.includes(id)

@@ -32,7 +32,10 @@ export function TicketLabel({
   const words = useLineWords(line)
   const lateS = upMs === null ? 0 : (upMs - ticket.promisedAtMs) / 1000
   const modifiers = words.modifiers(ticket)
-  const isPending = line.pending.some(({ parts }) => parts.some(({ ticketId }) => ticketId === ticket.id))
+  const isOf = (batches: readonly { parts: readonly { ticketId: string }[] }[]) =>
+    batches.some(({ parts }) => parts.some(({ ticketId }) => ticketId === ticket.id))
+  const isGone = isOf(line.gone)
+  const unplanned = isGone ? 'isGone' : isOf(line.pending) ? 'planning' : 'noStation'
   return (
     <Pressable role="button" onPress={onPress} className="ring-focus min-h-14 flex-row gap-1.5 active:bg-plate">
       <Text size="lead" weight="bold" stretch="narrow" numberOfLines={1} className="min-w-8">
@@ -65,9 +68,7 @@ export function TicketLabel({
             weight={lateS > LATE_S ? 'bold' : 'normal'}
             numberOfLines={1}
           >
-            {upMs === null
-              ? t(isPending ? 'planning' : 'noStation')
-              : `${words.time(ticket.promisedAtMs)}, ${words.lateness(lateS)}`}
+            {upMs === null || isGone ? t(unplanned) : `${words.time(ticket.promisedAtMs)}, ${words.lateness(lateS)}`}
           </Text>
         </View>
       </View>

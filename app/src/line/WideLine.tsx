@@ -130,6 +130,7 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
             </Text>
             <Text size="small" tone="ash">
               {[
+                line.wishes.downStations.includes(station.id) ? t('stationDown') : null,
                 station.powerW === null ? null : t('power', { kw: station.powerW / 1000 }),
                 t('takes', { count: station.capPortions }),
               ]

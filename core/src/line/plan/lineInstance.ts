@@ -195,7 +195,8 @@ function ticketsOf<S extends Station>(facts: LineFacts<S>, marks: ReadonlyMap<st
         placedAtMs: run.firedAtMs,
         promisedAtMs: run.upMs,
       }
-      const item = { id: inRun(run.runId, i), dish: run.dish!.id, n: part.portions, mods: [], avoid: [] }
+      const n = Math.min(part.portions, mostOf(facts, run.dish!) || part.portions)
+      const item = { id: inRun(run.runId, i), dish: run.dish!.id, n, mods: [], avoid: [] }
       ticketFor(head, null).items.push(item)
     })
   }
@@ -214,16 +215,18 @@ const headOf = ({ ticketId, kind, placedAtMs, promisedAtMs }: WaitingItem): Tick
   placedAtMs,
   promisedAtMs,
 })
+/** The most portions that any station takes of a dish; more that is in hand already is not cut for it. */
+const mostOf = <S extends Station>({ stations, timesOf }: LineFacts<S>, dish: Dish): number =>
+  Math.max(0, ...stations.map((station) => timesOf(dish, station)?.seconds.length ?? 0))
 const inRun = (runId: string, part: number) => `${runId} ${part}`
 
 /** A run in hand ends when it ends, whatever the plan's straight lines say. */
-function frozenOf<S extends Station>(
-  { stations, timesOf }: LineFacts<S>,
-  run: RunInHand,
-): LineInstance['frozen'][number] {
+function frozenOf<S extends Station>(facts: LineFacts<S>, run: RunInHand): LineInstance['frozen'][number] {
+  const { stations, timesOf } = facts
   const station = stations.find(({ id }) => id === run.stationId)
   const times = station && run.dish ? timesOf(run.dish, station) : null
-  const load = run.parts.reduce((sum, { portions }) => sum + portions, 0)
+  const most = run.dish ? mostOf(facts, run.dish) : 0
+  const load = run.parts.reduce((sum, { portions }) => sum + Math.min(portions, most || portions), 0)
   const plannedS =
     times && times.seconds.length > 0
       ? phasesOf(times).reduce((sum, { a, b }) => sum + Math.ceil((a + b * load) / GRID_S - 1e-6) * GRID_S, 0)

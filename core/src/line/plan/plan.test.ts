@@ -156,6 +156,16 @@ test('law: placed again from its order, the plan is the same; a minute later not
   )
 })
 
+test('a run of more than a station takes, or of a dish whose times nobody knows yet, holds its station until it is up', () => {
+  const tickets = [ticket(1, [{ dishId: 'other' }])]
+  const many = { ...RUN, parts: [{ itemId: 'i99-0', ticketId: 't99', portions: 9 }] }
+  const timesOf: typeof KNOWN.timesOf = (dish, station) => (dish.id === DISH.id ? null : KNOWN.timesOf(dish, station))
+  for (const known of [KNOWN, { ...KNOWN, timesOf }]) {
+    const now = line({ tickets, runs: [many], stations: [STATIONS[0]!], known })
+    expect(now.batches[0]!.setUpStartMs).toBeGreaterThanOrEqual(now.runs[0]!.state.upMs)
+  }
+})
+
 test('what was fired or cancelled since leaves the order; what is new is put where it costs least', () => {
   const tickets = [ticket(1, [{ portions: 2 }]), ticket(2, [{ dishId: 'other' }])]
   const { order } = line({ tickets }).basis

@@ -44,8 +44,9 @@ export function itemsGone(instance: LineInstance): Set<string> {
   return gone
 }
 
-/** Parts of an item that no station takes whole: even, the larger first; of fractions of a portion, equal. */
+/** Parts of an item that no station takes whole: even, the larger first; of fractions of a portion, equal. Where nothing takes it, it stays whole. */
 export function cutLoads(n: number, cap: number): number[] {
+  if (cap <= 0) return [n]
   const count = Math.max(1, Math.ceil(n / cap - NEAR))
   if (!Number.isInteger(n)) return Array.from({ length: count }, () => n / count)
   const least = Math.floor(n / count)
