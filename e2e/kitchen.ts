@@ -1,5 +1,6 @@
 import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 import { Run, RunList } from 'contract/run'
+import { LineState } from 'contract/line'
 import { OpenTickets, type Ticket } from 'contract/ticket'
 import { Host } from './host'
 
@@ -133,8 +134,23 @@ export const cookSaid = ({ events }: Run) => events.filter(({ kind }) => kind !=
 /** The big button of the line. */
 export const fireButton = (page: Page) => page.getByRole('button', { name: /^Fire / })
 
-/** Fires whatever the line proposes first and waits for the cook screen; returns the run's id. */
+/** Waits until the cooks were told an order: before that, what comes first may still change. */
+export async function told(page: Page): Promise<void> {
+  const at = new URL('/api/line', page.url()).href
+  await expect.poll(async () => LineState.parse(await (await page.request.get(at)).json()).order).not.toBeNull()
+}
+
+/** Fires the duck that waits on Ring A, or whatever the line proposes, and waits for the cook screen; returns the run's id. */
 export async function fireFirst(page: Page): Promise<string> {
+  await expect(fireButton(page).last()).toBeVisible()
+  await told(page)
+  const duck = page.getByRole('button', { name: /^Duck and pickled greens, [2-9] portions, Ring A, up/ })
+  if ((await duck.count()) > 0) await duck.first().click()
+  return fireShown(page)
+}
+
+/** Fires the batch that stands on the button. */
+export async function fireShown(page: Page): Promise<string> {
   await fireButton(page).last().click()
   await page.waitForURL(/\/wok\/[0-9a-f-]{36}/)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Heat the wok')

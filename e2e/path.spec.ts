@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { cookSaid, expect, fireButton, fireFirst, hold, step, test } from './kitchen'
+import { cookSaid, expect, fireButton, fireFirst, fireShown, hold, step, test, told } from './kitchen'
 
 test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, open, context }) => {
   const page = await open('/line')
@@ -25,6 +25,7 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
   })
 
   await test.step('the amounts of a proposed batch, then fire', async () => {
+    await told(page)
     await page.getByRole('button', { name: /^Duck and pickled greens, 3 portions/ }).click()
     if ((page.viewportSize()?.width ?? 0) < 900) await page.getByRole('button', { name: 'Show amounts' }).click()
     await expect(page.getByText('660 g').last()).toBeVisible()
@@ -165,11 +166,15 @@ test('an allergy stands alone, is read aloud, washed for by hand, and cooked wit
   context,
 }) => {
   const page = await open('/line')
-  await page.getByRole('button', { name: /Duck and pickled greens, 1 portion, Ring B/ }).click()
+  await told(page)
+  await page
+    .getByRole('button', { name: /^Duck and pickled greens, 1 portion, Ring/ })
+    .first()
+    .click()
   await expect(page.getByText(/egg allergy: say it aloud/)).toBeVisible()
   await expect(fireButton(page)).toHaveCount(0)
-  await hold(page.getByRole('button', { name: /^Ring B is washed/ }).last(), kitchen, context)
-  const runId = await fireFirst(page)
+  await hold(page.getByRole('button', { name: /^Ring [AB] is washed/ }).last(), kitchen, context)
+  const runId = await fireShown(page)
   await expect(page.getByText('Full wash first, egg off')).toBeVisible()
   const run = await kitchen.run(runId)
   expect(run.washedAtMs).toBeLessThanOrEqual(run.firedAtMs)

@@ -6,6 +6,7 @@ export const SCREENS = [
   '/line',
   '/line/add',
   '/line/running',
+  '/line/pass',
   '/wok',
   '/rice',
   '/rice/tomorrow',

@@ -8,6 +8,7 @@ const SCREENS = [
   '/line',
   '/line/add',
   '/line/running',
+  '/line/pass',
   '/wok',
   '/record',
   '/setup',

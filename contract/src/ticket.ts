@@ -85,10 +85,20 @@ export type OpenTickets = z.infer<typeof OpenTickets>
 /** What is said of a ticket after it was placed. */
 export const TicketEvent = z.strictObject({
   id: EventId,
-  kind: z.enum(['cancelled', 'restored']),
+  kind: z.enum(['cancelled', 'restored', 'handedOver', 'recalled']),
   atMs: InstantMs,
   counter: z.int().min(0),
 })
 export type TicketEvent = z.infer<typeof TicketEvent>
 /** What a device says of a ticket at once. */
 export const TicketEvents = z.strictObject({ events: z.array(TicketEvent).min(1).max(20) })
+
+/** A ticket with something up: what each run brought, and when it was handed over. */
+export const PassTicket = z.strictObject({
+  ticket: Ticket,
+  handedOverAtMs: InstantMs.nullable(),
+  ups: z.array(z.strictObject({ itemId: ItemId, dishId: Slug, portions: z.int().positive(), upAtMs: InstantMs })),
+})
+export type PassTicket = z.infer<typeof PassTicket>
+/** What stands on the pass, and what was handed over a moment ago. */
+export const Pass = z.strictObject({ tickets: z.array(PassTicket) })

@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router'
+import { useRouter, type Href } from 'expo-router'
 import { useState } from 'react'
 import { Pressable, ScrollView, View } from 'react-native'
 import Svg, { Circle, Path } from 'react-native-svg'
@@ -87,15 +87,10 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
               .join(' ')}
           </Text>
         ))}
-        <Pressable
-          role="link"
-          onPress={() => router.push('/line/running')}
-          className="ring-focus min-h-14 flex-1 items-end justify-center px-4 active:bg-plate"
-        >
-          <Text weight="semi" stretch="slim">
-            {t('openRunning')}
-          </Text>
-        </Pressable>
+        <View className="flex-1 flex-row items-center justify-end">
+          <LineLink label={t('openRunning')} href="/line/running" />
+          <LineLink label={t('openPass')} href="/line/pass" />
+        </View>
       </View>
       <ScrollView
         tabIndex={0}
@@ -184,6 +179,21 @@ function Leaders({
         })}
       </Svg>
     </View>
+  )
+}
+
+function LineLink({ label, href }: { label: string; href: Href }) {
+  const router = useRouter()
+  return (
+    <Pressable
+      role="link"
+      onPress={() => router.push(href)}
+      className="ring-focus min-h-14 justify-center px-2.5 active:bg-plate"
+    >
+      <Text weight="semi" stretch="narrow" className="border-b border-line">
+        {label}
+      </Text>
+    </Pressable>
   )
 }
 

@@ -63,7 +63,10 @@ export function WideLine(view: LineView) {
         />
         <View className="gap-2 border-t border-edge p-3">
           <Button label={t('addTicket')} onPress={() => router.push('/line/add')} />
-          <Button label={t('openRunning')} onPress={() => router.push('/line/running')} />
+          <View className="flex-row gap-2">
+            <Button label={t('openRunning')} className="flex-1" onPress={() => router.push('/line/running')} />
+            <Button label={t('openPass')} className="w-20" onPress={() => router.push('/line/pass')} />
+          </View>
           <FeedSwitch />
         </View>
       </View>

@@ -1,5 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
-import { NewTicket, OpenTickets, TicketEvents, type NewTicketBody, type Ticket } from 'contract/ticket'
+import {
+  NewTicket,
+  OpenTickets,
+  TicketEvents,
+  type NewTicketBody,
+  type Ticket,
+  type TicketEvent,
+} from 'contract/ticket'
 import { compareEvents } from 'core/event/eventOrder'
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
@@ -24,6 +31,7 @@ export function withParcels(tickets: readonly Ticket[], parcels: readonly Parcel
     const said = parcels.filter((parcel) => parcel.kind === 'ticketEvents' && parcel.subjectId === ticket.id)
     const last = said
       .flatMap((parcel) => TicketEvents.safeParse(parcel.body).data?.events ?? [])
+      .filter(({ kind }) => kind === 'cancelled' || kind === 'restored')
       .sort(compareEvents)
       .at(-1)
     return last ? { ...ticket, isCancelled: last.kind === 'cancelled' } : ticket
@@ -57,7 +65,7 @@ export function placeTicket(ticket: NewTicketBody & { id: string }): void {
   post({ kind: 'ticket', subjectId: ticket.id, path: '/tickets', body: ticket })
 }
 
-export function sayOfTicket(ticketId: string, kind: 'cancelled' | 'restored'): void {
+export function sayOfTicket(ticketId: string, kind: TicketEvent['kind']): void {
   const event = { id: newId(), kind, ...stampNow() }
   post({ kind: 'ticketEvents', subjectId: ticketId, path: `/tickets/${ticketId}/events`, body: { events: [event] } })
 }

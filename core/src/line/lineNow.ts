@@ -19,7 +19,7 @@ import { compareItems, sortWaiting, takenAt, wholeItem } from './plan/sortWaitin
 import { usualPairs, type LineWishes } from './plan/wishes'
 import type { LineInstance } from './planner/instance'
 import type { Station } from './station'
-import type { StationPast } from './stationPast'
+import { isWashed, type StationPast } from './stationPast'
 import type { StationTimes } from './stationTimes'
 import { waitingItems, withoutFired, type LineTicket, type ProposedBatch, type WaitingItem } from './waiting'
 
@@ -155,7 +155,9 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
     pairs,
     nowMs,
   }
-  const from = { pieces, runs: inHand, stationIds: stations.map(({ id }) => id), pairs, wishes }
+  const stationIds = stations.map(({ id }) => id)
+  const washedIds = stationIds.filter((id) => isWashed(pastAt(id)))
+  const from = { pieces, runs: inHand, stationIds, washedIds, pairs, wishes }
   const key = factsKey(from)
   const told = input.orderFor(key)
   const wanted = told === null ? [] : wantedOf(told, pieces)

@@ -97,6 +97,7 @@ test('no read of a screen walks through a table that grows', async () => {
     '/kitchen',
     '/health',
     '/line',
+    '/pass',
     '/tickets',
     '/runs',
     `/runs/${runs[0]!.id}`,

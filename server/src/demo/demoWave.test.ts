@@ -6,6 +6,8 @@ import { stationTimes } from 'core/line/stationTimes'
 import { openTestKitchen, send } from '../db/test/testKitchen'
 import { boatPlan } from './boatPlan'
 
+jest.setTimeout(180_000)
+
 test('at a fresh start every ticket is in time, if the cooks fire what the line proposes', async () => {
   const kitchen = await openTestKitchen()
   try {

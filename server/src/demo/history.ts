@@ -8,6 +8,7 @@ import { v7 as newId } from 'uuid'
 import { boatWave } from '../device/feed/boatWave'
 import { placeTickets } from '../line/placeTickets'
 import { withIds } from '../line/ticketIds'
+import { addTicketEvents } from '../line/tickets.sql'
 import { fireDerived } from '../wok/deriveScore'
 import { fireRun } from '../wok/fireRun'
 import { insertStationEvent } from '../wok/stations.sql'
@@ -43,7 +44,10 @@ export async function cookPastBoats(
       placed.push(...(await placeTickets(connection, kitchen.id, [ids], landsAtMs + atMs)))
     }
     const batches = boatPlan(kitchen, dishes, placed, timesOf, landsAtMs)
-    for (const batch of batches) await cookBatch(connection, kitchen, batch, freeAtMs, random)
+    let upAtMs = landsAtMs
+    for (const batch of batches)
+      upAtMs = Math.max(upAtMs, await cookBatch(connection, kitchen, batch, freeAtMs, random))
+    for (const ticket of placed) await handOver(connection, kitchen.id, ticket.id, upAtMs + 30_000)
   }
 }
 
@@ -53,7 +57,7 @@ async function cookBatch(
   batch: ReturnType<typeof boatPlan>[number],
   freeAtMs: Map<string, number>,
   random: () => number,
-): Promise<void> {
+): Promise<number> {
   const { dish, station } = batch
   const placedAtMs = Math.max(batch.placedAtMs, batch.setUpStartMs, freeAtMs.get(station.id) ?? 0)
   const firedAtMs = Math.round(placedAtMs + (10 + 30 * random()) * 1000)
@@ -90,6 +94,12 @@ async function cookBatch(
   const { events, endsAtMs } = cooksWords(run, random)
   await takeEvents(connection, kitchen.id, run.id, events, endsAtMs + AFTER_END_MS)
   freeAtMs.set(station.id, endsAtMs + 20_000)
+  return endsAtMs
+}
+
+async function handOver(connection: PoolConnection, kitchenId: string, ticketId: string, atMs: number): Promise<void> {
+  const event = { id: EventId.parse(newId({ msecs: atMs })), kind: 'handedOver' as const, atMs, counter: 0 }
+  await addTicketEvents(connection, kitchenId, ticketId, [event], atMs)
 }
 
 /** How often a step is given ten seconds more: one ring of the sample kitchen is slower than its plate says. */

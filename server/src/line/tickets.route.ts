@@ -1,6 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { TicketId } from 'contract/ids'
-import { NewTickets, OpenTickets, Ticket, TicketEvents, TicketList } from 'contract/ticket'
+import { NewTickets, OpenTickets, Pass, Ticket, TicketEvents, TicketList } from 'contract/ticket'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { listDishes } from '../book/dishes.sql'
@@ -9,6 +9,7 @@ import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { kitchenOf } from '../setup/kitchenOf'
 import { checkTicket } from './checkTicket'
+import { listPass } from './pass.sql'
 import { placeTickets } from './placeTickets'
 import { withIds } from './ticketIds'
 import {
@@ -48,6 +49,12 @@ const postTicketEvents = createRoute({
   responses: { 200: json(Ticket, 'The ticket afterwards') },
 })
 
+const getPass = createRoute({
+  method: 'get',
+  path: '/pass',
+  responses: { 200: json(Pass, 'Tickets with something up that were not handed over, or a moment ago') },
+})
+
 const cursorOf = ({ promisedAtMs, number }: TicketKey): string => `${promisedAtMs}_${number}`
 const keyOf = (after = '0_0'): TicketKey => {
   const [promisedAtMs = 0, number = 0] = after.split('_').map(Number)
@@ -62,6 +69,10 @@ export const ticketRoutes = newRouter()
     const last = tickets.at(-1)
     const later = last && tickets.length === limit ? await countOpenTickets(pool, kitchenId, last) : null
     return c.json({ tickets, later: later && last ? { ...later, after: cursorOf(last) } : null }, 200)
+  })
+  .openapi(getPass, async (c) => {
+    const { pool, kitchenId, now } = c.var.kitchen
+    return c.json({ tickets: await listPass(pool, kitchenId, now()) }, 200)
   })
   .openapi(postTickets, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen

@@ -37,6 +37,20 @@ export async function listOpenTickets(db: Db, kitchenId: string, after: TicketKe
     `${HEADS} WHERE ${IS_AFTER} ORDER BY promised_at_ms, number LIMIT ?`,
     [...afterValues(kitchenId, after), limit],
   )
+  return withItems(db, kitchenId, heads)
+}
+
+/** Tickets by their ids, in the order of their promises. */
+export async function listTickets(db: Db, kitchenId: string, ids: readonly string[]): Promise<Ticket[]> {
+  if (ids.length === 0) return []
+  const [heads] = await db.query<RowDataPacket[]>(
+    `${HEADS} WHERE kitchen_id = ? AND id IN (?) ORDER BY promised_at_ms, number`,
+    [kitchenId, ids],
+  )
+  return withItems(db, kitchenId, heads)
+}
+
+async function withItems(db: Db, kitchenId: string, heads: readonly RowDataPacket[]): Promise<Ticket[]> {
   if (heads.length === 0) return []
   const [items] = await db.query<RowDataPacket[]>(
     `${ITEMS} WHERE item.kitchen_id = ? AND item.ticket_id IN (?) ORDER BY item.position`,
@@ -172,16 +186,18 @@ export async function addTicketEvents(
     'SELECT id, kind, at_ms AS atMs, counter FROM ticket_event WHERE kitchen_id = ? AND ticket_id = ?',
     [kitchenId, ticketId],
   )
-  const last = rowsAs<TicketEvent>(rows).sort(compareEvents).at(-1)
-  await connection.execute('UPDATE ticket SET is_cancelled = ? WHERE kitchen_id = ? AND id = ?', [
-    last?.kind === 'cancelled',
-    kitchenId,
-    ticketId,
-  ])
+  const said = rowsAs<TicketEvent>(rows).sort(compareEvents)
+  const isCancelled =
+    said.filter(({ kind }) => kind === 'cancelled' || kind === 'restored').at(-1)?.kind === 'cancelled'
+  const passed = said.filter(({ kind }) => kind === 'handedOver' || kind === 'recalled').at(-1)
+  await connection.execute(
+    'UPDATE ticket SET is_cancelled = ?, handed_over_at_ms = ? WHERE kitchen_id = ? AND id = ?',
+    [isCancelled, passed?.kind === 'handedOver' ? passed.atMs : null, kitchenId, ticketId],
+  )
   const ticket = await findTicket(connection, kitchenId, ticketId)
   const isDone = ticket?.items.every((item) => item.donePortions >= item.portions) ?? true
   await connection.execute('UPDATE ticket SET is_open = ? WHERE kitchen_id = ? AND id = ?', [
-    !isDone && last?.kind !== 'cancelled',
+    !isDone && !isCancelled,
     kitchenId,
     ticketId,
   ])

@@ -16,7 +16,7 @@ export const GRID_S = 5
 /** Hands for each further way of finishing a batch [s]: a house figure. */
 const SPLIT_S = 8
 /** A box keeps so much longer [s]: a house figure. */
-const BOX_EXTRA_S = 180
+export const BOX_EXTRA_S = 180
 
 /** A run at a station, as the plan sees it: what of whose lines it holds, since when and until when. */
 export type RunInHand = {

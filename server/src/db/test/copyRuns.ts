@@ -23,7 +23,7 @@ export async function copyRuns(pool: Pool, kitchenId: string, wanted: number, da
     await connection.query(`SET @copy = ${copy}, @ago = ${copy * daysApart * DAY_MS}`)
     await connection.beginTransaction()
     await sql(`INSERT INTO ticket SELECT kitchen_id, ${id('old_ticket', 'id')}, number, source, kind, place, placed_at_ms - @ago,
-                 promised_at_ms - @ago, is_cancelled, FALSE FROM old_ticket WHERE kitchen_id = ? AND NOT is_open`)
+                 promised_at_ms - @ago, is_cancelled, FALSE, handed_over_at_ms - @ago FROM old_ticket WHERE kitchen_id = ? AND NOT is_open`)
     await sql(`INSERT INTO ticket_item SELECT kitchen_id, ${id('old_ticket_item', 'id')}, ${id('old_ticket_item', 'ticket_id')}, position,
                  dish_id, portions, modifiers, allergies, allowed_by FROM old_ticket_item
                 WHERE kitchen_id = ? AND ticket_id IN (SELECT id FROM old_ticket WHERE NOT is_open)`)

@@ -1,0 +1,1 @@
+export { PassScreen as default } from '../../line/pass/PassScreen'
