@@ -134,10 +134,18 @@ export const cookSaid = ({ events }: Run) => events.filter(({ kind }) => kind !=
 /** The big button of the line. */
 export const fireButton = (page: Page) => page.getByRole('button', { name: /^Fire / })
 
-/** Waits until the cooks were told an order: before that, what comes first may still change. */
+/** Waits until the cooks were told an order that stays: before that, what comes first may still change. */
 export async function told(page: Page): Promise<void> {
   const at = new URL('/api/line', page.url()).href
-  await expect.poll(async () => LineState.parse(await (await page.request.get(at)).json()).order).not.toBeNull()
+  const no = async () => LineState.parse(await (await page.request.get(at)).json()).order?.no ?? null
+  let before: number | null = null
+  const stays = async () => {
+    const now = await no()
+    const isSame = now !== null && now === before
+    before = now
+    return isSame
+  }
+  await expect.poll(stays, { intervals: [900], timeout: 30_000 }).toBe(true)
 }
 
 /** Fires the duck that waits on Ring A, or whatever the line proposes, and waits for the cook screen; returns the run's id. */

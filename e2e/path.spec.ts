@@ -31,7 +31,7 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
     await expect(page.getByText('660 g').last()).toBeVisible()
     if ((page.viewportSize()?.width ?? 0) < 900) await page.getByRole('button', { name: 'Close' }).click()
   })
-  const runId = await fireFirst(page)
+  const runId = await fireShown(page)
   const run = await kitchen.run(runId)
   expect(run).toMatchObject({ dishId: 'duck', stationId: 'ring-a', handsFree: true })
 
