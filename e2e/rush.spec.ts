@@ -24,7 +24,6 @@ const gone = (page: Page, dish: string) => page.getByText(new RegExp(`^${dish} .
 test('a rush of three waves, an allergy, a broken ring, an 86 and one cook fewer: the plan is followed to the end', async ({
   kitchen,
   open,
-  context,
 }) => {
   test.setTimeout(300_000)
   for (const ticket of await kitchen.tickets())

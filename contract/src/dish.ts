@@ -75,6 +75,8 @@ const DishFields = z.strictObject({
   schools: StatedSchools,
   pins: z.array(Pin).max(40).exactOptional(),
   portionRiceG: z.number().positive().max(2000),
+  holdFreeS: z.number().min(0).max(7200).exactOptional(),
+  holdMostS: z.number().min(0).max(7200).exactOptional(),
   components: z.array(Component).min(1).max(60),
   modifiers: z.array(Modifier).max(60),
   style: Slug.exactOptional(),

@@ -15,6 +15,8 @@ const HEAD: readonly (keyof Draft)[] = [
   'schools',
   'pins',
   'portionRiceG',
+  'holdFreeS',
+  'holdMostS',
   'modifiers',
   'style',
   'priceMinor',

@@ -44,6 +44,9 @@ export type DraftHead = {
   portionRiceG: number
   price: string
   ceiling: string
+  /** How long it holds as if just up, and at all, in minutes as typed; empty leaves it to what is usual. */
+  holdFree: string
+  holdMost: string
   modifiers: readonly Modifier[]
   standard: HouseStandard | null
 }
@@ -79,6 +82,8 @@ export const blankDraft = (key: string): EditedDish => ({
     portionRiceG: DEFAULT_PORTION_RICE_G,
     price: '',
     ceiling: '',
+    holdFree: '',
+    holdMost: '',
     modifiers: [],
     standard: null,
   },
@@ -96,6 +101,7 @@ export const blankDraft = (key: string): EditedDish => ({
 /** A dish as it is edited: one portion, every line as text. */
 export function draftOfDish(dish: Dish, currency: string, newKey: () => string): EditedDish {
   const price = (minor: number | undefined) => (minor === undefined ? '' : moneyText(minor, currency))
+  const minutes = (seconds: number | undefined) => (seconds === undefined ? '' : String(seconds / 60))
   const { name, shortName, stationKind, schools, pins = [], portionRiceG, modifiers } = dish
   return {
     head: {
@@ -108,6 +114,8 @@ export function draftOfDish(dish: Dish, currency: string, newKey: () => string):
       portionRiceG,
       price: price(dish.priceMinor),
       ceiling: price(dish.costCeilingMinor),
+      holdFree: minutes(dish.holdFreeS),
+      holdMost: minutes(dish.holdMostS),
       modifiers,
       standard: dish.standard ?? null,
     },
@@ -137,6 +145,12 @@ function lineOfComponent(component: Component, portionRiceG: number, key: string
 }
 
 export const gramsText = (massG: number) => `${Number(massG.toFixed(massG < 10 ? 2 : 1))} g`
+/** Minutes as typed, in seconds; null for nothing, or nothing that can be read. */
+export function holdS(text: string): number | null {
+  const minutes = Number(text.trim().replace(',', '.'))
+  return text.trim() === '' || !(minutes >= 0 && minutes <= 120) ? null : Math.round(minutes * 60)
+}
+
 /** The dish that a draft says, its components already read; `id` is its own or made from its name. */
 export function dishOfDraft(
   head: DraftHead,
@@ -146,6 +160,7 @@ export function dishOfDraft(
 ): DishDraft {
   const price = readMoney(head.price, currency)
   const ceiling = readMoney(head.ceiling, currency)
+  const [holdFreeS, holdMostS] = [holdS(head.holdFree), holdS(head.holdMost)]
   const name = head.name.trim()
   const ids = new Set(components.map((one) => one.id))
   const pins = pinsAmong(head.pins, ids)
@@ -157,6 +172,8 @@ export function dishOfDraft(
     schools: head.schools,
     ...(pins.length > 0 && { pins }),
     portionRiceG: head.portionRiceG,
+    ...(holdFreeS !== null && { holdFreeS }),
+    ...(holdMostS !== null && { holdMostS }),
     components: components.map(plainComponent),
     modifiers: head.modifiers.map((modifier) => modifierOf(modifier, ids)),
     style: head.style,

@@ -50,6 +50,8 @@ const Kept = z.object({
       portionRiceG: z.number(),
       price: z.string(),
       ceiling: z.string(),
+      holdFree: z.string().default(''),
+      holdMost: z.string().default(''),
       modifiers: z.array(Modifier),
       standard: HouseStandard.nullable(),
     }),

@@ -3,7 +3,7 @@ import { View } from 'react-native'
 import { Field } from '../../ui/Field'
 import { useWords } from '../../words/i18n'
 import { readMoney } from 'core/measure/money'
-import type { DraftHead } from '../draft/draft'
+import { holdS, type DraftHead } from '../draft/draft'
 import type { DraftStore } from '../draft/draftStore'
 import type { Edit } from '../draft/history'
 import { useHead } from '../draft/useHistory'
@@ -19,6 +19,7 @@ export const HeadFields = memo(function HeadFields({ store, edit, currency }: He
   const change = (changes: Partial<DraftHead>) => edit({ kind: 'head', changes })
   const faultOf = (read: ReturnType<typeof readMoney>) =>
     'fault' in read ? t(`ingredient.priceFaults.${read.fault}`) : undefined
+  const holdFault = (text: string) => (text.trim() !== '' && holdS(text) === null ? t('editor.holdFault') : undefined)
   return (
     <View className="gap-2">
       <Field label={t('editor.name')} value={head.name} maxLength={120} onChange={(name) => change({ name })} />
@@ -52,6 +53,22 @@ export const HeadFields = memo(function HeadFields({ store, edit, currency }: He
           fault={faultOf(ceiling)}
           className="w-[110px]"
           onChange={(text) => change({ ceiling: text })}
+        />
+        <Field
+          label={t('editor.holdFree')}
+          value={head.holdFree}
+          inputMode="decimal"
+          fault={holdFault(head.holdFree)}
+          className="w-[110px]"
+          onChange={(text) => change({ holdFree: text })}
+        />
+        <Field
+          label={t('editor.holdMost')}
+          value={head.holdMost}
+          inputMode="decimal"
+          fault={holdFault(head.holdMost)}
+          className="w-[110px]"
+          onChange={(text) => change({ holdMost: text })}
         />
       </View>
     </View>

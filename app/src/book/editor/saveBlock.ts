@@ -1,6 +1,6 @@
 import { readMoney } from 'core/measure/money'
 import { useWords } from '../../words/i18n'
-import type { DraftLine, EditedDish } from '../draft/draft'
+import { holdS, type DraftLine, type EditedDish } from '../draft/draft'
 import type { ReadLine } from '../draft/readLines'
 
 /** Why a dish cannot be saved yet, in words; undefined where it can. */
@@ -15,6 +15,8 @@ export function useSaveBlock(
   if (riceG === null) return t('editor.saveNoRice')
   const unread = lines.filter((line) => line.name.trim() !== '' && read(line).massG === null).length
   if (unread > 0) return t('editor.saveBlocked', { count: unread })
+  if ([head.holdFree, head.holdMost].some((text) => text.trim() !== '' && holdS(text) === null))
+    return t('editor.saveHold')
   const isPriceRead = [head.price, head.ceiling].every((text) => !('fault' in readMoney(text, currency)))
   return isPriceRead && head.portionRiceG > 0 ? undefined : t('editor.savePrice')
 }
