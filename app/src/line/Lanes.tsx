@@ -6,6 +6,7 @@ import { Channel } from '../score/Score'
 import { formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
+import { HandsThread } from './HandsThread'
 import { BatchLane, NARROW, RunLane } from './LaneParts'
 import type { ShownBatch, ShownRun, Line } from './useLinePlan'
 
@@ -69,6 +70,7 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, i
             hasTitle={hasTitles}
           />
         ))}
+        {!hasTitles && <HandsThread line={line} geometry={geometry} nowMs={nowMs} isSeen={isSeen} />}
         <SvgLine
           x1={geometry.timesPx - 4}
           x2={widthPx}

@@ -3,7 +3,9 @@ import { View } from 'react-native'
 import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
+import { formatMassG } from '../words/format'
 import type { Line } from './useLinePlan'
+import { useRiceEnd } from './useBatchRice'
 
 /** What everybody at the line has to know of the plan: what is 86, who is without a station, and why it is another one. */
 export function PlanNotices({ line }: { line: Line }) {
@@ -13,6 +15,7 @@ export function PlanNotices({ line }: { line: Line }) {
   const listOf = (parts: readonly { ticketNumber: number }[]) =>
     [...new Set(parts.map(({ ticketNumber }) => ticketNumber))].join(', ')
   const downs = line.kitchen.stations.filter(({ id }) => line.wishes.downStations.includes(id))
+  const rice = useRiceEnd(line)
   const whys = line.told?.key === line.basis.key ? line.told.why.map(why).filter(Boolean) : []
   return (
     <View aria-live="polite" className="gap-1 px-4">
@@ -30,6 +33,13 @@ export function PlanNotices({ line }: { line: Line }) {
       ))}
       {downs.length > 0 && (
         <Text weight="bold">{t('plan.down', { stations: downs.map(({ name }) => name).join(', ') })}</Text>
+      )}
+      {rice && (
+        <Notice
+          kind="conflict"
+          isSmall
+          title={t('plan.riceEnds', { ticket: rice.ticketNumber, mass: formatMassG(rice.allShortG) })}
+        />
       )}
       {line.portionsBeyond > 0 && <Text tone="ash">{t('plan.beyond', { count: line.portionsBeyond })}</Text>}
       {line.isOld ? (

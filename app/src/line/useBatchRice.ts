@@ -1,6 +1,7 @@
 import { allocateRice } from 'core/rice/lot/allocate'
+import { riceEnd, type RiceEnd } from 'core/line/plan/riceEnd'
 import { useMemo } from 'react'
-import { useOnHand } from '../rice/useLots'
+import { onHandOf, useLots, useOnHand } from '../rice/useLots'
 import type { Line, ShownBatch } from './useLinePlan'
 
 /** Which lots a batch will draw on when the batches before it are fired first, and what is missing [g]. */
@@ -16,4 +17,10 @@ export function useBatchRice(line: Line, batch: ShownBatch | null): { names: str
     const names = allocation.draws.map((draw) => lots.find((lot) => lot.id === draw.lotId)?.name ?? '')
     return { names, shortG: allocation.shortG }
   }, [lots, line.batches, batch?.key])
+}
+
+/** The ticket that the rice on hand ends with; null where it lasts, and while nobody knows what is on hand. */
+export function useRiceEnd({ batches }: Line): RiceEnd | null {
+  const { lots, isReady } = useLots()
+  return useMemo(() => (isReady ? riceEnd(lots.flatMap(onHandOf), batches) : null), [lots, isReady, batches])
 }

@@ -81,6 +81,7 @@ export const line = {
     down: '{{stations}} down',
     beyond_one: '{{count}} portion more is planned when these are fried',
     beyond_other: '{{count}} portions more are planned when these are fried',
+    riceEnds: 'Rice ends with ticket {{ticket}}: {{mass}} short',
     old: 'Planning again',
     because: 'Planned again: {{why}}',
     why: {

@@ -10,6 +10,7 @@ import type { BatchScore } from './batchScore'
 import { factsKey, type PlannedFrom } from './plan/factsKey'
 import { batchInputOf, ordersOf } from './batchInput'
 import type { GoneBecause } from './plan/gone'
+import { batchHands, type AtStation } from './plan/handsThread'
 import { lineInstance, type RunInHand, type TicketHead } from './plan/lineInstance'
 import { orderOf, toldOf, wantedOf, type LineOrder } from './plan/order'
 import { linePieces, type LinePiece } from './plan/pieces'
@@ -67,6 +68,8 @@ export type LineBatch<S extends Station, D extends Dish> = PlannedBatch & {
   batchMassG: number
   /** Null while it is being worked out: until then its time is an estimate. */
   score: Score | null
+  /** When it takes a pair of hands. */
+  hands: AtStation[]
 }
 /** A run at its station, with what it comes to now. */
 export type LineRun<S extends Station, R extends OpenRun> = { run: R; state: RunState; station: S | undefined }
@@ -186,7 +189,8 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
     const { riceMassG, components } = ordered.batch
     const answer = known.scoreOf(dish, batchInputOf(batch), station)
     const score = answer?.kind === 'score' ? answer.score : null
-    return [{ ...batch, key: keyOf(batch), dish, station, riceMassG, batchMassG: totalMassG(components), score }]
+    const hands = batchHands(batch, known.timesOf(dish, station)?.handsOff)
+    return [{ ...batch, key: keyOf(batch), dish, station, riceMassG, batchMassG: totalMassG(components), score, hands }]
   })
   const asked = new Set([...sorted.plan, ...sorted.pending].map(dishOf))
   return {
