@@ -1,7 +1,10 @@
-import { planByRule, planInstance } from '../../core/src/line/planner/planInstance'
+import type { WantedBatch } from '../../core/src/line/planner/placeList'
+import { USUAL_HOUSE, weightsOf } from '../../core/src/line/plan/wishes'
+import { planByRule, planInstance, planList } from '../../core/src/line/planner/planInstance'
 import type { LineInstance } from '../../core/src/line/planner/instance'
 import { exactPoints } from '../../core/src/test/exactLine'
 import { rushOf, tinyInstance } from '../../core/src/test/lineInstances'
+import { onlineEvening } from '../../core/src/test/onlineLine'
 import { report } from './report'
 
 const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8]
@@ -20,6 +23,7 @@ const PROBE = 4000
 export function linePlanner(): void {
   smallCases()
   for (const rush of RUSHES) rushes(rush)
+  online()
 }
 
 function smallCases(): void {
@@ -61,6 +65,45 @@ function rushes({ items, soon, later, evalUs }: (typeof RUSHES)[number]): void {
   within(SOON_MS, soon)
   const us = within(LATER_MS, later)
   report(`line: a plan of ${items} items tried`, `${us.toFixed(2)} µs`, `<= ${evalUs} µs`)
+}
+
+/** Plans tried at each replan of an evening. */
+const ONLINE_EVALUATIONS = 6000
+const ONLINE_ITEMS = [40, 60, 80, 40, 60, 80, 40, 60] as const
+
+/** Evenings as they come: planned again at each ticket, against earliest promise with delays planned the same way. */
+function online(): void {
+  let points = 0
+  let eddPoints = 0
+  let replans = 0
+  let changed = 0
+  let ms = 0
+  ONLINE_ITEMS.forEach((items, i) => {
+    const evening = { ...rushOf(items, 40 + i, i % 2 === 0 ? 1 : 1.2), weights: weightsOf(USUAL_HOUSE) }
+    let told: WantedBatch[] = []
+    const planned = onlineEvening(evening, (known) => {
+      const began = performance.now()
+      const { plan, list } = planList(known, { evaluations: ONLINE_EVALUATIONS, start: told })
+      ms = Math.max(ms, performance.now() - began)
+      told = list
+      return plan.batches
+    })
+    const edd = onlineEvening(evening, (known) => planByRule(known, 'edd', true).batches)
+    points += planned.points
+    eddPoints += edd.points
+    replans += planned.replans
+    changed += planned.toldChanged
+  })
+  report(
+    `line: ${ONLINE_ITEMS.length} evenings as they come, against EDD with delays`,
+    `${(points / eddPoints).toFixed(3)}, a replan at most ${ms.toFixed(0)} ms`,
+    '<= 0.40',
+  )
+  report(
+    'line: replans that change what was told',
+    `${changed} of ${replans}, ${((100 * changed) / replans).toFixed(1)} %`,
+    '<= 5 %',
+  )
 }
 
 function timed(instance: LineInstance, evaluations?: number): { ms: number; points: number } {
