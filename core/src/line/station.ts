@@ -12,12 +12,18 @@ export type SetUp = (typeof SET_UPS)[number]
 /** Set-up between batches [s]: house figures, common practice; a wash is full, with detergent, rinse and dry. */
 export const SET_UP_S: Readonly<Record<SetUp, number>> = { none: 0, wipe: 15, brush: 25, wash: 60 }
 
+const bases = new WeakMap<object, string>()
+
 /** What of a dish stays on the metal: its paste, else what it is seasoned with most. Dishes that share it ask for a wipe only. */
 export function metalBase(dish: Pick<Dish, 'components'>): string {
+  const known = bases.get(dish)
+  if (known !== undefined) return known
   const heaviest = (role: Component['role']) =>
     dish.components.filter((one) => one.role === role).sort((a, b) => b.ratioG - a.ratioG)[0]
   const base = heaviest('paste') ?? heaviest('liquidSeasoning')
-  return base ? (base.ingredientId ?? base.recipeId ?? base.id) : 'plain'
+  const name = base ? (base.ingredientId ?? base.recipeId ?? base.id) : 'plain'
+  bases.set(dish, name)
+  return name
 }
 
 /** The dish that a station fried last, or null where nobody knows. */

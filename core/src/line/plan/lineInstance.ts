@@ -129,8 +129,7 @@ function dishesOf<S extends Station>(facts: LineFacts<S>, marks: ReadonlyMap<str
     const made = add(dish, pin)
     const mark = marks.get(id)
     if (mark === undefined) continue
-    const alone = { [aloneOf(id)]: { merge: 'never' as const, removes: [...item.allergies, mark] } }
-    found.set(made.id, { ...found.get(made.id)!, mods: { ...found.get(made.id)!.mods, ...alone } })
+    Object.assign(made.mods, { [aloneOf(id)]: { merge: 'never', removes: [...item.allergies, mark] } })
   }
   return [...found.values()]
 }

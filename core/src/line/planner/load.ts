@@ -239,22 +239,28 @@ function startState(
   }
   size.frozenPoints = points
   size.leastPoints = 0
+  const frozenIds = new Set(instance.frozen.flatMap(({ parts }) => parts))
   for (let ticket = 0; ticket < size.tickets; ticket += 1) {
     if (ticketPieces[ticket] === 0 || state[at.toCome + ticket] === 0) continue
-    ticketLeast[ticket] = leastOf(instance, pieces, ticket)
+    ticketLeast[ticket] = leastOf(instance, pieces, ticket, frozenIds)
     size.leastPoints += ticketLeast[ticket]!
   }
   keepFirst()
 }
 
 /** What a ticket costs at least: as if each piece had a station and hands of its own, from now on. */
-function leastOf(instance: LineInstance, pieces: readonly Piece[], ticket: number): number {
-  const own = pieces.filter((_, piece) => pieceTicket[piece] === ticket)
+function leastOf(
+  instance: LineInstance,
+  pieces: readonly Piece[],
+  ticket: number,
+  frozenIds: ReadonlySet<string>,
+): number {
+  const first = ticketFirst[ticket]!
+  const own = pieces.slice(first, first + ticketPieces[ticket]!)
   const fromS = Math.max(instance.now, own[0]!.ticket.at)
   const spanS = ({ dish, n }: Piece) =>
     Math.min(...Object.values(dish.on).map(({ phases }) => phases.reduce((sum, { a, b }) => sum + a + b * n, 0)))
-  const frozen = instance.frozen.flatMap(({ parts }) => parts)
-  const toCome = own.filter(({ id }) => !frozen.includes(id))
+  const toCome = own.filter(({ id }) => !frozenIds.has(id))
   const completeS = fromS + Math.max(...toCome.map(spanS)) - size.originS
   return waitPoints(ticket, completeS)
 }
