@@ -27,7 +27,7 @@ import { TicketLabel, ticketLabelPx } from './TicketLabel'
 import { useBatchRice } from './useBatchRice'
 import type { ShownTicket } from './useTickets'
 
-const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 112, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
+const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 122, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
 const LABEL_PX = 66
 
 /** The line on a wide screen: tickets, stations on one clock, and what the hands do next with its amounts. */
@@ -169,9 +169,9 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
                   key={thing.id}
                   className="pointer-events-none absolute"
                   style={{
-                    left: 8 + laneX(GEOMETRY, index) + GEOMETRY.channelPx + 8,
+                    left: 8 + laneX(GEOMETRY, index) + GEOMETRY.channelPx + 18,
                     top: thing.labelY,
-                    width: GEOMETRY.gapPx - 12,
+                    width: GEOMETRY.gapPx - 22,
                   }}
                 >
                   <Text weight="bold" stretch="slim" numberOfLines={1}>

@@ -3,7 +3,7 @@ import { cooksOf, type Kitchen, type Station } from 'contract/kitchen'
 import type { Ticket } from 'contract/ticket'
 import { heatOf } from 'core/line/batchScore'
 import { lineNow, type LineBatch } from 'core/line/lineNow'
-import { orderOf, wantedOf } from 'core/line/plan/order'
+import { orderOf } from 'core/line/plan/order'
 import { searchedPlan } from 'core/line/plan/search'
 import { NO_WISHES } from 'core/line/plan/wishes'
 import { roughStationTimes, type StationTimes } from 'core/line/stationTimes'
@@ -47,6 +47,6 @@ export function boatPlan(
     nowMs,
   }
   const { basis } = lineNow(line)
-  const { list } = searchedPlan(basis.instance, wantedOf(basis.order, basis.pieces), { evaluations })
+  const { list } = searchedPlan(basis.instance, null, { evaluations })
   return lineNow({ ...line, orderFor: () => orderOf(list, basis.pieces) }).batches
 }

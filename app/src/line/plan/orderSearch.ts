@@ -74,7 +74,8 @@ export function searchOrder(
   if (searching !== null) return
   searching = basis.key
   const why = whyChanged(before, basis.from)
-  inLineWorker(async (work) => work.searchedPlan(basis.instance, wantedOf(basis.order, basis.pieces))).then(
+  const start = told === null && own === null ? null : wantedOf(basis.order, basis.pieces)
+  inLineWorker(async (work) => work.searchedPlan(basis.instance, start)).then(
     ({ list, objective }) => {
       searching = null
       const order = objective < basis.objective - 1e-6 ? orderOf(list, basis.pieces) : basis.order

@@ -24,12 +24,15 @@ export function firstPlan(
   return { ...placed, isWhole: fresh === 0 }
 }
 
-/** A better plan of the same instance, or the best that was found: the same seed and evaluations, the same plan. */
+/**
+ * The best plan that was found: the same seed and evaluations, the same plan. Around what was told, where something was; else anew,
+ * since a first plan of the textbooks is a valley of its own.
+ */
 export function searchedPlan(
   instance: LineInstance,
-  wanted: readonly WantedBatch[],
+  told: readonly WantedBatch[] | null,
   options: { seed?: number; evaluations?: number } = {},
 ): { list: WantedBatch[]; objective: number; lateTickets: number } {
-  const { plan, list } = planList(instance, { ...options, start: wanted })
+  const { plan, list } = planList(instance, told === null ? options : { ...options, start: told })
   return { list, objective: plan.objective, lateTickets: plan.lateTickets }
 }

@@ -21,7 +21,7 @@ export type PlanOptions = {
 /** Up to so many pieces, several short runs find more than one long one. */
 const FEW_PIECES = 15
 const FEW = { evaluations: 60_000, restarts: 2, endT: 14 } as const
-/** What the cooks were told is searched around, not melted down. */
+/** What the cooks were told is searched around, not melted down; of several runs only the first keeps to it. */
 const WARM_T = 10
 const MANY = { most: 400_000, each: 16_000_000, endT: 2.5 }
 
@@ -117,7 +117,7 @@ function search(
       loaded,
       {
         evaluations: Math.floor(budget / runs),
-        startT: isWarm ? WARM_T : Math.min(60, 12 + (0.35 * startPoints) / loaded.free.length),
+        startT: isWarm && run === 0 ? WARM_T : Math.min(60, 12 + (0.35 * startPoints) / loaded.free.length),
         endT: isFew ? FEW.endT : MANY.endT,
         seed: seed + run * 7919,
         shares: sharesFor(loaded.free.length),
