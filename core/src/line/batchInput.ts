@@ -31,7 +31,7 @@ export function ordersOf(rules: CookRules) {
     const input = batchInputOf(batch)
     const key = `${ruleSet} ${JSON.stringify(input)}`
     let known = kept.get(dish)
-    if (!known || known.size >= MOST_KEPT) kept.set(dish, (known = new Map()))
+    if (!known || known.size >= MOST_KEPT) kept.set(dish, (known = new Map<string, OrderedBatch>()))
     const result = known.get(key) ?? orderedBatch(dish, input, rules)
     known.set(key, result)
     return result
