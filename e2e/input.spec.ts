@@ -1,6 +1,6 @@
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { expect, fireFirst, test } from './kitchen'
+import { expect, fireShown, test, told } from './kitchen'
 
 const CSV = `name,role,state,cut,g per 100 g rice
 rice,rice,cooked,,100
@@ -34,8 +34,9 @@ test('a dish from CSV and a ticket from JSON run the same path as the demo', asy
   })
   expect(answer.status).toBe(201)
   const batch = page.getByRole('button', { name: /^Tide prawns, 2 portions/ })
+  await told(page)
   await batch.click()
-  const runId = await fireFirst(page)
+  const runId = await fireShown(page)
   const run = await kitchen.run(runId)
   expect(run.score.steps.find((step) => step.check?.food === 'seafood')?.check?.limit.coreC).toBe(63)
 })
