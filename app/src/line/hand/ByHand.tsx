@@ -1,5 +1,5 @@
 import type { Pin } from 'core/line/plan/wishes'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { View } from 'react-native'
 import { kitchenNowMs } from '../../device/clock'
 import { newId } from '../../device/ids'
@@ -16,9 +16,19 @@ import { likeBatches, pinOf, pinPrice } from './wishing'
 
 const WAITS_MIN = [0, 5, 10, 20] as const
 const MIN_MS = 60_000
+/** Batches to go with: the next ones. */
+const MOST_LIKES = 3
 
-/** A batch as somebody wants it: where, not before when, with another, or in two; each with what it costs the others. */
+/** What somebody wants of a batch, asked for: each answer is priced by a plan of its own, which is not worked out for nobody. */
 export function ByHand({ line, batch }: { line: Line; batch: ShownBatch }) {
+  const t = useWords('line')
+  const [openKey, setOpenKey] = useState<string | null>(null)
+  if (openKey === batch.key) return <Wishes line={line} batch={batch} />
+  return <Button label={t('hand.title')} onPress={() => setOpenKey(batch.key)} />
+}
+
+/** A batch as somebody wants it: where, not before when, with another, or in two; each with what it costs in lateness. */
+function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
   const t = useWords('line')
   const words = useLineWords(line)
   const nowMs = kitchenNowMs()
@@ -39,7 +49,7 @@ export function ByHand({ line, batch }: { line: Line; batch: ShownBatch }) {
     ({ id, kind }) => kind === batch.dish.stationKind && !line.wishes.downStations.includes(id),
   )
   const waitMin = pin.notBeforeMs === null ? 0 : Math.max(1, Math.round((pin.notBeforeMs - nowMs) / MIN_MS))
-  const likes = likeBatches(line, batch)
+  const likes = likeBatches(line, batch).slice(0, MOST_LIKES)
   const together = (other: ShownBatch): Pin => ({
     ...pin,
     parts: [...pin.parts, ...other.parts.map(({ itemId, portions }) => ({ itemId, portions }))],
