@@ -23,7 +23,7 @@ async function takeAll(by: Browser): Promise<void> {
   ] as const) {
     await page.goto(`${url}/line`)
     await page
-      .getByRole('button', { name: /^Fire .* kg$/, disabled: false })
+      .getByRole('button', { name: /^Fire .* k?g$/, disabled: false })
       .last()
       .waitFor()
     await page.waitForTimeout(2500)
