@@ -33,6 +33,8 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
   const words = useLineWords(line)
   const nowMs = kitchenNowMs()
   const pin = useMemo(() => pinOf(batch, newId), [batch])
+  // Tapped twice it is one portion by itself, not two.
+  const [aloneId] = useState(() => newId())
   const say = (wanted: Pin) => {
     const { pin: before } = batch
     sayWish({ kind: 'pin', isOff: false, ...wanted })
@@ -101,7 +103,7 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
       {first && batch.portions > 1 && (
         <Button
           label={t('hand.oneAlone', { ticket: batch.parts[0]?.ticketNumber ?? '' })}
-          onPress={() => say({ ...pinOf({ ...batch, pin: null }, newId), parts: [{ ...first, portions: 1 }] })}
+          onPress={() => say({ ...pinOf({ ...batch, pin: null }, () => aloneId), parts: [{ ...first, portions: 1 }] })}
         />
       )}
       {batch.pin && (
