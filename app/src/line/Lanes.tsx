@@ -7,6 +7,7 @@ import { formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
 import { HandsThread } from './HandsThread'
+import { useDragOf } from './hand/DragBatches'
 import { BatchLane, NARROW, RunLane } from './LaneParts'
 import type { ShownBatch, ShownRun, Line } from './useLinePlan'
 
@@ -103,8 +104,9 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, i
         />
       ))}
       {batches.map((batch) => (
-        <Target
+        <BatchTarget
           key={batch.key}
+          batchKey={batch.key}
           x={laneOf(line, geometry, batch.stationId)}
           topPx={y(batch.startMs)}
           bottomPx={y(batch.upMs)}
@@ -125,6 +127,10 @@ function laneOf(line: Line, geometry: LaneGeometry, stationId: string): number {
   )
 }
 
+function BatchTarget({ batchKey, ...target }: TargetProps & { batchKey: string }) {
+  return <Target {...target} drag={useDragOf(batchKey)} />
+}
+
 type TargetProps = {
   x: number
   topPx: number
@@ -132,12 +138,14 @@ type TargetProps = {
   widthPx: number
   name: string
   isChosen?: boolean
+  drag?: object
   onPress: () => void
 }
 
-function Target({ x, topPx, bottomPx, widthPx, name, isChosen, onPress }: TargetProps) {
+function Target({ x, topPx, bottomPx, widthPx, name, isChosen, drag, onPress }: TargetProps) {
   return (
     <Pressable
+      {...drag}
       role="button"
       aria-label={name}
       aria-pressed={isChosen}

@@ -1,9 +1,11 @@
 import type { OrderWhy } from 'core/line/plan/whyChanged'
 import { View } from 'react-native'
+import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 import { formatMassG } from '../words/format'
+import { sayWish } from './plan/useLineState'
 import type { Line } from './useLinePlan'
 import { useRiceEnd } from './useBatchRice'
 
@@ -31,6 +33,7 @@ export function PlanNotices({ line }: { line: Line }) {
           })}
         />
       ))}
+      <MovedTwice line={line} />
       {downs.length > 0 && (
         <Text weight="bold">{t('plan.down', { stations: downs.map(({ name }) => name).join(', ') })}</Text>
       )}
@@ -49,6 +52,28 @@ export function PlanNotices({ line }: { line: Line }) {
       )}
     </View>
   )
+}
+
+/** Two moved the same portions before they saw each other: the later holds, and the earlier is taken off when it was seen. */
+function MovedTwice({ line }: { line: Line }) {
+  const t = useWords('line')
+  return line.overruled.map(({ pin, by }) => {
+    const ticket = line.tickets.find(({ items }) => items.some(({ id }) => id === pin.parts[0]?.itemId))
+    const item = ticket?.items.find(({ id }) => id === pin.parts[0]?.itemId)
+    const dish = line.dishes.find(({ id }) => id === item?.dishId)
+    const staffId = line.wishes.pinnedBy.get(by.pinId)?.staffId
+    const who = line.kitchen.staff.find(({ id }) => id === staffId)?.name ?? t('hand.twiceNobody')
+    return (
+      <Notice
+        key={pin.pinId}
+        kind="conflict"
+        isSmall
+        title={t('hand.twice', { dish: `${dish?.shortName ?? ''} ${ticket?.number ?? ''}`.trim(), who })}
+      >
+        <Button label={t('hand.twiceSeen')} onPress={() => sayWish({ kind: 'pin', isOff: true, ...pin })} />
+      </Notice>
+    )
+  })
 }
 
 function useWhyWords(line: Line): (why: OrderWhy) => string {

@@ -14,6 +14,7 @@ import { useWords } from '../words/i18n'
 import { BatchAmounts } from './BatchAmounts'
 import { FeedSwitch } from './FeedSwitch'
 import { FireButton, FireNotices } from './FireBar'
+import { DragBatches } from './hand/DragBatches'
 import { ByHand } from './hand/ByHand'
 import { HandsNext } from './HandsNext'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
@@ -145,17 +146,19 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
       </View>
       <ScrollView tabIndex={0} className="min-h-0 flex-1" {...seen.scroll} onLayout={seen.onLayout}>
         <View style={{ height: fullPx, paddingLeft: 8 }}>
-          <Lanes
-            line={line}
-            nowMs={nowMs}
-            geometry={GEOMETRY}
-            heightPx={fullPx}
-            chosenKey={batch?.key ?? null}
-            hasTitles={false}
-            isSeen={seen.isSeen}
-            onBatch={onBatch}
-            onRun={({ run }) => router.push(`/wok/${run.id}`)}
-          />
+          <DragBatches line={line} geometry={GEOMETRY} nowMs={nowMs}>
+            <Lanes
+              line={line}
+              nowMs={nowMs}
+              geometry={GEOMETRY}
+              heightPx={fullPx}
+              chosenKey={batch?.key ?? null}
+              hasTitles={false}
+              isSeen={seen.isSeen}
+              onBatch={onBatch}
+              onRun={({ run }) => router.push(`/wok/${run.id}`)}
+            />
+          </DragBatches>
           {line.kitchen.stations.map((station, index) =>
             placeLabels(
               things

@@ -45,6 +45,8 @@ export type Line = {
   runs: readonly ShownRun[]
   batches: readonly ShownBatch[]
   homeless: readonly ProposedBatch[]
+  /** What two moved at the same time. */
+  overruled: LineNow<Station, Dish, Run>['overruled']
   /** What is 86. */
   gone: readonly GoneBatch[]
   /** How the line was planned. */

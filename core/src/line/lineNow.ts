@@ -14,6 +14,7 @@ import { batchHands, type AtStation } from './plan/handsThread'
 import { lineInstance, type RunInHand, type TicketHead } from './plan/lineInstance'
 import { orderOf, toldOf, wantedOf, type LineOrder } from './plan/order'
 import { linePieces, type LinePiece } from './plan/pieces'
+import { overruledPins, type OverruledPin } from './plan/overruled'
 import { placedBatches, type PlannedBatch } from './plan/placed'
 import { firstPlan } from './plan/search'
 import { compareItems, sortWaiting, takenAt, wholeItem } from './plan/sortWaiting'
@@ -99,6 +100,8 @@ export type LineNow<S extends Station, D extends Dish, R extends OpenRun> = {
   gone: GoneBatch[]
   basis: LineBasis
   homeless: ProposedBatch[]
+  /** What somebody pinned, and somebody else pinned otherwise after. */
+  overruled: OverruledPin[]
   /** Batches whose time is not known at any station yet: neither placed nor without a home. */
   pending: ProposedBatch[]
   portionsWaiting: number
@@ -198,6 +201,7 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
     batches,
     gone: sorted.gone.map(({ item, because }) => ({ ...wholeItem(dishOf(item), item), because })),
     homeless: sorted.homeless.map((item) => wholeItem(dishOf(item), item)),
+    overruled: overruledPins(wishes, waiting),
     pending: sorted.pending.map((item) => wholeItem(dishOf(item), item)),
     portionsWaiting: waiting.reduce((sum, item) => sum + item.portions, 0),
     portionsBeyond: all.slice(MOST_PLANNED).reduce((sum, { portions }) => sum + portions, 0),

@@ -35,11 +35,16 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
   const pin = useMemo(() => pinOf(batch, newId), [batch])
   // Tapped twice it is one portion by itself, not two.
   const [aloneId] = useState(() => newId())
-  const say = (wanted: Pin) => {
+  /** A batch that had a pin of its own gives it up for this one. */
+  const say = (wanted: Pin, other: Pin | null = null) => {
     const { pin: before } = batch
-    sayWish({ kind: 'pin', isOff: false, ...wanted })
+    const off = other ? [{ kind: 'pin' as const, isOff: true, ...other }] : []
+    sayWish(...off, { kind: 'pin', isOff: false, ...wanted })
     toast(t('hand.pinned', { dish: `${batch.dish.shortName} ${batch.portions}` }), () =>
-      before ? sayWish({ kind: 'pin', isOff: false, ...before }) : sayWish({ kind: 'pin', isOff: true, ...wanted }),
+      sayWish(
+        before ? { kind: 'pin', isOff: false, ...before } : { kind: 'pin', isOff: true, ...wanted },
+        ...off.map((wish) => ({ ...wish, isOff: false })),
+      ),
     )
   }
   const price = (wanted: Pin) => {
@@ -97,7 +102,7 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
           key={other.key}
           label={t('hand.together', { portions: other.portions, tickets: words.tickets(other) })}
           detail={price(together(other))}
-          onPress={() => say(together(other))}
+          onPress={() => say(together(other), other.pin)}
         />
       ))}
       {first && batch.portions > 1 && (

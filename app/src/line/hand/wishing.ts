@@ -22,9 +22,14 @@ export const pinOf = (batch: ShownBatch, newId: () => string): Pin =>
   }
 
 /** What a pin costs all tickets, in seconds of lateness. */
-export function pinPrice(line: Line, pin: Pin, nowMs: number): LatenessChange {
-  const pins = [...line.wishes.pins.filter(({ pinId }) => pinId !== pin.pinId), pin]
-  return latenessChange(line.tickets, line.ups, lineWith(line, { pins }, nowMs).ups)
+export function pinPrice(
+  line: Line,
+  pin: Pin,
+  nowMs: number,
+  tickets: LineWishes['tickets'] = line.wishes.tickets,
+): LatenessChange {
+  const pins = [pin, ...line.wishes.pins.filter(({ pinId }) => pinId !== pin.pinId)]
+  return latenessChange(line.tickets, line.ups, lineWith(line, { pins, tickets }, nowMs).ups)
 }
 
 /** Batches that could be fried with this one: the same dish, cooked the same way, nobody's allergy. */

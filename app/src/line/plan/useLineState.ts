@@ -23,7 +23,10 @@ function unsentWishes(parcels: readonly Parcel[]): LineWish[] {
 }
 
 /** Says what was decided of the line. Without a network it is kept here and holds here until it is sent. */
-export function sayWish(wish: Wish): void {
-  const said = { ...wish, id: newId(), deviceId: deviceId(), staffId: currentSettings().cookId, ...stampNow() }
-  post({ kind: 'lineWishes', subjectId: wish.kind, path: '/line/wishes', body: { wishes: [LineWish.parse(said)] } })
+export function sayWish(...wishes: Wish[]): void {
+  const [first] = wishes
+  if (!first) return
+  const by = { deviceId: deviceId(), staffId: currentSettings().cookId }
+  const said = wishes.map((wish) => LineWish.parse({ ...wish, ...by, id: newId(), ...stampNow() }))
+  post({ kind: 'lineWishes', subjectId: first.kind, path: '/line/wishes', body: { wishes: said } })
 }

@@ -19,6 +19,7 @@ export type PlannedFrom = {
 /** A short text that is another one whenever a plan would have to be another one; of one kitchen it is the same on every device. */
 export function factsKey({ pieces, runs, stationIds, washedIds, pairs, wishes }: PlannedFrom): string {
   const { house, downStations, tickets, pins } = wishes
+  const waiting = new Set(pieces.map(({ item }) => item.itemId))
   return hashOf(
     JSON.stringify([
       pieces.map(({ id, portions, item }) => [id, portions, item.promisedAtMs, item.kind]).sort(byText),
@@ -29,7 +30,7 @@ export function factsKey({ pieces, runs, stationIds, washedIds, pairs, wishes }:
       pairs,
       house,
       [...tickets].sort(byText),
-      [...pins].sort((a, b) => (a.pinId < b.pinId ? -1 : 1)),
+      pins.filter(({ parts }) => parts.some(({ itemId }) => waiting.has(itemId))),
     ]),
   )
 }

@@ -1,7 +1,10 @@
 import fc from 'fast-check'
 import { holdOf, USUAL_HOLD } from './holds'
+import { overruledPins } from './overruled'
 import { linePieces } from './pieces'
 import { lineWishes, usualPairs, weightsOf, type SaidWish } from './wishes'
+
+const SAID = { staffId: null, deviceId: 'phone' }
 
 test('law: pieces hold every portion once, none over its cap; of a pin no more than the line has', () => {
   const item = (n: number, portions: number) => ({ itemId: `i${n}`, portions }) as never
@@ -41,7 +44,9 @@ test('law: of what was decided the last word holds, in whatever order it arrives
     fc.property(
       fc
         .array(anyWish, { maxLength: 12 })
-        .map((wishes) => wishes.map((wish, i): SaidWish => ({ ...wish, id: `w${i}`, atMs: i >> 1, counter: i & 1 })))
+        .map((wishes) =>
+          wishes.map((wish, i): SaidWish => ({ ...wish, ...SAID, id: `w${i}`, atMs: i >> 1, counter: i & 1 })),
+        )
         .chain((said) => fc.tuple(fc.constant(said), fc.shuffledSubarray(said, { minLength: said.length }))),
       ([said, shuffled]) => {
         expect(lineWishes(shuffled)).toEqual(lineWishes(said))
@@ -72,4 +77,41 @@ test('a dish holds as the kitchen says, else as is usual; at all never shorter t
   expect(holdOf({})).toEqual(USUAL_HOLD)
   expect(holdOf({ holdFreeS: 400 })).toEqual({ freeS: 400, mostS: 400 })
   expect(holdOf({ holdFreeS: 60, holdMostS: 240 })).toEqual({ freeS: 60, mostS: 240 })
+})
+
+describe('the same portions pinned twice', () => {
+  const parts = [{ itemId: 'i1', portions: 2 }]
+  const pin = (n: number, deviceId: string, change: object = {}): SaidWish => ({
+    ...{ kind: 'pin', pinId: `p${n}`, parts, stationId: null, notBeforeMs: null, isOff: false },
+    ...{ id: `w${n}`, staffId: 'aki', deviceId, atMs: n, counter: 0 },
+    ...change,
+  })
+  const waiting = [{ itemId: 'i1', portions: 2 }]
+  const overruled = (...said: SaidWish[]) =>
+    overruledPins(lineWishes(said), waiting).map(({ pin: { pinId }, by }) => `${pinId} by ${by.pinId}`)
+
+  test('two leads at once: the later holds, and the earlier is named', () => {
+    expect(overruled(pin(1, 'a'), pin(2, 'b'))).toEqual(['p1 by p2'])
+    expect(lineWishes([pin(1, 'a'), pin(2, 'b')]).pins.map(({ pinId }) => pinId)).toEqual(['p2', 'p1'])
+  })
+  test.each([
+    ['on one device it is a change of mind', [pin(1, 'a'), pin(2, 'a')]],
+    ['taken back it is none', [pin(1, 'a'), pin(2, 'b'), pin(2, 'b', { id: 'w3', atMs: 3, isOff: true })]],
+    [
+      'of a line that has enough for both it is none',
+      [
+        pin(1, 'a', { parts: [{ itemId: 'i1', portions: 1 }] }),
+        pin(2, 'b', { parts: [{ itemId: 'i1', portions: 1 }] }),
+      ],
+    ],
+    [
+      'of what is fired it is none',
+      [
+        pin(1, 'a', { parts: [{ itemId: 'gone', portions: 1 }] }),
+        pin(2, 'b', { parts: [{ itemId: 'gone', portions: 1 }] }),
+      ],
+    ],
+  ])('%s', (_name, said) => {
+    expect(overruled(...said)).toEqual([])
+  })
 })

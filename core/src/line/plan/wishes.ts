@@ -32,8 +32,10 @@ export type LineWish =
   | { kind: 'ticket'; ticketId: string; weight: number; notBeforeMs: number | null }
   | ({ kind: 'pin'; isOff: boolean } & Pin)
 
-/** A wish with its place in time. */
-export type SaidWish = LineWish & Stamped
+/** Who said it, and on which device. */
+export type WishedBy = { staffId: string | null; deviceId: string }
+/** A wish with its place in time, and who wishes it. */
+export type SaidWish = LineWish & Stamped & WishedBy
 
 /** What a wish is about: of several about one subject the last holds. */
 export function subjectOf(wish: LineWish): string {
@@ -63,7 +65,9 @@ export type LineWishes = {
   goneMatters: readonly string[]
   downStations: readonly string[]
   tickets: ReadonlyMap<string, { weight: number; notBeforeMs: number | null }>
+  /** The last first: where two ask for the same portions, the last has them. */
   pins: readonly Pin[]
+  pinnedBy: ReadonlyMap<string, WishedBy>
 }
 export const NO_WISHES: LineWishes = {
   pairs: null,
@@ -73,16 +77,23 @@ export const NO_WISHES: LineWishes = {
   downStations: [],
   tickets: new Map(),
   pins: [],
+  pinnedBy: new Map(),
 }
 
 /** Folds what was decided, in whatever order it came: the last word on each subject holds. */
 export function lineWishes(said: readonly SaidWish[]): LineWishes {
   const last = new Map<string, SaidWish>()
-  for (const wish of [...said].sort(compareEvents)) last.set(subjectOf(wish), wish)
+  for (const wish of [...said].sort(compareEvents)) {
+    last.delete(subjectOf(wish))
+    last.set(subjectOf(wish), wish)
+  }
   const of = <K extends LineWish['kind']>(kind: K) =>
     [...last.values()].filter((wish): wish is SaidWish & { kind: K } => wish.kind === kind)
   const [hands] = of('hands')
   const [weights] = of('weights')
+  const pins = of('pin')
+    .filter(({ isOff }) => !isOff)
+    .reverse()
   return {
     pairs: hands ? hands.pairs : null,
     house: weights ? { lateness: weights.lateness, holds: weights.holds, hands: weights.hands } : USUAL_HOUSE,
@@ -90,9 +101,8 @@ export function lineWishes(said: readonly SaidWish[]): LineWishes {
     goneMatters: of('component').flatMap(({ matterId, isGone }) => (isGone ? [matterId] : [])),
     downStations: of('station').flatMap(({ stationId, isDown }) => (isDown ? [stationId] : [])),
     tickets: new Map(of('ticket').map(({ ticketId, weight, notBeforeMs }) => [ticketId, { weight, notBeforeMs }])),
-    pins: of('pin')
-      .filter(({ isOff }) => !isOff)
-      .map(({ pinId, parts, stationId, notBeforeMs }) => ({ pinId, parts, stationId, notBeforeMs })),
+    pins: pins.map(({ pinId, parts, stationId, notBeforeMs }) => ({ pinId, parts, stationId, notBeforeMs })),
+    pinnedBy: new Map(pins.map(({ pinId, staffId, deviceId }) => [pinId, { staffId, deviceId }])),
   }
 }
 
