@@ -1,3 +1,5 @@
+import { RunPage } from 'contract/run'
+import { localDay } from 'core/time/localTime'
 import { expect, fireFirst, step, test, type Kitchen } from './kitchen'
 import { clipped, dataWords, ready, seriousFindings, settings, strangeWords } from './looks'
 
@@ -19,6 +21,12 @@ const SCREENS = [
   '/wok/rehearse',
   '/nowhere',
 ] as const
+
+/** The evening that the sample has on record. */
+async function eveningPath(kitchen: Kitchen): Promise<string> {
+  const { runs } = RunPage.parse(await (await fetch(`${kitchen.url}/api/record/runs`)).json())
+  return `/record/evening/${localDay(runs[0]!.firedAtMs, 'Europe/London')}`
+}
 
 /** Pages of a lot in each of its forms: cooling, ready, frozen. */
 async function lotPaths(kitchen: Kitchen): Promise<string[]> {
@@ -46,6 +54,10 @@ test('no serious accessibility finding on any screen, on steel or on paper', asy
   await page.goto(`${kitchen.url}/record/${runId}`)
   await ready(page)
   expect(await seriousFindings(page), 'record of a run').toEqual([])
+  await page.goto(kitchen.url + (await eveningPath(kitchen)))
+  await ready(page)
+  await expect(page.getByRole('heading', { name: 'What would have helped' })).toBeVisible()
+  expect(await seriousFindings(page), 'an evening looked back on').toEqual([])
   await page.goto(`${kitchen.url}/line/add`)
   await page.getByRole('button', { name: /^Duck and pickled greens/ }).click()
   expect(await seriousFindings(page), 'add, a dish chosen').toEqual([])
@@ -72,7 +84,7 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)
   const { runs } = (await (await fetch(`${kitchen.url}/api/record/runs`)).json()) as { runs: { id: string }[] }
-  const paths = [...SCREENS, `/record/${runs[0]!.id}`]
+  const paths = [...SCREENS, `/record/${runs[0]!.id}`, await eveningPath(kitchen)]
   for (const path of paths) {
     await page.goto(kitchen.url + path)
     await expect(page.getByText(/~/).first()).toBeVisible()

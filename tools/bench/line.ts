@@ -4,7 +4,7 @@ import { planByRule, planInstance, planList } from '../../core/src/line/planner/
 import type { LineInstance } from '../../core/src/line/planner/instance'
 import { exactPoints } from '../../core/src/test/exactLine'
 import { rushOf, tinyInstance } from '../../core/src/test/lineInstances'
-import { onlineEvening } from '../../core/src/test/onlineLine'
+import { onlineEvening } from '../../core/src/line/past/onlineEvening'
 import { report } from './report'
 
 const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8]

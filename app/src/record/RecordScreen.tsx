@@ -1,4 +1,5 @@
 import type { RunRow } from 'contract/run'
+import { localDay } from 'core/time/localTime'
 import { useRouter } from 'expo-router'
 import { Pressable, View } from 'react-native'
 import { useKitchen } from '../setup/useKitchen'
@@ -13,6 +14,7 @@ import { VirtualList } from '../ui/VirtualList'
 import { formatClock, formatDay, formatLate, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { download } from '../device/download'
+import { LookBack } from './evening/LookBack'
 import { useRecord } from './useRecord'
 import { WideRecord } from './WideRecord'
 
@@ -51,12 +53,15 @@ function PhoneRecord() {
         <VirtualList<RecordLine>
           items={byDay(rows, zone)}
           keyOf={(line) => (line.kind === 'day' ? line.day : line.run.id)}
-          estimatePx={(line) => (line.kind === 'day' ? 44 : 72)}
+          estimatePx={(line) => (line.kind === 'day' ? 64 : 72)}
           render={(line) =>
             line.kind === 'day' ? (
-              <Text role="heading" aria-level={2} weight="bold" tone="ash" className="px-4 pb-1 pt-4">
-                {t('runsOn', { day: line.day })}
-              </Text>
+              <View className="flex-row items-end justify-between gap-3 px-4 pb-1 pt-3">
+                <Text role="heading" aria-level={2} weight="bold" tone="ash" className="min-w-0 flex-1">
+                  {t('runsOn', { day: line.day })}
+                </Text>
+                <LookBack day={line.localDay} zone={zone} />
+              </View>
             ) : (
               <RunLine row={line.run} zone={zone} />
             )
@@ -77,7 +82,7 @@ function PhoneRecord() {
   )
 }
 
-type RecordLine = { kind: 'day'; day: string } | { kind: 'run'; run: RunRow }
+type RecordLine = { kind: 'day'; day: string; localDay: string } | { kind: 'run'; run: RunRow }
 
 /** Runs newest first, under the day in the kitchen's zone on which they were fired. */
 function byDay(rows: readonly RunRow[], zone: string): RecordLine[] {
@@ -88,7 +93,7 @@ function byDay(rows: readonly RunRow[], zone: string): RecordLine[] {
     before = day
     return isNew
       ? [
-          { kind: 'day', day },
+          { kind: 'day', day, localDay: localDay(run.firedAtMs, zone) },
           { kind: 'run', run },
         ]
       : [{ kind: 'run', run }]

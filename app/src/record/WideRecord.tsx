@@ -18,6 +18,7 @@ import { formatDay } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useRun } from '../wok/useRuns'
 import { EveningStrip } from './EveningStrip'
+import { LookBack } from './evening/LookBack'
 import { RunBody } from './RunBody'
 import { runColumns } from './runColumns'
 import { useRecord } from './useRecord'
@@ -50,13 +51,18 @@ export function WideRecord() {
       <View className="min-h-0 flex-1 flex-row">
         <View className="min-h-0 min-w-0 flex-1 gap-2 p-4">
           <Heading record={record} />
-          {evening.length > 0 && (
-            <EveningStrip
-              runs={evening}
-              stationName={(id) => nameOf(kitchen?.stations, id)}
-              timeZone={zone}
-              chosenId={chosen?.id ?? null}
-            />
+          {evening.length > 0 && stripDay && (
+            <View className="flex-row items-center gap-3">
+              <View className="min-w-0 flex-1">
+                <EveningStrip
+                  runs={evening}
+                  stationName={(id) => nameOf(kitchen?.stations, id)}
+                  timeZone={zone}
+                  chosenId={chosen?.id ?? null}
+                />
+              </View>
+              <LookBack day={stripDay} zone={zone} />
+            </View>
           )}
           {record.isPending ? (
             <Loading what={t('loading')} />

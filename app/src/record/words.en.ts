@@ -1,4 +1,5 @@
 import { tasteWords } from '../book/taste/words.en'
+import { eveningWords } from './evening/words.en'
 import { faultWords } from './fault/words.en'
 
 export const record = {
@@ -65,6 +66,7 @@ export const record = {
   checkNo: '{{what}}: not yet at {{time}}, {{read}}',
   tasted: '{{time}} tasted: {{verdict}}',
   taste: tasteWords,
+  evening: eveningWords,
   checkSeen: 'by eye',
   riceReading: {
     always: 'Rice: read in every batch of this house.',

@@ -38,7 +38,12 @@ beforeAll(async () => {
      SELECT ?, seq, '{"key":"0123456789abcdef","batches":[],"why":[]}', 'tablet', 1700000000000 + seq FROM seq_1_to_${WORDS}`,
     [kitchenId],
   )
-  await pool.query('ANALYZE TABLE rice_demand, station_event, tasting, outbox, mise_event')
+  await pool.query(
+    `INSERT INTO line_wish (kitchen_id, id, subject, wish, at_ms, received_at_ms)
+     SELECT ?, UUID(), CONCAT('pin ', seq), '{}', 1700000000000 + seq, 0 FROM seq_1_to_${WORDS}`,
+    [kitchenId],
+  )
+  await pool.query('ANALYZE TABLE line_wish, rice_demand, station_event, tasting, outbox, mise_event')
 }, 180_000)
 afterAll(() => kitchen.close())
 
@@ -109,6 +114,7 @@ test('no read of a screen walks through a table that grows', async () => {
     '/learned/dish/duck',
     '/record/runs',
     `/record/runs?day=${today}`,
+    `/record/evenings/${today}`,
     '/record/runs?dish=duck',
     '/rice/lots',
     '/rice/lots/past',

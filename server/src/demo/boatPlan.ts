@@ -4,12 +4,14 @@ import type { Ticket } from 'contract/ticket'
 import { heatOf } from 'core/line/batchScore'
 import { lineNow, type LineBatch } from 'core/line/lineNow'
 import { orderOf } from 'core/line/plan/order'
-import { searchedPlan } from 'core/line/plan/search'
+import { onlineEvening } from 'core/line/past/onlineEvening'
 import { NO_WISHES } from 'core/line/plan/wishes'
+import { planList } from 'core/line/planner/planInstance'
+import type { WantedBatch } from 'core/line/planner/placeList'
 import { roughStationTimes, type StationTimes } from 'core/line/stationTimes'
 
 /** Enough for the past evenings of a demo; a line that is looked at spends more. */
-const EVALUATIONS = 2000
+const EVALUATIONS = 400
 
 /** How long each dish takes at each station, worked out once for all boats of the demo. */
 export function demoTimes(kitchen: Kitchen): (dish: Dish, station: Station) => StationTimes | null {
@@ -24,7 +26,7 @@ export function demoTimes(kitchen: Kitchen): (dish: Dish, station: Station) => S
   }
 }
 
-/** A boat's tickets as the line would plan them when the last of them is there. */
+/** A boat's tickets as the line would plan them while they come in, one by one: nobody knows the next one yet. */
 export function boatPlan(
   kitchen: Kitchen,
   dishes: readonly Dish[],
@@ -47,6 +49,17 @@ export function boatPlan(
     nowMs,
   }
   const { basis } = lineNow(line)
-  const { list } = searchedPlan(basis.instance, null, { evaluations })
+  const placedAtMs = new Map<string, number>(tickets.map((ticket) => [ticket.id, ticket.placedAtMs]))
+  const boat = {
+    ...basis.instance,
+    tickets: basis.instance.tickets.map((ticket) => ({ ...ticket, at: (placedAtMs.get(ticket.id) ?? nowMs) / 1000 })),
+  }
+  let told: WantedBatch[] = []
+  const { batches } = onlineEvening(boat, (known) => {
+    const { plan, list } = planList(known, { evaluations, start: told })
+    told = list
+    return plan.batches
+  })
+  const list = batches.map(({ station, parts, start }) => ({ station, parts, notBefore: start }))
   return lineNow({ ...line, orderFor: () => orderOf(list, basis.pieces) }).batches
 }

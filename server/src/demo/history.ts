@@ -44,10 +44,15 @@ export async function cookPastBoats(
       placed.push(...(await placeTickets(connection, kitchen.id, [ids], landsAtMs + atMs)))
     }
     const batches = boatPlan(kitchen, dishes, placed, timesOf, landsAtMs)
-    let upAtMs = landsAtMs
-    for (const batch of batches)
-      upAtMs = Math.max(upAtMs, await cookBatch(connection, kitchen, batch, freeAtMs, random))
-    for (const ticket of placed) await handOver(connection, kitchen.id, ticket.id, upAtMs + 30_000)
+    const upAtMs = new Map<string, number>()
+    for (const batch of batches) {
+      const endsAtMs = await cookBatch(connection, kitchen, batch, freeAtMs, random)
+      for (const { ticketId } of batch.parts) upAtMs.set(ticketId, Math.max(endsAtMs, upAtMs.get(ticketId) ?? 0))
+    }
+    for (const { id } of placed) {
+      const passS = 15 + 60 * random() * random()
+      await handOver(connection, kitchen.id, id, Math.round((upAtMs.get(id) ?? landsAtMs) + passS * 1000))
+    }
   }
 }
 

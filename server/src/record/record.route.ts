@@ -1,9 +1,13 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import { RunFilter, RunPage, type RunRow } from 'contract/run'
+import { Evening } from 'contract/evening'
+import { Day } from 'contract/ids'
 import { dayAfter, instantOf } from 'core/time/localTime'
+import type { Pool } from 'mysql2/promise'
 import { csvAttachment } from '../http/attachment'
 import { json, newRouter } from '../http/context'
 import { findKitchen } from '../setup/kitchen.sql'
+import { findEvening } from './evening.sql'
 import { listPastRuns, type RunPageKey } from './record.sql'
 import { runsCsv } from './runs.csv'
 
@@ -29,20 +33,24 @@ const getCsv = createRoute({
   responses: { 200: { ...csv, description: 'Runs that are over, a line a run, at most the newest 20,000' } },
 })
 
+const getEvening = createRoute({
+  method: 'get',
+  path: '/record/evenings/{day}',
+  request: { params: z.object({ day: Day }) },
+  responses: { 200: json(Evening, 'The line on a day of the kitchen: its tickets, its runs, and what was decided') },
+})
+
 export const recordRoutes = newRouter()
   .openapi(getPage, async (c) => {
     const { pool, kitchenId } = c.var.kitchen
     const { before: key, day, dish, station, cook, trouble } = c.req.valid('query')
-    const timeZone = (await findKitchen(pool, kitchenId))?.timeZone ?? 'UTC'
+    const timeZone = await timeZoneOf(pool, kitchenId)
     const filter = {
       dishId: dish,
       stationId: station,
       cookId: cook,
       isTrouble: trouble !== undefined,
-      span:
-        day === undefined
-          ? undefined
-          : { fromMs: instantOf(day, 0, timeZone), toMs: instantOf(dayAfter(day), 0, timeZone) },
+      span: day === undefined ? undefined : daySpan(day, timeZone),
     }
     const runs = await listPastRuns(pool, kitchenId, readKey(key), PAGE_SIZE + 1, filter)
     const last = runs.length > PAGE_SIZE ? runs[PAGE_SIZE - 1] : undefined
@@ -53,6 +61,18 @@ export const recordRoutes = newRouter()
     const runs = await listPastRuns(pool, kitchenId, null, MAX_CSV_RUNS)
     return c.text(runsCsv(runs), 200, csvAttachment('okazu-runs.csv'))
   })
+  .openapi(getEvening, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    const span = daySpan(c.req.valid('param').day, await timeZoneOf(pool, kitchenId))
+    return c.json(await findEvening(pool, kitchenId, span), 200)
+  })
+
+const timeZoneOf = async (pool: Pool, kitchenId: string): Promise<string> =>
+  (await findKitchen(pool, kitchenId))?.timeZone ?? 'UTC'
+const daySpan = (day: string, timeZone: string) => ({
+  fromMs: instantOf(day, 0, timeZone),
+  toMs: instantOf(dayAfter(day), 0, timeZone),
+})
 const keyOf = (row: RunRow) => `${row.firedAtMs}_${row.id}`
 
 function readKey(text: string | undefined): RunPageKey | null {

@@ -1,5 +1,9 @@
+import { Evening } from 'contract/evening'
 import { Run, RunPage } from 'contract/run'
+import { wholeAt } from 'core/line/past/lateTickets'
+import { localDay } from 'core/time/localTime'
 import { parse } from 'csv-parse/sync'
+import { v7 as newId } from 'uuid'
 import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { runCsv, runsCsv } from './runs.csv'
 
@@ -56,4 +60,50 @@ test('the sample history is alive: late and punctual runs, checks answered, ever
   expect(runs.every((run) => run.state === 'finished')).toBe(true)
   expect(runs.some((run) => (run.actualS ?? 0) > run.plannedS)).toBe(true)
   expect(new Set(runs.map((run) => run.stationId)).size).toBe(3)
+})
+
+describe('an evening', () => {
+  const eveningOf = async (day: string) => {
+    const { status, json } = await send(kitchen.app, 'GET', `/record/evenings/${day}`)
+    expect(status).toBe(200)
+    return Evening.parse(json)
+  }
+  const dayOf = (ms: number) => localDay(ms, 'Europe/London')
+
+  test('holds the runs of its day and the tickets that they were for, each of them whole', async () => {
+    const { runs } = await page()
+    const day = dayOf(runs.at(-1)!.firedAtMs)
+    const evening = await eveningOf(day)
+    const ofDay = runs.filter(({ firedAtMs }) => dayOf(firedAtMs) === day).map(({ id }) => id)
+    expect(ofDay.filter((id) => !evening.runs.some((run) => run.id === id))).toEqual([])
+    expect(evening.runs.every(({ firedAtMs }) => dayOf(firedAtMs) === day)).toBe(true)
+    expect(evening.tickets.every((ticket) => wholeAt(ticket, evening.runs) !== null)).toBe(true)
+    expect(evening.isCut).toBe(false)
+  })
+  test('of a day without a run is empty; of no day at all it is refused', async () => {
+    expect(await eveningOf('2020-02-29')).toMatchObject({ tickets: [], runs: [], isCut: false })
+    expect((await send(kitchen.app, 'GET', '/record/evenings/yesterday')).status).toBe(422)
+    expect((await send(kitchen.app, 'GET', '/record/evenings/2026-02-30')).status).toBe(422)
+  })
+  test('says the hands and the stations that were down as they stood on that day', async () => {
+    const atMs = Math.round(kitchen.clock.now())
+    const said = { deviceId: 'phone', staffId: null, counter: 0 }
+    const down = (isDown: boolean, ms: number) => ({
+      ...said,
+      id: newId(),
+      kind: 'station',
+      stationId: 'ring-b',
+      isDown,
+      atMs: ms,
+    })
+    const wishes = [
+      { ...said, id: newId(), kind: 'hands', pairs: 1, atMs: atMs - 9000 },
+      down(true, atMs - 8000),
+      down(false, atMs - 2000),
+    ]
+    expect((await send(kitchen.app, 'POST', '/line/wishes', { wishes })).status).toBe(200)
+    const today = await eveningOf(dayOf(atMs))
+    expect(today).toMatchObject({ pairs: 1, downs: [{ stationId: 'ring-b', fromMs: atMs - 8000, toMs: atMs - 2000 }] })
+    expect(await eveningOf(dayOf(atMs - 3 * 86_400_000))).toMatchObject({ pairs: null, downs: [] })
+  })
 })

@@ -18,6 +18,7 @@ import { lockItems, type LockedItem } from './lockItems.sql'
 import { changesOfRun, settleRun } from './settle'
 import { checkStaff } from '../setup/checkStaff'
 import { findStationPast } from './stations.sql'
+import { findToldStation } from './told.sql'
 
 /** The batch came without a score that holds: one must be derived, outside the transaction, and the batch fired again. */
 export class ScoreNeeded extends Error {
@@ -124,7 +125,7 @@ export async function fireRun(
     marks: [...marks],
     washedAtMs: allergies.length > 0 && isWashed(past) ? past.washedAtMs : null,
   }
-  await insertRun(connection, kitchen.id, run)
+  await insertRun(connection, kitchen.id, run, await findToldStation(connection, kitchen.id, parts))
   const rice = await drawRice(connection, kitchen, run, result.batch.riceMassG, nowMs)
   const { lots } = rice
   await insertRunLots(connection, kitchen.id, run.id, lots)

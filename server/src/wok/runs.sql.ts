@@ -122,12 +122,17 @@ export async function openRunIdAt(db: Db, kitchenId: string, stationId: string):
 
 type RunToInsert = Omit<Run, 'state' | 'endedAtMs' | 'events' | 'score' | 'lots'> & { score: Score }
 
-export async function insertRun(connection: PoolConnection, kitchenId: string, run: RunToInsert): Promise<void> {
+export async function insertRun(
+  connection: PoolConnection,
+  kitchenId: string,
+  run: RunToInsert,
+  toldStationId: string | null,
+): Promise<void> {
   await connection.execute(
     `INSERT INTO run (kitchen_id, id, dish_id, dish_version, dish_name, station_id, cook_id, portions, rice_mass_g,
                       planned_s, fired_at_ms, promised_at_ms, hands_free, is_unconfirmed, twice_portions, modifiers,
-                      allergies, ticket_numbers, score, engine, marks, washed_at_ms)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+                      allergies, ticket_numbers, score, engine, marks, washed_at_ms, told_station_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       kitchenId,
       run.id,
@@ -151,6 +156,7 @@ export async function insertRun(connection: PoolConnection, kitchenId: string, r
       run.score.engine,
       JSON.stringify(run.marks ?? []),
       run.washedAtMs ?? null,
+      toldStationId,
     ],
   )
   for (const part of run.parts) {

@@ -29,6 +29,10 @@ export function checkPlan(instance: LineInstance, plan: LineSchedule): Checked {
   return { feasible: errors.length === 0, errors, objective }
 }
 
+/** The batches of a plan with their set-ups and ends, in the order of their starts; empty where the plan cannot be read. */
+export const friedPlan = (instance: LineInstance, plan: LineSchedule): Fried[] =>
+  readBatches(instance, plan, allParts(instance, new Set(plan.gone)), () => undefined) ?? []
+
 /** Grants the stock again and compares. */
 function checkGone(instance: LineInstance, plan: LineSchedule, say: Say): Set<string> {
   const left = new Map(Object.entries(instance.stock))

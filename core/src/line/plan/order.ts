@@ -58,3 +58,9 @@ export function toldOf(wanted: readonly { station: string; parts: readonly strin
   for (const { station, parts } of wanted) if (!first.has(station)) first.set(station, { station, parts })
   return [...first.values()]
 }
+
+/** The station at which an order has the first of a batch's portions; null where it names none of them. */
+export function toldStation({ batches }: LineOrder, parts: readonly { itemId: string }[]): string | null {
+  const ids = new Set(parts.map(({ itemId }) => itemId))
+  return batches.find((one) => one.parts.some(({ itemId }) => ids.has(itemId)))?.stationId ?? null
+}

@@ -1,5 +1,5 @@
 import { rushOf } from '../../test/lineInstances'
-import { onlineEvening } from '../../test/onlineLine'
+import { onlineEvening } from '../past/onlineEvening'
 import { planByRule, planList } from './planInstance'
 import type { WantedBatch } from './placeList'
 

@@ -30,7 +30,7 @@ export async function copyRuns(pool: Pool, kitchenId: string, wanted: number, da
     await sql(`INSERT INTO run SELECT kitchen_id, ${id('old_run', 'id')}, dish_id, dish_version, dish_name, station_id, cook_id,
                  portions, rice_mass_g, planned_s, fired_at_ms - @ago, promised_at_ms - @ago, hands_free, is_unconfirmed,
                  twice_portions, modifiers, allergies, ticket_numbers, score, engine, state, ended_at_ms - @ago,
-                 marks, washed_at_ms - @ago, rice_reading, rice_read FROM old_run WHERE kitchen_id = ? AND state <> 'open'`)
+                 marks, washed_at_ms - @ago, rice_reading, rice_read, told_station_id FROM old_run WHERE kitchen_id = ? AND state <> 'open'`)
     await sql(`INSERT INTO run_part SELECT kitchen_id, ${id('old_run_part', 'run_id')}, ${id('old_run_part', 'item_id')},
                  ${id('old_run_part', 'ticket_id')}, portions FROM old_run_part WHERE kitchen_id = ?`)
     await sql(`INSERT INTO run_event SELECT kitchen_id, ${id('old_run_event', 'id')}, ${id('old_run_event', 'run_id')}, device_id, kind,

@@ -1,5 +1,5 @@
-import { checkPlan } from '../line/check/checkPlan'
-import type { FrozenBatch, LineBatch, LineInstance, ToldBatch } from '../line/planner/instance'
+import { checkPlan } from '../check/checkPlan'
+import type { FrozenBatch, LineBatch, LineInstance, ToldBatch } from '../planner/instance'
 
 /** How an evening went that was planned again whenever a ticket came in. */
 export type OnlineEvening = {
@@ -8,6 +8,7 @@ export type OnlineEvening = {
   replans: number
   /** Replans after which a station's cook had to be told of another batch than the one that was shown as next. */
   toldChanged: number
+  batches: readonly LineBatch[]
   /** What the checker has against the evening as it was fried. */
   errors: readonly unknown[]
 }
@@ -39,7 +40,7 @@ export function onlineEvening(evening: LineInstance, replan: Replan): OnlineEven
   }
   const plan = { instance: evening.id, gone: [], batches }
   const { objective, errors } = checkPlan({ ...evening, now: 0, frozen: [], told: [] }, plan)
-  return { points: objective ?? Infinity, replans: arrivals.length, toldChanged, errors }
+  return { points: objective ?? Infinity, replans: arrivals.length, toldChanged, batches, errors }
 }
 
 /** Its set-up, at the longest, has begun. */
