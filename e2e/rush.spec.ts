@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { LineState } from 'contract/line'
 import { Pass, TicketList, type NewTicketBody } from 'contract/ticket'
-import { expect, fireButton, hold, step, test, told, type Kitchen } from './kitchen'
+import { cookSaid, expect, fireButton, hold, step, test, told, type Kitchen } from './kitchen'
 
 const MIN_MS = 60_000
 
@@ -21,7 +21,7 @@ const wave = (kitchen: Kitchen, n: number): NewTicketBody[] => [
 const line = async (kitchen: Kitchen) => LineState.parse(await (await fetch(`${kitchen.url}/api/line`)).json())
 const gone = (page: Page, dish: string) => page.getByText(new RegExp(`^${dish} .* it is 86`)).first()
 
-test('a rush of three waves, an allergy, a broken ring, an 86 and one cook fewer: the plan is followed to the end', async ({
+test('a rush of three waves, an allergy, a broken ring, an 86, one cook fewer and a late one: the plan is followed to the end', async ({
   kitchen,
   open,
 }) => {
@@ -69,7 +69,9 @@ test('a rush of three waves, an allergy, a broken ring, an 86 and one cook fewer
       }
       await told(page)
       await expect.poll(() => washOrFire(page, kitchen), { timeout: 40_000, intervals: [300] }).toBe(true)
-      await cookThrough(page, kitchen, page.url().split('/').at(-1)!)
+      const runId = page.url().split('/').at(-1)!
+      if (fired === 1) await beLate(page, kitchen, runId)
+      await cookThrough(page, kitchen, runId)
       await page.goto(`${kitchen.url}/line`)
     }
     await expect.poll(async () => (await kitchen.tickets()).length).toBe(0)
@@ -102,6 +104,15 @@ async function washOrFire(page: Page, kitchen: Kitchen): Promise<boolean> {
     return true
   }
   return false
+}
+
+/** A cook who is late, and says so: the rest of the run moves, and with it what is fried after. */
+async function beLate(page: Page, kitchen: Kitchen, runId: string): Promise<void> {
+  await expect(step(page)).toBeVisible()
+  for (let n = 0; n < 3; n += 1) await page.getByRole('button', { name: '+10 s' }).click()
+  await expect
+    .poll(async () => cookSaid(await kitchen.run(runId)).filter(({ kind }) => kind === 'later').length)
+    .toBe(3)
 }
 
 /** Lets a run go on by itself, and answers its checks. */

@@ -1,5 +1,4 @@
 import { RunPage } from 'contract/run'
-import { localDay } from 'core/time/localTime'
 import { expect, fireFirst, step, test, type Kitchen } from './kitchen'
 import { clipped, dataWords, ready, seriousFindings, settings, strangeWords } from './looks'
 
@@ -25,7 +24,8 @@ const SCREENS = [
 /** The evening that the sample has on record. */
 async function eveningPath(kitchen: Kitchen): Promise<string> {
   const { runs } = RunPage.parse(await (await fetch(`${kitchen.url}/api/record/runs`)).json())
-  return `/record/evening/${localDay(runs[0]!.firedAtMs, 'Europe/London')}`
+  const day = new Intl.DateTimeFormat('sv-SE', { timeZone: 'Europe/London' }).format(runs[0]!.firedAtMs)
+  return `/record/evening/${day}`
 }
 
 /** Pages of a lot in each of its forms: cooling, ready, frozen. */

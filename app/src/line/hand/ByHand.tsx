@@ -12,10 +12,12 @@ import { useWords } from '../../words/i18n'
 import { sayWish } from '../plan/useLineState'
 import { useLineWords } from '../lineWords'
 import type { Line, ShownBatch } from '../useLinePlan'
-import { likeBatches, pinOf, pinPrice } from './wishing'
+import { usePrices } from './usePrices'
+import { likeBatches, pinOf } from './wishing'
 
 const WAITS_MIN = [0, 5, 10, 20] as const
 const MIN_MS = 60_000
+const NOTICED_S = 5
 /** Batches to go with: the next ones. */
 const MOST_LIKES = 3
 
@@ -47,21 +49,27 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
       ),
     )
   }
-  const price = (wanted: Pin) => {
-    const { moreS } = pinPrice(line, wanted, nowMs)
-    if (Math.abs(moreS) < 5) return undefined
-    return moreS > 0 ? t('hand.costs', { time: formatClock(moreS) }) : t('hand.saves', { time: formatClock(-moreS) })
-  }
   const stations = line.kitchen.stations.filter(
     ({ id, kind }) => kind === batch.dish.stationKind && !line.wishes.downStations.includes(id),
   )
   const waitMin = pin.notBeforeMs === null ? 0 : Math.max(1, Math.round((pin.notBeforeMs - nowMs) / MIN_MS))
+  const waits = WAITS_MIN.map((min) => ({ min, notBeforeMs: min === 0 ? null : Math.round(nowMs + min * MIN_MS) }))
   const likes = likeBatches(line, batch).slice(0, MOST_LIKES)
   const together = (other: ShownBatch): Pin => ({
     ...pin,
     parts: [...pin.parts, ...other.parts.map(({ itemId, portions }) => ({ itemId, portions }))],
   })
   const first = pin.parts[0]
+  const prices = usePrices(line, batch.key, [
+    ...stations.map(({ id }) => ({ key: id, pin: { ...pin, stationId: id } })),
+    ...waits.map(({ min, notBeforeMs }) => ({ key: `${min}`, pin: { ...pin, notBeforeMs } })),
+    ...likes.map((other) => ({ key: other.key, pin: together(other) })),
+  ])
+  const price = (key: string | number) => {
+    const moreS = prices.get(`${key}`) ?? 0
+    if (Math.abs(moreS) < NOTICED_S) return undefined
+    return moreS > 0 ? t('hand.costs', { time: formatClock(moreS) }) : t('hand.saves', { time: formatClock(-moreS) })
+  }
   return (
     <View className="gap-1 border-t border-edge pt-2">
       <Text role="heading" aria-level={3} weight="bold">
@@ -74,7 +82,7 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
             key={id}
             role="radio"
             label={name}
-            note={id === batch.stationId ? undefined : price({ ...pin, stationId: id })}
+            note={id === batch.stationId ? undefined : price(id)}
             isChosen={id === batch.stationId}
             onChoose={() => say({ ...pin, stationId: id })}
           />
@@ -82,15 +90,14 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
       </View>
       <Text tone="ash">{t('hand.notBefore')}</Text>
       <View role="radiogroup" aria-label={t('hand.notBefore')} className="-ml-3 flex-row flex-wrap">
-        {WAITS_MIN.map((min) => {
-          const notBeforeMs = min === 0 ? null : Math.round(nowMs + min * MIN_MS)
+        {waits.map(({ min, notBeforeMs }) => {
           const isChosen = min === 0 ? pin.notBeforeMs === null : min === waitMin
           return (
             <Choice
               key={min}
               role="radio"
               label={min === 0 ? t('hand.asPlanned') : t('hand.inMin', { n: min })}
-              note={isChosen ? undefined : price({ ...pin, notBeforeMs })}
+              note={isChosen ? undefined : price(min)}
               isChosen={isChosen}
               onChoose={() => say({ ...pin, notBeforeMs })}
             />
@@ -101,7 +108,7 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
         <Button
           key={other.key}
           label={t('hand.together', { portions: other.portions, tickets: words.tickets(other) })}
-          detail={price(together(other))}
+          detail={price(other.key)}
           onPress={() => say(together(other), other.pin)}
         />
       ))}

@@ -13,7 +13,7 @@ import { kitchenNowMs } from '../../device/clock'
 import { newId } from '../../device/ids'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
-import { formatClock } from '../../words/format'
+import { formatClock, formatTimeS } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { laneX, yAt, type LaneGeometry } from '../laneGeometry'
 import { useLineWords } from '../lineWords'
@@ -93,7 +93,7 @@ function Ghost({ line, geometry, nowMs, batch, drop }: Held & Omit<DragBatchesPr
   const isRight = lane + 1 < line.kitchen.stations.length || line.kitchen.stations.length === 1
   const xPx = 8 + laneX(geometry, lane)
   return (
-    <View className="pointer-events-none absolute inset-0">
+    <View className="pointer-events-none absolute inset-0 z-10">
       <View
         className={`absolute border-2 ${drop.isPossible ? 'border-celadon' : 'border-dashed border-line'}`}
         style={{ left: xPx, top: topPx, width: geometry.channelPx, height: Math.max(24, heightPx) }}
@@ -107,7 +107,7 @@ function Ghost({ line, geometry, nowMs, batch, drop }: Held & Omit<DragBatchesPr
           <>
             <Text>
               {drop.laterS > 0
-                ? t('hand.dragLater', { time: words.time(startMs) })
+                ? t('hand.dragLater', { time: formatTimeS(startMs, line.kitchen.timeZone) })
                 : drop.laterS < 0
                   ? t('hand.dragFirst', { tickets: words.tickets(batch) })
                   : t('hand.dragAsPlanned')}

@@ -1,16 +1,26 @@
 import { latenessChange, type LatenessChange } from 'core/line/plan/lateness'
+import { orderOf, wantedOf, type LineOrder } from 'core/line/plan/order'
+import { searchedPlan } from 'core/line/plan/search'
 import type { LineWishes, Pin } from 'core/line/plan/wishes'
 import { lineOf, type Line, type ShownBatch } from '../useLinePlan'
 
-/** The line as it would be with other wishes, planned at once from the order at hand. */
-export const lineWith = (line: Line, wishes: Partial<LineWishes>, nowMs: number): Line =>
-  lineOf({
-    ...line,
-    runs: line.runs.map(({ run }) => run),
-    wishes: { ...line.wishes, ...wishes },
-    orderFor: () => line.basis.order,
-    nowMs,
-  })
+/** Plans tried for a wish: a price is asked while a finger waits. */
+const TRIED = 400
+
+/** The line as it would be with other wishes: the order at hand with what is new in it, and a short search around that. */
+export function lineWith(line: Line, wishes: Partial<LineWishes>, nowMs: number): Line {
+  const planned = (order: LineOrder) =>
+    lineOf({
+      ...line,
+      runs: line.runs.map(({ run }) => run),
+      wishes: { ...line.wishes, ...wishes },
+      orderFor: () => order,
+      nowMs,
+    })
+  const { instance, pieces, order } = planned(line.basis.order).basis
+  const { list } = searchedPlan(instance, wantedOf(order, pieces), { evaluations: TRIED })
+  return planned(orderOf(list, pieces))
+}
 
 /** The pin that a batch has, or one of its own that asks for nothing yet. */
 export const pinOf = (batch: ShownBatch, newId: () => string): Pin =>

@@ -12,6 +12,11 @@ export function LookBack({ day, zone }: { day: string; zone: string }) {
   const router = useRouter()
   const name = t('evening.openOn', { day: formatDay(instantOf(day, NOON_MIN, zone), zone) })
   return (
-    <Button size="body" label={t('evening.open')} accessibleName={name} onPress={() => router.push(`/record/evening/${day}`)} />
+    <Button
+      size="body"
+      label={t('evening.open')}
+      accessibleName={name}
+      onPress={() => router.push(`/record/evening/${day}`)}
+    />
   )
 }
