@@ -25,6 +25,7 @@ export const SCREENS = [
   '/book/ingredients/onion',
   '/record',
   '/setup',
+  '/setup/waves',
   '/setup/station/ring-b',
   '/setup/station/ring-b/calibrate',
 ] as const

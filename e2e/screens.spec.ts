@@ -16,6 +16,7 @@ const SCREENS = [
   '/setup/station/ring-b',
   '/setup/station/ring-b/calibrate',
   '/setup/parts',
+  '/setup/waves',
   '/book/duck/what-if',
   '/wok/rehearse',
   '/nowhere',

@@ -23,6 +23,24 @@ export type Station = z.infer<typeof Station>
 /** Somebody who works here; a lead may accept rice and allergens. */
 export const Staff = z.strictObject({ id: Slug, name: Name, role: z.enum(['lead', 'cook', 'prep', 'trainee']) })
 
+const minuteOfDay = z.int().min(0).max(1439)
+/** Waves of orders on some weekdays: from the first to the last at the latest, so many minutes apart. */
+export const WaveSpan = z
+  .strictObject({
+    /** Monday is 1, Sunday 7. */
+    weekdays: z.array(z.int().min(1).max(7)).min(1, 'choose a day').max(7),
+    fromMin: minuteOfDay,
+    toMin: minuteOfDay,
+    everyMin: z.int('whole minutes').min(5, 'at least 5 minutes apart').max(720, 'at most 12 hours apart'),
+  })
+  .refine((span) => span.toMin >= span.fromMin, { message: 'the last is not before the first', path: ['toMin'] })
+/** The timetable of the kitchen's waves of orders, and how long each stays. */
+export const Waves = z.strictObject({
+  spans: z.array(WaveSpan).max(20, 'at most 20 lines'),
+  stayMin: z.int('whole minutes').min(0, 'may not be negative').max(120, 'at most two hours'),
+})
+export type Waves = z.infer<typeof Waves>
+
 /** The kitchen: its people, stations, measures, zone and rule set. */
 export const Kitchen = z.strictObject({
   id: Slug,
@@ -37,7 +55,7 @@ export const Kitchen = z.strictObject({
   /** Where rice is reheated to what Scotland asks for, above the UK's own limit. */
   isScottish: z.boolean(),
   tools: MeasureTools,
-  boatEveryMin: z.int().positive(),
+  waves: Waves,
   stations: z.array(Station),
   staff: z.array(Staff),
 })

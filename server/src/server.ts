@@ -14,7 +14,6 @@ import { LOOPBACK_NAMES } from './http/ownPages'
 import { mountTestClock, type TestClock } from './http/testClock'
 import { LiveFollower } from './live/follower'
 import { paperThreads } from './papers/paperThreads'
-import { kitchenOf } from './setup/kitchenOf'
 import { startTicks } from './ticks'
 import { settleOpenRuns } from './wok/settle'
 
@@ -79,7 +78,6 @@ export async function startServer({
   if (clock) mountTestClock(app, clock, { pool, kitchenId, changed: follower.wake })
   serveApp(app, webFolder)
   await follower.start()
-  const { boatEveryMin } = await kitchenOf(pool, kitchenId)
   const trim = async () => {
     await trimOutbox(pool, kitchenId, now() - CHANGES_KEPT_MS)
     return 0
@@ -87,7 +85,7 @@ export async function startServer({
   const endTicks = startTicks(
     [
       { name: 'ending runs', everyMs: TICK_MS, work: () => settleOpenRuns(pool, kitchenId, now()) },
-      { name: 'ticket feed', everyMs: TICK_MS, work: () => runFeed(pool, kitchenId, boatEveryMin, now()) },
+      { name: 'ticket feed', everyMs: TICK_MS, work: () => runFeed(pool, kitchenId, now()) },
       { name: 'probe', everyMs: TICK_MS, work: () => runProbe(pool, kitchenId, now()) },
       { name: 'trimming the outbox', everyMs: TRIM_EVERY_MS, work: trim },
     ],

@@ -4,7 +4,7 @@ import { useStepWords } from '../wok/stepWords'
 import { Text } from '../ui/Text'
 import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
-import { nextBoatMs, nextForHands } from './nextForHands'
+import { nextForHands } from './nextForHands'
 import { useLineWords } from './lineWords'
 import type { Line } from './useLinePlan'
 
@@ -16,12 +16,7 @@ export function HandsNext({ line, nowMs, isWide }: { line: Line; nowMs: number; 
   const next = nextForHands(line, nowMs)
   const sayNext = (): [string, string, number | null] => {
     if (!next && line.pending.length > 0) return [t('workingPlan'), '…', null]
-    if (!next)
-      return [
-        t('nothing'),
-        t('nothingDetail', { time: words.time(nextBoatMs(line.kitchen.boatEveryMin, nowMs)) }),
-        null,
-      ]
+    if (!next) return [t('nothing'), words.nextBoat(nowMs), null]
     const inS = Math.max(0, Math.ceil((next.atMs - nowMs) / 1000))
     if (next.kind === 'fire') {
       const { batch } = next

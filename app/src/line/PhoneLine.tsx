@@ -20,7 +20,7 @@ import { laneX, yAt, type LaneGeometry } from './laneGeometry'
 import { Lanes } from './Lanes'
 import { useLineWords } from './lineWords'
 import type { LineView } from './lineView'
-import { nextBoatMs } from './nextForHands'
+import {} from './nextForHands'
 import { placeLabels } from '../score/placeLabels'
 import { LaterTickets } from './LaterTickets'
 import { PlanNotices } from './PlanNotices'
@@ -62,7 +62,7 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
         <View>
           <PageHeading weight="bold">{`${t('title')}, ${t('waiting', { count: line.portionsWaiting })}`}</PageHeading>
           <Text size="small" tone="ash">
-            {t('nextBoat', { time: words.time(nextBoatMs(line.kitchen.boatEveryMin, nowMs)) })}
+            {words.nextBoat(nowMs)}
           </Text>
         </View>
         <Text size="title" weight="bold" stretch="narrow">

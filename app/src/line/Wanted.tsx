@@ -5,10 +5,12 @@ import { Text } from '../ui/Text'
 import { formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { TicketDraft } from './draftTicket'
-import { nextBoatMs } from './nextForHands'
+import { nextBoatsMs } from './nextForHands'
 import type { Line } from './useLinePlan'
 
 const STOOLS = 14
+/** As many as fit beside "at once". */
+const BOATS = 3
 
 type WantedProps = {
   draft: TicketDraft
@@ -22,9 +24,7 @@ type WantedProps = {
 export function Wanted({ draft, line, nowMs, readyMs, onChange }: WantedProps) {
   const t = useWords('line')
   const zone = line.kitchen.timeZone
-  const boatMs = nextBoatMs(line.kitchen.boatEveryMin, nowMs)
-  const everyMs = line.kitchen.boatEveryMin * 60_000
-  const boats = [0, 1, 2].map((n) => boatMs + n * everyMs)
+  const boats = nextBoatsMs(line.kitchen, nowMs, BOATS)
   return (
     <View className="gap-1 px-4 py-2">
       <Text weight="bold">{t('add.promise')}</Text>

@@ -1,6 +1,7 @@
 import type { Allergen } from 'core/book/ingredient'
 import { formatClock, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
+import { nextBoatsMs } from './nextForHands'
 import type { Line, ShownBatch } from './useLinePlan'
 import type { ShownTicket } from './useTickets'
 
@@ -37,6 +38,11 @@ export function useLineWords(line: Line) {
           ? t('inHand', { time: span(-lateS) })
           : t('onTime'),
     tickets: (batch: ShownBatch) => [...new Set(batch.parts.map((part) => part.ticketNumber))].join(', '),
+    /** When the next wave leaves; nothing where none comes. */
+    nextBoat: (nowMs: number) => {
+      const [leavesMs] = nextBoatsMs(line.kitchen, nowMs)
+      return leavesMs === undefined ? '' : t('nextBoat', { time: formatTime(leavesMs, line.kitchen.timeZone) })
+    },
     time: (ms: number) => formatTime(ms, line.kitchen.timeZone),
   }
 }

@@ -1,4 +1,5 @@
-import { batchToFire, nextBoatMs, nextForHands, runAt } from './nextForHands'
+import type { Kitchen } from 'contract/kitchen'
+import { batchToFire, nextBoatsMs, nextForHands, runAt } from './nextForHands'
 import type { Line, ShownBatch, ShownRun } from './useLinePlan'
 
 const batch = (key: string, stationId: string, setUpStartMs: number) => ({ key, stationId, setUpStartMs }) as ShownBatch
@@ -29,8 +30,10 @@ test('Fire takes the chosen batch, else the first whose station is free', () => 
   expect(runAt(both, 'ring-a')?.run.stationId).toBe('ring-a')
 })
 
-test('boats land at whole multiples of their interval', () => {
+test('what is taken away can leave with the next boats of the timetable', () => {
   const at = (h: number, min: number) => Date.UTC(2026, 0, 1, h, min)
-  expect(nextBoatMs(20, at(18, 25))).toBe(at(18, 40))
-  expect(nextBoatMs(20, at(18, 40))).toBe(at(19, 0))
+  const spans = [{ weekdays: [4], fromMin: 18 * 60, toMin: 19 * 60, everyMin: 20 }]
+  const kitchen = { timeZone: 'UTC', waves: { spans, stayMin: 12 } } as unknown as Kitchen
+  expect(nextBoatsMs(kitchen, at(18, 25), 3)).toEqual([at(18, 32), at(18, 52), at(19, 12)])
+  expect(nextBoatsMs({ ...kitchen, waves: { spans: [], stayMin: 0 } }, at(18, 25), 3)).toEqual([])
 })

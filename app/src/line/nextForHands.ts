@@ -1,3 +1,5 @@
+import type { Kitchen } from 'contract/kitchen'
+import { nextWaves } from 'core/line/waves'
 import type { Line, ShownBatch, ShownRun } from './useLinePlan'
 
 type NextForHands =
@@ -27,8 +29,6 @@ export function runAt(line: Line, stationId: string): ShownRun | null {
   return line.runs.find(({ run }) => run.stationId === stationId) ?? null
 }
 
-/** The next boat [ms]: boats land at whole multiples of their interval. */
-export function nextBoatMs(boatEveryMin: number, nowMs: number): number {
-  const everyMs = boatEveryMin * 60_000
-  return (Math.floor(nowMs / everyMs) + 1) * everyMs
-}
+/** When the next waves of orders leave [ms], the soonest first. */
+export const nextBoatsMs = ({ waves, timeZone }: Kitchen, nowMs: number, count = 1): number[] =>
+  nextWaves(waves, nowMs, count, timeZone).map(({ leavesMs }) => leavesMs)

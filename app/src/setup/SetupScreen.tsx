@@ -16,6 +16,7 @@ import { useWords } from '../words/i18n'
 import { ReadingsSection } from './ReadingsSection'
 import { RuleSetSection } from './RuleSetSection'
 import { useKitchen } from './useKitchen'
+import { waveSummary } from './waves/waveSummary'
 
 const THEMES = ['auto', 'steel', 'paper'] as const
 
@@ -172,6 +173,14 @@ function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
           onPress={() => router.push(`/setup/station/${station.id}`)}
         />
       ))}
+      <Text tone="ash" className="mt-2">
+        {t('waves.title')}
+      </Text>
+      <Button
+        label={t('waves.open')}
+        detail={waveSummary(t, kitchen.waves)}
+        onPress={() => router.push('/setup/waves')}
+      />
       <Text tone="ash" className="mt-2">
         {t('measures')}
       </Text>

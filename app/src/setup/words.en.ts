@@ -1,4 +1,7 @@
+import { wavesWords } from './waves/words.en'
+
 export const setup = {
+  waves: wavesWords,
   title: 'Setup',
   loading: 'Fetching the kitchen',
   device: 'This device',
@@ -19,7 +22,7 @@ export const setup = {
   off: 'off',
   feed: 'Simulated ticket feed',
   feedDetail:
-    'Sends tickets in boat waves, the same ones for the same seed. The first boat lands when it is switched on.',
+    'Sends tickets with the boats of the timetable, the same ones for the same seed. One boat lands when it is switched on.',
   seed: 'Seed',
   seedUnit: '',
   less: 'Lower',

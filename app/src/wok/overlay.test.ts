@@ -20,7 +20,7 @@ const kitchen = {
   locale: 'en',
   ruleSet: 'us',
   tools: TOOLS,
-  boatEveryMin: 20,
+  waves: { spans: [], stayMin: 12 },
   staff: [
     { id: 'bram', name: 'Bram', role: 'cook' },
     { id: 'wen', name: 'Wen', role: 'cook' },

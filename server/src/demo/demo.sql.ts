@@ -18,7 +18,7 @@ export async function insertKitchen(
   staff: readonly Kitchen['staff'][number][],
 ): Promise<void> {
   await connection.execute(
-    `INSERT INTO kitchen (id, name, time_zone, locale, currency, rule_set, tools, boat_every_min)
+    `INSERT INTO kitchen (id, name, time_zone, locale, currency, rule_set, tools, waves)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       head.id,
@@ -28,7 +28,7 @@ export async function insertKitchen(
       head.currency,
       head.ruleSet,
       JSON.stringify(head.tools),
-      head.boatEveryMin,
+      JSON.stringify(head.waves),
     ],
   )
   for (const [position, one] of stations.entries()) {

@@ -5,6 +5,7 @@ import { RunPart, type FireRun, type Run, type RunEvent } from 'contract/run'
 import { NewTicket, type Ticket } from 'contract/ticket'
 import type { PoolConnection } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
+import type { Wave } from 'core/line/waves'
 import { boatWave } from '../device/feed/boatWave'
 import { placeTickets } from '../line/placeTickets'
 import { withIds } from '../line/ticketIds'
@@ -28,22 +29,20 @@ export async function cookPastBoats(
   connection: PoolConnection,
   kitchen: Kitchen,
   dishes: readonly Dish[],
-  firstBoatAtMs: number,
-  boats: number,
+  boats: readonly Wave[],
   seed: number,
 ): Promise<void> {
   const random = lcg(seed)
   const timesOf = demoTimes(kitchen)
   const freeAtMs = new Map(kitchen.stations.map((station) => [station.id, 0]))
-  for (let boat = 0; boat < boats; boat += 1) {
-    const landsAtMs = firstBoatAtMs + boat * kitchen.boatEveryMin * MIN_MS
-    const wave = boatWave(seed + boat, 0, kitchen.boatEveryMin, landsAtMs, dishes).slice(0, 5)
+  for (const [boat, { landsMs, leavesMs }] of boats.entries()) {
+    const wave = boatWave(seed + boat, { landsMs, leavesMs }, dishes).slice(0, 5)
     const placed: Ticket[] = []
     for (const { atMs, ticket } of wave) {
       const ids = withIds(NewTicket.parse({ ...ticket, source: 'feed' }))
-      placed.push(...(await placeTickets(connection, kitchen.id, [ids], landsAtMs + atMs)))
+      placed.push(...(await placeTickets(connection, kitchen.id, [ids], atMs)))
     }
-    const batches = boatPlan(kitchen, dishes, placed, timesOf, landsAtMs)
+    const batches = boatPlan(kitchen, dishes, placed, timesOf, landsMs)
     const upAtMs = new Map<string, number>()
     for (const batch of batches) {
       const endsAtMs = await cookBatch(connection, kitchen, batch, freeAtMs, random)
@@ -51,7 +50,7 @@ export async function cookPastBoats(
     }
     for (const { id } of placed) {
       const passS = 15 + 60 * random() * random()
-      await handOver(connection, kitchen.id, id, Math.round((upAtMs.get(id) ?? landsAtMs) + passS * 1000))
+      await handOver(connection, kitchen.id, id, Math.round((upAtMs.get(id) ?? landsMs) + passS * 1000))
     }
   }
 }

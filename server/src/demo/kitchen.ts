@@ -11,7 +11,11 @@ export const DEMO_KITCHEN = {
   ruleSet: 'us',
   readsIn: 'C',
   isScottish: false,
-  boatEveryMin: 20,
+  // The ferry runs all day and night, so that there is something to see whenever somebody looks.
+  waves: {
+    spans: [{ weekdays: [1, 2, 3, 4, 5, 6, 7], fromMin: 0, toMin: 23 * 60 + 40, everyMin: 20 }],
+    stayMin: 12,
+  },
   tools: {
     system: 'us',
     ladles: [

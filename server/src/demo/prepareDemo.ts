@@ -13,6 +13,7 @@ import { withIds } from '../line/ticketIds'
 import { addTicketEvents } from '../line/tickets.sql'
 import { findRiceHouse } from '../rice/house.sql'
 import { findKitchen } from '../setup/kitchen.sql'
+import { wavesBetween } from 'core/line/waves'
 import { inTransaction } from '../db/pool'
 import { countOpenTickets, hasKitchen, insertKitchen, insertRiceHouse, staleDemoTickets } from './demo.sql'
 import { demoDishes } from './demoDishes'
@@ -59,8 +60,10 @@ async function create(connection: PoolConnection, nowMs: number, evenings: numbe
   const { kitchen, house } = await saved(connection)
   await cookPastRice(connection, kitchen, house, nowMs)
   for (let ago = evenings - 1; ago >= 0; ago -= 1) {
-    const firstBoatAtMs = nowMs - ago * 24 * HOUR_MS - 3.4 * HOUR_MS
-    await cookPastBoats(connection, kitchen, dishes, Math.round(firstBoatAtMs), BOATS_AN_EVENING, 11 + ago * 100)
+    const thenMs = nowMs - ago * 24 * HOUR_MS
+    const { waves, timeZone } = kitchen
+    const boats = wavesBetween(waves, thenMs - 3.7 * HOUR_MS, thenMs, timeZone).slice(0, BOATS_AN_EVENING)
+    await cookPastBoats(connection, kitchen, dishes, boats, 11 + ago * 100)
   }
   if (evenings > 0) await setOutRice(connection, kitchen, house, nowMs)
 }

@@ -5,6 +5,7 @@ import { SurfaceReading } from 'contract/devices'
 import { StationPlateState } from 'contract/stationPlate'
 import { calibrate, FIRST_SMOKE_C } from 'core/wok/heat/calibrate'
 import { AIR_C } from 'core/wok/heat/parameters'
+import { kitchenOf } from '../setup/kitchenOf'
 import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { simulatedFeed } from './feed/simulatedFeed'
 import { listDishes } from '../book/dishes.sql'
@@ -98,7 +99,7 @@ test('the stand-in writes both files; into a folder that cannot be, it says why'
 test('law of the feed: what is taken in two halves is what is taken at once', async () => {
   const dishes = await listDishes(kitchen.pool, kitchen.kitchenId)
   const [from, to] = [1_700_000_000_000, 1_700_000_000_000 + 45 * 60_000]
-  const feed = simulatedFeed(3, from, 20, dishes)
+  const feed = simulatedFeed(3, from, await kitchenOf(kitchen.pool, kitchen.kitchenId), dishes)
   const whole = feed.take(from + 19 * 60_000, to - 6 * 60_000).map((one) => one.id)
   for (const middle of [from + 21 * 60_000, from + 30 * 60_000])
     expect(

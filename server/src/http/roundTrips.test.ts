@@ -81,11 +81,12 @@ test('order of the line', async () => {
   expect((await read<LineState>('/line')).order).toMatchObject({ batches: told.batches, no: told.no + 1 })
 })
 
-test('rule set and readings', async () => {
+test('rule set, readings and the timetable of waves', async () => {
   const before = await read<Versioned>('/kitchen')
-  const { ruleSet, readsIn, isScottish } = before
+  const { ruleSet, readsIn, isScottish, waves } = before
   await put('/kitchen/rule-set', { ruleSet })
   await put('/kitchen/readings', { readsIn, isScottish })
+  await put('/kitchen/waves', waves)
   expect(await read('/kitchen')).toEqual(before)
 })
 
@@ -100,6 +101,7 @@ test('every address that takes a change in place is tried here', async () => {
       '/api/ingredients/{id}',
       '/api/kitchen/readings',
       '/api/kitchen/rule-set',
+      '/api/kitchen/waves',
       '/api/line/order',
       '/api/mise/house',
       '/api/probe',

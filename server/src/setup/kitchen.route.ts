@@ -1,11 +1,11 @@
 import { createRoute } from '@hono/zod-openapi'
-import { Kitchen, PutReadings, PutRuleSet } from 'contract/kitchen'
+import { Kitchen, PutReadings, PutRuleSet, Waves } from 'contract/kitchen'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { json, jsonBody, newRouter, type KitchenContext } from '../http/context'
 import { kitchenOf } from './kitchenOf'
 import { changeRuleSetOfLots } from '../rice/changeRuleSet'
-import { saveReadings, saveRuleSet } from './kitchen.sql'
+import { saveReadings, saveRuleSet, saveWaves } from './kitchen.sql'
 
 const getKitchen = createRoute({
   method: 'get',
@@ -27,6 +27,13 @@ const putReadings = createRoute({
   responses: { 200: json(Kitchen, 'What thermometers speak and to what rice is reheated') },
 })
 
+const putWaves = createRoute({
+  method: 'put',
+  path: '/kitchen/waves',
+  request: { body: jsonBody(Waves) },
+  responses: { 200: json(Kitchen, 'When waves of orders come, and how long each stays') },
+})
+
 const found = ({ pool, kitchenId }: KitchenContext) => kitchenOf(pool, kitchenId)
 
 export const kitchenRoutes = newRouter()
@@ -43,6 +50,16 @@ export const kitchenRoutes = newRouter()
         { topic: 'kitchen', key: '' },
         ...lots.map((key) => ({ topic: 'rice' as const, key })),
       ])
+    })
+    changed()
+    return c.json(await found(c.var.kitchen), 200)
+  })
+  .openapi(putWaves, async (c) => {
+    const { pool, kitchenId, now, changed } = c.var.kitchen
+    await found(c.var.kitchen)
+    await inTransaction(pool, async (connection) => {
+      await saveWaves(connection, kitchenId, c.req.valid('json'))
+      await announce(connection, kitchenId, now(), [{ topic: 'kitchen', key: '' }])
     })
     changed()
     return c.json(await found(c.var.kitchen), 200)

@@ -1,4 +1,4 @@
-import { Kitchen } from 'contract/kitchen'
+import { Kitchen, type Waves } from 'contract/kitchen'
 import type { RuleSet } from 'core/safety/limits'
 import { factorFor } from 'core/wok/learn/learn'
 import type { RowDataPacket } from 'mysql2'
@@ -15,7 +15,7 @@ export async function currencyOf(db: Db, kitchenId: string): Promise<string> {
 export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | null> {
   const [kitchens] = await db.execute<RowDataPacket[]>(
     `SELECT id, name, time_zone AS timeZone, locale, currency, rule_set AS ruleSet, reads_in AS readsIn,
-            is_scottish AS isScottish, tools, boat_every_min AS boatEveryMin
+            is_scottish AS isScottish, tools, waves
        FROM kitchen WHERE id = ?`,
     [kitchenId],
   )
@@ -69,6 +69,10 @@ async function listLearned(db: Db, kitchenId: string): Promise<{ kind: string; s
 
 export async function saveRuleSet(connection: PoolConnection, kitchenId: string, ruleSet: RuleSet): Promise<void> {
   await connection.execute('UPDATE kitchen SET rule_set = ? WHERE id = ?', [ruleSet, kitchenId])
+}
+
+export async function saveWaves(connection: PoolConnection, kitchenId: string, waves: Waves): Promise<void> {
+  await connection.execute('UPDATE kitchen SET waves = ? WHERE id = ?', [JSON.stringify(waves), kitchenId])
 }
 
 export async function saveReadings(

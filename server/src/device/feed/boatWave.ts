@@ -1,12 +1,15 @@
 import type { Dish } from 'contract/dish'
 import type { NewTicketBody } from 'contract/ticket'
 import { ItemId, TicketId } from 'contract/ids'
+import type { Wave } from 'core/line/waves'
 
-/** A ticket of the simulated feed with its moment, relative to the switch-on [ms]. */
+/** A ticket of the simulated feed with its instant [ms]. */
 type FedTicket = { atMs: number; ticket: NewTicketBody }
 
 const FIRST_TICKET_MS = 3_000
-const WAVE_MS = 240_000
+/** Within so long after it lands, a boat's tickets come [ms], the first one at once. */
+export const WAVE_MS = 250_000
+const COMES_MS = 240_000
 const TICKETS_MIN = 3
 const TICKETS_SPREAD = 4
 const PROMISE_MIN_MS = 7 * 60_000
@@ -16,33 +19,30 @@ const ALLERGY_SHARE = 0.06
 const TAKE_SHARE = 0.35
 const STOOLS = 14
 
+/** No boat waits for less [ms]. */
+const LEAST_PROMISE_MS = 5 * 60_000
+
 /**
- * The tickets of one boat: the same seed, boat, book and start give the same tickets with the same ids, so that a wave
- * sent twice is placed once.
+ * The tickets of one boat: the same seed, boat and book give the same tickets with the same ids, so that a wave sent twice is
+ * placed once. What is taken away is promised for when the boat leaves; who stays waits as long as guests do.
  */
-export function boatWave(
-  seed: number,
-  boat: number,
-  boatEveryMin: number,
-  startedAtMs: number,
-  dishes: readonly Dish[],
-): FedTicket[] {
-  const random = mulberry32(seed * 7919 + boat * 104_729)
+export function boatWave(seed: number, { landsMs, leavesMs }: Wave, dishes: readonly Dish[]): FedTicket[] {
+  const random = mulberry32(seed * 7919 + Math.floor(landsMs / 60_000) * 104_729)
   const count = TICKETS_MIN + Math.floor(random() * TICKETS_SPREAD)
-  const landsAtMs = boat * boatEveryMin * 60_000
   const tickets = Array.from({ length: count }, (_, index): FedTicket => {
-    const atMs = landsAtMs + FIRST_TICKET_MS + (index === 0 ? 0 : Math.floor(random() * random() * WAVE_MS))
+    const atMs = landsMs + FIRST_TICKET_MS + (index === 0 ? 0 : Math.floor(random() * random() * COMES_MS))
     const isTake = random() < TAKE_SHARE
+    const seatedMs = atMs + PROMISE_MIN_MS + random() * PROMISE_SPREAD_MS
     const lines = random() < 0.3 ? 2 : 1
     return {
       atMs,
       ticket: {
-        id: TicketId.parse(seededUuid(random, startedAtMs + atMs)),
-        promisedAtMs: Math.round(startedAtMs + atMs + PROMISE_MIN_MS + random() * PROMISE_SPREAD_MS),
+        id: TicketId.parse(seededUuid(random, atMs)),
+        promisedAtMs: Math.round(isTake ? Math.max(leavesMs, atMs + LEAST_PROMISE_MS) : seatedMs),
         kind: isTake ? 'take' : 'dine',
         place: isTake ? 'hatch' : `stool ${1 + Math.floor(random() * STOOLS)}`,
         source: 'feed',
-        items: Array.from({ length: lines }, () => randomItem(random, dishes, startedAtMs + atMs)),
+        items: Array.from({ length: lines }, () => randomItem(random, dishes, atMs)),
       },
     }
   })

@@ -4,6 +4,7 @@ import { listDishes } from '../../book/dishes.sql'
 import { inTransaction } from '../../db/pool'
 import { placeTickets } from '../../line/placeTickets'
 import { withIds } from '../../line/ticketIds'
+import { kitchenOf } from '../../setup/kitchenOf'
 import { simulatedFeed } from './simulatedFeed'
 import { findFeed, saveFeed } from './feed.sql'
 
@@ -11,7 +12,7 @@ import { findFeed, saveFeed } from './feed.sql'
 const CATCH_UP_MS = 10 * 60_000
 
 /** Sends every ticket of the feed that has come due; the row's lock keeps two servers from sending one twice. */
-export async function runFeed(pool: Pool, kitchenId: string, boatEveryMin: number, nowMs: number): Promise<number> {
+export async function runFeed(pool: Pool, kitchenId: string, nowMs: number): Promise<number> {
   if (!(await findFeed(pool, kitchenId)).isOn) return 0
   return inTransaction(pool, async (connection) => {
     const feed = await findFeed(connection, kitchenId, true)
@@ -19,7 +20,8 @@ export async function runFeed(pool: Pool, kitchenId: string, boatEveryMin: numbe
     const startedAtMs = feed.startedAtMs
     const fromMs = Math.max(feed.fedUntilMs ?? startedAtMs, nowMs - CATCH_UP_MS)
     const dishes = await listDishes(connection, kitchenId)
-    const due = simulatedFeed(feed.seed, startedAtMs, boatEveryMin, dishes).take(fromMs, nowMs)
+    const { waves, timeZone } = await kitchenOf(connection, kitchenId)
+    const due = simulatedFeed(feed.seed, startedAtMs, { waves, timeZone }, dishes).take(fromMs, nowMs)
     await saveFeed(connection, kitchenId, { ...feed, fedUntilMs: nowMs })
     await placeTickets(
       connection,
