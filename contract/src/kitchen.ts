@@ -65,10 +65,6 @@ export type Kitchen = z.infer<typeof Kitchen>
 export const leadIdsOf = ({ staff }: Pick<Kitchen, 'staff'>): string[] =>
   staff.filter(({ role }) => role === 'lead').map(({ id }) => id)
 
-/** How many of its people cook at a station: as many pairs of hands as there are, where nobody said otherwise. */
-export const cooksOf = ({ staff }: Pick<Kitchen, 'staff'>): number =>
-  staff.filter(({ role }) => role === 'lead' || role === 'cook').length
-
 /** Another rule set for food safety. */
 export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })
 /** The unit that thermometers show, and whether Scottish reheating holds. */

@@ -1,5 +1,5 @@
 import type { Dish } from 'contract/dish'
-import { cooksOf, type Kitchen, type Station } from 'contract/kitchen'
+import type { Kitchen, Station } from 'contract/kitchen'
 import type { ToldOrder } from 'contract/line'
 import type { Run } from 'contract/run'
 import type { StationPastRow } from 'contract/station'
@@ -21,10 +21,12 @@ import type { ProposedBatch } from 'core/line/waiting'
 import { useQueryClient } from '@tanstack/react-query'
 import { ticketUps, type TicketUp } from 'core/line/ticketUps'
 import { useEffect, useMemo } from 'react'
+import { cooksAt, type AtMise } from 'core/line/cooks'
 import { CHILLED_RICE } from 'core/rice/lot/riceAtWok'
 import { useDishes } from '../book/useDishes'
 import { useRiceNow } from '../rice/useLots'
 import { useNowMs } from '../device/clock'
+import { useMiseHouse } from '../mise/useMise'
 import { useKitchen } from '../setup/useKitchen'
 import { useOpenRuns } from '../wok/useRuns'
 import { useWorkedOutVersion, workedOut, workOut } from '../wok/workedOut'
@@ -52,6 +54,8 @@ export type Line = {
   /** How the line was planned. */
   basis: LineBasis
   wishes: LineWishes
+  /** Who is at the mise when, and not at the line. */
+  atMise: readonly AtMise[]
   /** The order that the cooks were told last. */
   told: ToldOrder | null
   /** Whether the order is of older facts: a better one is being worked out. */
@@ -83,6 +87,7 @@ export function useLinePlan() {
   const runs = useOpenRuns()
   const { pasts } = useStations()
   const { wishes, told, data: state } = useLineState()
+  const atMise = useMiseHouse().data?.policy.people
   const queries = useQueryClient()
   const orders = useOrderVersion()
   const planMs = useNowMs(REPLAN_MS)
@@ -97,7 +102,7 @@ export function useLinePlan() {
     return lineOf({
       kitchen: kitchen.data,
       dishes: dishes.data.dishes,
-      ...{ tickets: shown, later, rice, known, pasts, wishes, told },
+      ...{ tickets: shown, later, rice, known, pasts, wishes, told, atMise },
       runs: runs.runs,
       nowMs: planMs,
     })
@@ -116,6 +121,7 @@ export function useLinePlan() {
     rice,
     wishes,
     told,
+    atMise,
     orders,
   ])
   useEffect(() => {
@@ -159,6 +165,7 @@ type LineSources = {
   known: WorkedOut<Station, Dish>
   rice?: RiceNow
   wishes?: LineWishes
+  atMise?: readonly AtMise[] | undefined
   told?: ToldOrder | null
   orderFor?: LineInput<Station, Dish, ShownTicket, Run>['orderFor']
 }
@@ -167,12 +174,13 @@ type LineSources = {
 export function lineOf(sources: LineSources): Line {
   const { kitchen, dishes, tickets, later, runs, pasts, nowMs, known } = sources
   const { rice = CHILLED_RICE, wishes = NO_WISHES, told = null, orderFor: order = orderFor(told) } = sources
+  const { atMise = [] } = sources
   const { stations } = kitchen
-  const cooks = cooksOf(kitchen)
+  const cooks = cooksAt(kitchen.staff, atMise, nowMs, kitchen.timeZone)
   const input = { stations, dishes, tickets, runs, pasts, rules: kitchen, known, wishes, cooks, nowMs }
   const now = lineNow({ ...input, orderFor: order })
   return {
-    ...{ kitchen, dishes, tickets, later, pasts, known, rice, wishes, told },
+    ...{ kitchen, dishes, tickets, later, pasts, known, rice, wishes, told, atMise },
     ...now,
     isOld: !isOrderFor(told, now.basis) && now.basis.pieces.length > 0,
     ups: ticketUps(now),

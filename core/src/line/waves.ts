@@ -33,8 +33,7 @@ export function wavesBetween(waves: Waves, fromMs: number, toMs: number, timeZon
       const landsMs = instantOf(day, min, timeZone)
       // In the night when the clock goes forward an hour has no waves.
       if (localMinute(landsMs, timeZone) !== min) continue
-      if (landsMs >= fromMs && landsMs < toMs)
-        found.push({ landsMs, leavesMs: landsMs + waves.stayMin * MIN_MS })
+      if (landsMs >= fromMs && landsMs < toMs) found.push({ landsMs, leavesMs: landsMs + waves.stayMin * MIN_MS })
     }
   }
   return found

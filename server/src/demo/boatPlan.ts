@@ -1,5 +1,6 @@
 import type { Dish } from 'contract/dish'
-import { cooksOf, type Kitchen, type Station } from 'contract/kitchen'
+import type { Kitchen, Station } from 'contract/kitchen'
+import { cooksAt } from 'core/line/cooks'
 import type { Ticket } from 'contract/ticket'
 import { heatOf } from 'core/line/batchScore'
 import { lineNow, type LineBatch } from 'core/line/lineNow'
@@ -45,7 +46,7 @@ export function boatPlan(
     known: { timesOf, scoreOf: () => null },
     wishes: NO_WISHES,
     orderFor: () => null,
-    cooks: cooksOf(kitchen),
+    cooks: cooksAt(kitchen.staff, [], nowMs, kitchen.timeZone),
     nowMs,
   }
   const { basis } = lineNow(line)

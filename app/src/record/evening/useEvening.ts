@@ -1,7 +1,8 @@
 import { useQueries, useQuery } from '@tanstack/react-query'
 import { Evening } from 'contract/evening'
-import { cooksOf, type Kitchen } from 'contract/kitchen'
+import type { Kitchen } from 'contract/kitchen'
 import type { Dish } from 'contract/dish'
+import { cooksAt, type AtMise } from 'core/line/cooks'
 import { changesFor, type EveningChange, type EveningPlan } from 'core/line/past/eveningAgain'
 import { lateTickets, type LateTicket } from 'core/line/past/lateTickets'
 import { usualPairs } from 'core/line/plan/wishes'
@@ -10,6 +11,7 @@ import { useEffect, useMemo } from 'react'
 import { useDishes } from '../../book/useDishes'
 import { getJson } from '../../device/http'
 import { inLineWorker } from '../../line/plan/lineWorker'
+import { useMiseHouse } from '../../mise/useMise'
 import { useKitchen } from '../../setup/useKitchen'
 import { useWorkedOutVersion, workedOut, workOut } from '../../wok/workedOut'
 
@@ -26,26 +28,37 @@ export type LookedBack = {
 export function useEvening(day: string) {
   const kitchen = useKitchen()
   const dishes = useDishes()
+  const mise = useMiseHouse()
   const evening = useQuery({
     queryKey: ['record', 'evening', day],
     queryFn: ({ signal }) => getJson(`/record/evenings/${day}`, Evening, signal),
   })
   const past =
-    kitchen.data && dishes.data && evening.data
-      ? { kitchen: kitchen.data, dishes: dishes.data.dishes, evening: evening.data }
+    kitchen.data && dishes.data && evening.data && mise.data
+      ? {
+          kitchen: kitchen.data,
+          dishes: dishes.data.dishes,
+          evening: evening.data,
+          atMise: mise.data.policy.people,
+        }
       : null
   const again = useAgain(day, past, evening.dataUpdatedAt)
   const late = useMemo(() => (past ? lateOf(past) : []), [past?.kitchen, past?.dishes, past?.evening]) // eslint-disable-line react-hooks/exhaustive-deps
   const lookedBack: LookedBack | null = past && { kitchen: past.kitchen, evening: past.evening, late, again }
   return {
     lookedBack,
-    error: kitchen.error ?? dishes.error ?? evening.error,
-    refetch: () => Promise.all([kitchen.refetch(), dishes.refetch(), evening.refetch()]),
+    error: kitchen.error ?? dishes.error ?? mise.error ?? evening.error,
+    refetch: () => Promise.all([kitchen.refetch(), dishes.refetch(), mise.refetch(), evening.refetch()]),
   }
 }
 
-type Past = { kitchen: Kitchen; dishes: readonly Dish[]; evening: Evening }
-const pairsOf = ({ kitchen, evening }: Past) => evening.pairs ?? usualPairs(kitchen.stations.length, cooksOf(kitchen))
+type Past = { kitchen: Kitchen; dishes: readonly Dish[]; evening: Evening; atMise: readonly AtMise[] }
+/** The pairs of hands that were said, else the most cooks that were not at the mise while something was fried. */
+function pairsOf({ kitchen, evening, atMise }: Past): number {
+  const { staff, stations, timeZone } = kitchen
+  const cooks = evening.runs.map(({ firedAtMs }) => cooksAt(staff, atMise, firedAtMs, timeZone))
+  return evening.pairs ?? usualPairs(stations.length, Math.max(0, ...cooks))
+}
 
 function lateOf(past: Past): LateTicket[] {
   const { kitchen, dishes, evening } = past

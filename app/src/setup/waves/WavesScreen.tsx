@@ -58,7 +58,7 @@ function WavesForm({ kitchen }: { kitchen: Kitchen }) {
   })
   const problem = useProblemSentence(save.error)
   const read = schema.safeParse(typed)
-  const bar = (
+  const button = (
     <Button
       kind="main"
       isTall
@@ -69,7 +69,7 @@ function WavesForm({ kitchen }: { kitchen: Kitchen }) {
     />
   )
   return (
-    <Frame stage="setup" bar={bar}>
+    <Frame stage="setup" bar={button}>
       <ScrollView tabIndex={0} className="min-h-0 flex-1">
         <View className="w-full max-w-5xl gap-3 self-center p-4">
           <PageHeading size="title" weight="bold" stretch="wide">
@@ -82,27 +82,27 @@ function WavesForm({ kitchen }: { kitchen: Kitchen }) {
               {spans.fields.map((field, i) => (
                 <View key={field.id} className="gap-2 border-t border-edge pt-3">
                   <Days control={control} index={i} />
-                  <View className="flex-row flex-wrap items-end gap-2">
+                  <View className="flex-row flex-wrap items-start gap-2">
                     <FormField
                       control={control}
                       name={`spans.${i}.fromMin`}
                       label={t('waves.from')}
-                      className="w-24"
+                      className="w-[84px]"
                       deps={[`spans.${i}.toMin`]}
                     />
-                    <FormField control={control} name={`spans.${i}.toMin`} label={t('waves.to')} className="w-24" />
+                    <FormField control={control} name={`spans.${i}.toMin`} label={t('waves.to')} className="w-[84px]" />
                     <FormField
                       control={control}
                       name={`spans.${i}.everyMin`}
                       label={t('waves.every')}
                       inputMode="numeric"
-                      className="w-28"
+                      className="w-[88px]"
                     />
                     <Button
                       size="body"
                       label="−"
                       accessibleName={t('waves.remove', { n: i + 1 })}
-                      className="w-14"
+                      className="mt-[22px] w-14"
                       onPress={() => spans.remove(i)}
                     />
                   </View>
@@ -123,7 +123,10 @@ function WavesForm({ kitchen }: { kitchen: Kitchen }) {
                 className="w-40"
               />
             </View>
-            {read.success && <Week waves={read.data} />}
+            <View className="gap-4 md:w-[380px]">
+              {read.success && <Week waves={read.data} />}
+              {isWide && button}
+            </View>
           </View>
         </View>
       </ScrollView>
@@ -146,6 +149,7 @@ function Days({ control, index }: { control: Control; index: number }) {
               <Choice
                 key={weekday}
                 role="checkbox"
+                className="w-1/4 md:w-auto"
                 label={t(`waves.days.d${weekday}`)}
                 isChosen={field.value.includes(weekday)}
                 onChoose={() =>
@@ -169,17 +173,17 @@ function Days({ control, index }: { control: Control; index: number }) {
 function Week({ waves }: { waves: Waves }) {
   const t = useWords('setup')
   return (
-    <View className="gap-2 md:w-[380px]" aria-live="polite">
-      {WEEKDAYS.map((weekday) => {
-        const minutes = waveMinutes(waves, weekday)
-        const day = t(`waves.days.d${weekday}`)
+    <View className="gap-2" aria-live="polite">
+      {alike(waves).map(({ from, to, minutes }) => {
+        const first = t(`waves.days.d${from}`)
+        const day = from === to ? first : t('waves.span', { from: first, to: t(`waves.days.d${to}`) })
         return (
-          <View key={weekday} className="gap-0.5 border-b border-edge pb-1">
+          <View key={from} className="gap-0.5 border-b border-edge pb-1">
             <Text weight="bold">
               {minutes.length === 0 ? t('waves.dayNone', { day }) : t('waves.day', { day, count: minutes.length })}
             </Text>
             {minutes.length > 0 && (
-              <Text size="small" tone="ash" stretch="narrow" numberOfLines={2}>
+              <Text size="small" tone="ash" stretch="narrow" numberOfLines={3}>
                 {minutes.map(clockText).join(' ')}
               </Text>
             )}
@@ -188,4 +192,16 @@ function Week({ waves }: { waves: Waves }) {
       })}
     </View>
   )
+}
+
+/** Days that follow each other and have the same waves, together. */
+function alike(waves: Waves) {
+  const groups: { from: (typeof WEEKDAYS)[number]; to: (typeof WEEKDAYS)[number]; minutes: number[] }[] = []
+  for (const weekday of WEEKDAYS) {
+    const minutes = waveMinutes(waves, weekday)
+    const last = groups.at(-1)
+    if (last && last.minutes.join() === minutes.join()) last.to = weekday
+    else groups.push({ from: weekday, to: weekday, minutes })
+  }
+  return groups
 }
