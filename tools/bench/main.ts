@@ -14,6 +14,7 @@ import { stageOpen } from './stageOpen'
 import { startBenchServer } from './server'
 import { sequenceEngine } from './sequence'
 import { linePlanner } from './line'
+import { lineScreen } from './lineScreen'
 import { liveModels } from './live'
 import { heatModel } from './wok'
 
@@ -57,6 +58,11 @@ if (isWanted('mise')) {
   await server.stop()
 }
 if (isWanted('line')) linePlanner()
+if (isWanted('lineScreen')) {
+  const server = await startBenchServer(0)
+  await lineScreen(server.url)
+  await server.stop()
+}
 if (isWanted('wok')) {
   heatModel()
   sequenceEngine()

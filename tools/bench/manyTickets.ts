@@ -64,10 +64,10 @@ async function openLine(context: BrowserContext, url: string, rate: number) {
   return { openMs, taskMs: Math.max(0, ...tasks) }
 }
 
-export async function placeTickets(url: string): Promise<void> {
+export async function placeTickets(url: string, count = TICKETS): Promise<void> {
   const firstMs = Date.now() + 600_000
-  for (let from = 0; from < TICKETS; from += A_POST) {
-    const tickets = Array.from({ length: A_POST }, (_, i) => ({
+  for (let from = 0; from < count; from += A_POST) {
+    const tickets = Array.from({ length: Math.min(A_POST, count - from) }, (_, i) => ({
       id: newId(),
       promisedAtMs: firstMs + (from + i) * EVERY_MS,
       items: [0, 1].map((n) => ({ id: newId(), dishId: DISHES[(from + i + n) % DISHES.length]!, portions: 1 + n })),

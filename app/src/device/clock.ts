@@ -1,4 +1,4 @@
-import { useEffect, useState, useSyncExternalStore } from 'react'
+import { startTransition, useEffect, useState, useSyncExternalStore } from 'react'
 import { z } from 'zod'
 import { isKeptAwake } from './awake'
 import { keep, readKept } from './storage'
@@ -99,17 +99,23 @@ export function useClockAheadS(): number | null {
 }
 
 /** The kitchen's time, again at every full second (or every `everyMs`). */
-export function useNowMs(everyMs = 1000): number {
+export const useNowMs = (everyMs = 1000): number => useTickMs(everyMs, false)
+
+/** The same for what takes long to draw: it is drawn in slices, and what the cook does comes between. */
+export const useNowMsInSlices = (everyMs: number): number => useTickMs(everyMs, true)
+
+function useTickMs(everyMs: number, isSliced: boolean): number {
   const [nowMs, setNowMs] = useState(kitchenNowMs)
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>
     const tick = () => {
       const now = kitchenNowMs()
-      setNowMs(now)
+      if (isSliced) startTransition(() => setNowMs(now))
+      else setNowMs(now)
       timer = setTimeout(tick, everyMs - (now % everyMs))
     }
     tick()
     return () => clearTimeout(timer)
-  }, [everyMs])
+  }, [everyMs, isSliced])
   return nowMs
 }

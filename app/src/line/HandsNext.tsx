@@ -3,13 +3,15 @@ import { View } from 'react-native'
 import { useStepWords } from '../wok/stepWords'
 import { Text } from '../ui/Text'
 import { formatClock } from '../words/format'
+import { useNowMs } from '../device/clock'
 import { useWords } from '../words/i18n'
 import { nextForHands } from './nextForHands'
 import { useLineWords } from './lineWords'
 import type { Line } from './useLinePlan'
 
 /** The next thing that wants the hands, and in how long. */
-export function HandsNext({ line, nowMs, isWide }: { line: Line; nowMs: number; isWide: boolean }) {
+export function HandsNext({ line, isWide }: { line: Line; isWide: boolean }) {
+  const nowMs = useNowMs()
   const t = useWords('line')
   const words = useLineWords(line)
   const stepWords = useStepWords(useReadsIn())

@@ -8,7 +8,6 @@ import type { Line } from './useLinePlan'
 type HandsThreadProps = {
   line: Line
   geometry: LaneGeometry
-  nowMs: number
   isSeen: (fromPx: number, toPx: number) => boolean
 }
 
@@ -18,7 +17,7 @@ const APART_PX = 5
 const PAST_PX = 20
 
 /** Each pair of hands as a thread that runs down the lanes and crosses between them. */
-export function HandsThread({ line, geometry, nowMs, isSeen }: HandsThreadProps) {
+export function HandsThread({ line, geometry, isSeen }: HandsThreadProps) {
   const threads = useMemo(
     () =>
       handsThreads([
@@ -27,7 +26,7 @@ export function HandsThread({ line, geometry, nowMs, isSeen }: HandsThreadProps)
       ]),
     [line.runs, line.batches],
   )
-  const y = (ms: number) => yAt(geometry, nowMs, ms)
+  const y = (ms: number) => yAt(geometry, line.atMs, ms)
   const bump = path<[number, number]>().curve(curveBumpY)
   return (
     <G opacity={0.75}>

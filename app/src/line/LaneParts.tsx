@@ -1,8 +1,9 @@
 import { projectedStartsMs } from 'core/wok/run'
+import { useNowMs } from '../device/clock'
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg'
 import { Score } from '../score/Score'
 import { plannedSpans, scoreDrawing, type ScoreDrawing } from 'core/wok/drawing/scoreDrawing'
-import { yAt, type LaneGeometry } from './laneGeometry'
+import type { LaneGeometry } from './laneGeometry'
 import type { ShownBatch, ShownRun } from './useLinePlan'
 
 const IN_CHANNEL = 'rgb(var(--in-channel))'
@@ -12,17 +13,18 @@ const HALO = { style: { fontStretch: '75%', paintOrder: 'stroke' } } as object
 /** A run at its station: what was, dimmed, and what is to come. */
 export function RunLane({
   shown,
-  nowMs,
+  topY,
   geometry,
   x,
   hasTitle,
 }: {
   shown: ShownRun
-  nowMs: number
+  topY: number
   geometry: LaneGeometry
   x: number
   hasTitle: boolean
 }) {
+  const nowMs = useNowMs()
   const { run, state } = shown
   const at = (ms: number) => (ms - run.firedAtMs) / 1000
   const spans = projectedStartsMs(run, state, nowMs).map(({ stepId, startMs, endMs }) => ({
@@ -30,7 +32,6 @@ export function RunLane({
     startS: at(startMs),
     endS: at(endMs),
   }))
-  const topY = yAt(geometry, nowMs, run.firedAtMs)
   const portions = run.parts.reduce((sum, part) => sum + part.portions, 0)
   const titleY = Math.max(topY, geometry.nowLinePx + 3)
   return (

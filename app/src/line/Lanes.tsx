@@ -16,7 +16,6 @@ const MINUTE_MS = 60_000
 
 type LanesProps = {
   line: Line
-  nowMs: number
   geometry: LaneGeometry
   heightPx: number
   chosenKey: string | null
@@ -27,12 +26,16 @@ type LanesProps = {
   onRun: (run: ShownRun) => void
 }
 
-/** Every station as a score on one clock: what is cooking, then what is proposed; washes are dashed boxes. */
-export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, isSeen, onBatch, onRun }: LanesProps) {
+/**
+ * Every station as a score on one clock, as at the instant of the plan: what is cooking, then what is proposed; washes are dashed
+ * boxes.
+ */
+export function Lanes({ line, geometry, heightPx, chosenKey, hasTitles, isSeen, onBatch, onRun }: LanesProps) {
   const t = useWords('line')
   const { stations } = line.kitchen
+  const { atMs } = line
   const widthPx = laneX(geometry, stations.length) - geometry.gapPx + 6
-  const y = (ms: number) => yAt(geometry, nowMs, ms)
+  const y = (ms: number) => yAt(geometry, atMs, ms)
   const batches = line.batches.filter((batch) => isSeen(y(batch.setUpStartMs), y(batch.upMs)))
   return (
     <View style={{ width: widthPx, height: heightPx }} aria-label={t('scoresName')} role="group">
@@ -41,7 +44,7 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, i
           <Channel key={station.id} x={laneX(geometry, index)} y={0} widthPx={geometry.channelPx} heightPx={heightPx} />
         ))}
         <Minutes
-          nowMs={nowMs}
+          atMs={atMs}
           geometry={geometry}
           kitchen={line.kitchen}
           widthPx={widthPx}
@@ -52,7 +55,7 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, i
           <RunLane
             key={shown.run.id}
             shown={shown}
-            nowMs={nowMs}
+            topY={y(shown.run.firedAtMs)}
             geometry={geometry}
             x={laneOf(line, geometry, shown.run.stationId)}
             hasTitle={hasTitles}
@@ -71,26 +74,7 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, i
             hasTitle={hasTitles}
           />
         ))}
-        {!hasTitles && <HandsThread line={line} geometry={geometry} nowMs={nowMs} isSeen={isSeen} />}
-        <SvgLine
-          x1={geometry.timesPx - 4}
-          x2={widthPx}
-          y1={geometry.nowLinePx}
-          y2={geometry.nowLinePx}
-          stroke={CELADON}
-          strokeWidth={3.5}
-        />
-        {stations.map((station, index) => (
-          <SvgLine
-            key={station.id}
-            x1={laneX(geometry, index)}
-            x2={laneX(geometry, index) + geometry.channelPx}
-            y1={geometry.nowLinePx}
-            y2={geometry.nowLinePx}
-            stroke="rgb(var(--now-in-channel))"
-            strokeWidth={3.5}
-          />
-        ))}
+        {!hasTitles && <HandsThread line={line} geometry={geometry} isSeen={isSeen} />}
       </Svg>
       {line.runs.map((shown) => (
         <Target
@@ -119,6 +103,32 @@ export function Lanes({ line, nowMs, geometry, heightPx, chosenKey, hasTitles, i
     </View>
   )
 }
+
+/** Now, across all stations; the lanes run up under it. */
+export function NowLine({ line, geometry }: { line: Line; geometry: LaneGeometry }) {
+  const { stations } = line.kitchen
+  const widthPx = laneX(geometry, stations.length) - geometry.gapPx + 6
+  const y = NOW_PX / 2
+  return (
+    <View className="pointer-events-none absolute left-0" style={{ top: geometry.nowLinePx - y }}>
+      <Svg width={widthPx} height={NOW_PX} aria-hidden>
+        <SvgLine x1={geometry.timesPx - 4} x2={widthPx} y1={y} y2={y} stroke={CELADON} strokeWidth={3.5} />
+        {stations.map((station, index) => (
+          <SvgLine
+            key={station.id}
+            x1={laneX(geometry, index)}
+            x2={laneX(geometry, index) + geometry.channelPx}
+            y1={y}
+            y2={y}
+            stroke="rgb(var(--now-in-channel))"
+            strokeWidth={3.5}
+          />
+        ))}
+      </Svg>
+    </View>
+  )
+}
+const NOW_PX = 4
 
 function laneOf(line: Line, geometry: LaneGeometry, stationId: string): number {
   return laneX(
@@ -157,22 +167,22 @@ function Target({ x, topPx, bottomPx, widthPx, name, isChosen, drag, onPress }: 
 }
 
 function Minutes({
-  nowMs,
+  atMs,
   geometry,
   kitchen,
   widthPx,
   heightPx,
   isSeen,
-}: Pick<LanesProps, 'nowMs' | 'geometry' | 'heightPx' | 'isSeen'> & { kitchen: Kitchen; widthPx: number }) {
-  const first = Math.floor((nowMs - (geometry.nowLinePx / geometry.pxPerS) * 1000) / MINUTE_MS) + 1
+}: Pick<LanesProps, 'geometry' | 'heightPx' | 'isSeen'> & { atMs: number; kitchen: Kitchen; widthPx: number }) {
+  const first = Math.floor((atMs - (geometry.nowLinePx / geometry.pxPerS) * 1000) / MINUTE_MS) + 1
   const shownS = Math.max(geometry.aheadS, heightPx / geometry.pxPerS)
   const minutes = range(Math.ceil(shownS / 60) + 2)
     .map((index) => (first + index) * MINUTE_MS)
-    .filter((ms) => isSeen(yAt(geometry, nowMs, ms), yAt(geometry, nowMs, ms)))
+    .filter((ms) => isSeen(yAt(geometry, atMs, ms), yAt(geometry, atMs, ms)))
   return (
     <G>
       {minutes.map((ms) => {
-        const y = yAt(geometry, nowMs, ms)
+        const y = yAt(geometry, atMs, ms)
         const isNearNow = Math.abs(y - geometry.nowLinePx) < 12
         return (
           <G key={ms}>

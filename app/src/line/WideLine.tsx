@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
-import { useNowMs } from '../device/clock'
 import { Button } from '../ui/Button'
 import { Empty } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
@@ -18,7 +17,8 @@ import { DragBatches } from './hand/DragBatches'
 import { ByHand } from './hand/ByHand'
 import { HandsNext } from './HandsNext'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
-import { Lanes } from './Lanes'
+import { Drifting } from './Drifting'
+import { Lanes, NowLine } from './Lanes'
 import { LaterTickets } from './LaterTickets'
 import { PlanNotices } from './PlanNotices'
 import { useLineWords } from './lineWords'
@@ -36,7 +36,6 @@ export function WideLine(view: LineView) {
   const { line, batch, fire, onTicket } = view
   const t = useWords('line')
   const router = useRouter()
-  const nowMs = useNowMs()
   const shown = line.tickets.filter((ticket) => !ticket.isCancelled)
   return (
     <View className="min-h-0 flex-1 flex-row">
@@ -71,10 +70,10 @@ export function WideLine(view: LineView) {
           <FeedSwitch />
         </View>
       </View>
-      <WideLanes {...view} nowMs={nowMs} />
+      <WideLanes {...view} />
       <View className="w-[272px] border-l border-edge bg-plate">
         <ScrollView tabIndex={0} className="min-h-0 flex-1 p-4">
-          <HandsNext line={line} nowMs={nowMs} isWide />
+          <HandsNext line={line} isWide />
           {batch && (
             <View className="mt-4 gap-1">
               <Text role="heading" aria-level={2} weight="bold">
@@ -97,14 +96,15 @@ export function WideLine(view: LineView) {
   )
 }
 
-function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }) {
+function WideLanes({ line, batch, onBatch }: LineView) {
   const t = useWords('line')
   const words = useLineWords(line)
   const router = useRouter()
   const [heightPx, setHeightPx] = useState(700)
   const seen = useScrollWindow()
-  const y = (ms: number) => yAt(GEOMETRY, nowMs, ms)
-  const lastUpMs = Math.max(nowMs, ...line.batches.map((one) => one.upMs), ...line.runs.map(({ state }) => state.upMs))
+  const { atMs } = line
+  const y = (ms: number) => yAt(GEOMETRY, atMs, ms)
+  const lastUpMs = Math.max(atMs, ...line.batches.map((one) => one.upMs), ...line.runs.map(({ state }) => state.upMs))
   const fullPx = Math.max(heightPx, y(lastUpMs) + 40)
   const things = [
     ...line.runs.map(({ run, state, station }) => ({
@@ -146,46 +146,50 @@ function WideLanes({ line, batch, nowMs, onBatch }: LineView & { nowMs: number }
       </View>
       <ScrollView tabIndex={0} className="min-h-0 flex-1" {...seen.scroll} onLayout={seen.onLayout}>
         <View style={{ height: fullPx, paddingLeft: 8 }}>
-          <DragBatches line={line} geometry={GEOMETRY} nowMs={nowMs}>
-            <Lanes
-              line={line}
-              nowMs={nowMs}
-              geometry={GEOMETRY}
-              heightPx={fullPx}
-              chosenKey={batch?.key ?? null}
-              hasTitles={false}
-              isSeen={seen.isSeen}
-              onBatch={onBatch}
-              onRun={({ run }) => router.push(`/wok/${run.id}`)}
-            />
-          </DragBatches>
-          {line.kitchen.stations.map((station, index) =>
-            placeLabels(
-              things
-                .filter((thing) => thing.stationId === station.id)
-                .map((thing) => ({ ...thing, heightPx: LABEL_PX })),
-              GEOMETRY.nowLinePx + 6,
-            )
-              .filter(({ labelY }) => seen.isSeen(labelY, labelY + LABEL_PX))
-              .map((thing) => (
-                <View
-                  key={thing.id}
-                  className="pointer-events-none absolute"
-                  style={{
-                    left: 8 + laneX(GEOMETRY, index) + GEOMETRY.channelPx + 18,
-                    top: thing.labelY,
-                    width: GEOMETRY.gapPx - 22,
-                  }}
-                >
-                  <Text weight="bold" stretch="slim" numberOfLines={1}>
-                    {thing.title}
-                  </Text>
-                  <Text size="small" tone="ash" stretch="narrow" numberOfLines={2}>
-                    {thing.detail}
-                  </Text>
-                </View>
-              )),
-          )}
+          <Drifting atMs={atMs} pxPerS={GEOMETRY.pxPerS}>
+            <DragBatches line={line} geometry={GEOMETRY}>
+              <Lanes
+                line={line}
+                geometry={GEOMETRY}
+                heightPx={fullPx}
+                chosenKey={batch?.key ?? null}
+                hasTitles={false}
+                isSeen={seen.isSeen}
+                onBatch={onBatch}
+                onRun={({ run }) => router.push(`/wok/${run.id}`)}
+              />
+            </DragBatches>
+            {line.kitchen.stations.map((station, index) =>
+              placeLabels(
+                things
+                  .filter((thing) => thing.stationId === station.id)
+                  .map((thing) => ({ ...thing, heightPx: LABEL_PX })),
+                GEOMETRY.nowLinePx + 6,
+              )
+                .filter(({ labelY }) => seen.isSeen(labelY, labelY + LABEL_PX))
+                .map((thing) => (
+                  <View
+                    key={thing.id}
+                    className="pointer-events-none absolute"
+                    style={{
+                      left: laneX(GEOMETRY, index) + GEOMETRY.channelPx + 18,
+                      top: thing.labelY,
+                      width: GEOMETRY.gapPx - 22,
+                    }}
+                  >
+                    <Text weight="bold" stretch="slim" numberOfLines={1}>
+                      {thing.title}
+                    </Text>
+                    <Text size="small" tone="ash" stretch="narrow" numberOfLines={2}>
+                      {thing.detail}
+                    </Text>
+                  </View>
+                )),
+            )}
+          </Drifting>
+          <View className="pointer-events-none absolute left-2 top-0">
+            <NowLine line={line} geometry={GEOMETRY} />
+          </View>
         </View>
       </ScrollView>
     </View>

@@ -25,7 +25,7 @@ import { cooksAt, type AtMise } from 'core/line/cooks'
 import { CHILLED_RICE } from 'core/rice/lot/riceAtWok'
 import { useDishes } from '../book/useDishes'
 import { useRiceNow } from '../rice/useLots'
-import { useNowMs } from '../device/clock'
+import { useNowMsInSlices } from '../device/clock'
 import { useMiseHouse } from '../mise/useMise'
 import { useKitchen } from '../setup/useKitchen'
 import { useOpenRuns } from '../wok/useRuns'
@@ -51,6 +51,8 @@ export type Line = {
   overruled: LineNow<Station, Dish, Run>['overruled']
   /** What is 86. */
   gone: readonly GoneBatch[]
+  /** The instant that it was planned for. */
+  atMs: number
   /** How the line was planned. */
   basis: LineBasis
   wishes: LineWishes
@@ -90,7 +92,7 @@ export function useLinePlan() {
   const atMise = useMiseHouse().data?.policy.people
   const queries = useQueryClient()
   const orders = useOrderVersion()
-  const planMs = useNowMs(REPLAN_MS)
+  const planMs = useNowMsInSlices(REPLAN_MS)
   const version = useWorkedOutVersion()
   const rice = useRiceNow()
   const { tickets: shown, later } = tickets
@@ -182,6 +184,7 @@ export function lineOf(sources: LineSources): Line {
   return {
     ...{ kitchen, dishes, tickets, later, pasts, known, rice, wishes, told, atMise },
     ...now,
+    atMs: nowMs,
     isOld: !isOrderFor(told, now.basis) && now.basis.pieces.length > 0,
     ups: ticketUps(now),
     portionsWaiting: now.portionsWaiting + (later?.portions ?? 0),

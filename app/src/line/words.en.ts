@@ -161,7 +161,8 @@ export const line = {
     downToast: '{{station}} is down: planned without it',
     backToast: '{{station}} cooks again',
     hands: 'Pairs of hands',
-    handsGuess: 'Nobody said, so as many as cook here and are not at the mise by its hours. At no second does the plan need more.',
+    handsGuess:
+      'Nobody said, so as many as cook here and are not at the mise by its hours. At no second does the plan need more.',
     handsHow: 'At no second does the plan need more.',
     pairs_one: '{{count}} pair',
     pairs_other: '{{count}} pairs',

@@ -11,7 +11,7 @@ import { CHILLED_RICE, riceAtWok } from 'core/rice/lot/riceAtWok'
 import { isBelow } from 'core/measure/temperature'
 import type { HousePolicy, LotState } from 'core/rice/lot/lotState'
 import { useMemo } from 'react'
-import { kitchenNowMs, useNowMs } from '../device/clock'
+import { kitchenNowMs, useNowMs, useNowMsInSlices } from '../device/clock'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
 import { post, useOutbox, type Parcel } from '../device/outbox'
@@ -35,12 +35,21 @@ export function useLots() {
   const kitchen = useKitchen().data
   const house = useRiceHouse()
   const parcels = useOutbox()
-  const nowMs = useNowMs(FOLD_MS)
+  const foldMs = Math.floor(useNowMsInSlices(FOLD_MS) / FOLD_MS) * FOLD_MS
   const lots = useMemo(
-    () => (kitchen && house.data ? shownLots(query.data?.lots ?? [], parcels, kitchen, house.data, nowMs) : []),
-    [query.data, parcels, kitchen, house.data, nowMs],
+    () => (kitchen && house.data ? shownOnce(query.data?.lots ?? NO_LOTS, parcels, kitchen, house.data, foldMs) : []),
+    [query.data, parcels, kitchen, house.data, foldMs],
   )
   return { ...query, error: query.error ?? house.error, isReady: Boolean(query.data && kitchen && house.data), lots }
+}
+
+const NO_LOTS: readonly Lot[] = []
+let last: { asked: Parameters<typeof shownLots>; shown: ShownLot[] } | null = null
+
+/** The lots of a moment are folded once, however many parts of a screen ask for them. */
+function shownOnce(...asked: Parameters<typeof shownLots>): ShownLot[] {
+  if (!last || last.asked.some((one, i) => one !== asked[i])) last = { asked, shown: shownLots(...asked) }
+  return last.shown
 }
 
 /** One lot, open or over. */

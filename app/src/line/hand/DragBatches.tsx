@@ -27,10 +27,10 @@ const MOUSE = { activationConstraint: { distance: 6 } }
 const TOUCH = { activationConstraint: { delay: 250, tolerance: 8 } }
 const NOTICED_S = 5
 
-type DragBatchesProps = { line: Line; geometry: LaneGeometry; nowMs: number; children: ReactNode }
+type DragBatchesProps = { line: Line; geometry: LaneGeometry; children: ReactNode }
 
 /** Lets batches of the plan be dragged to another station or another time; the plan answers what it costs while they are held. */
-export function DragBatches({ line, geometry, nowMs, children }: DragBatchesProps) {
+export function DragBatches({ line, geometry, children }: DragBatchesProps) {
   const t = useWords('line')
   const words = useLineWords(line)
   const sensors = useSensors(useSensor(MouseSensor, MOUSE), useSensor(TouchSensor, TOUCH))
@@ -68,7 +68,7 @@ export function DragBatches({ line, geometry, nowMs, children }: DragBatchesProp
       }}
     >
       {children}
-      {held && <Ghost line={line} geometry={geometry} nowMs={nowMs} {...held} />}
+      {held && <Ghost line={line} geometry={geometry} {...held} />}
     </DndContext>
   )
 }
@@ -82,16 +82,16 @@ const isSame = (a: Held | null, b: Held) =>
   a.drop.isPossible === b.drop.isPossible
 
 /** Where a held batch would be, what that means, and what it costs. */
-function Ghost({ line, geometry, nowMs, batch, drop }: Held & Omit<DragBatchesProps, 'children'>) {
+function Ghost({ line, geometry, batch, drop }: Held & Omit<DragBatchesProps, 'children'>) {
   const t = useWords('line')
   const words = useLineWords(line)
   const lane = line.kitchen.stations.findIndex(({ id }) => id === drop.stationId)
   const station = line.kitchen.stations[lane]
   const startMs = batch.startMs + drop.laterS * 1000
-  const topPx = Math.max(geometry.nowLinePx, yAt(geometry, nowMs, startMs))
+  const topPx = Math.max(geometry.nowLinePx, yAt(geometry, line.atMs, startMs))
   const heightPx = ((batch.upMs - batch.startMs) / 1000) * geometry.pxPerS
   const isRight = lane + 1 < line.kitchen.stations.length || line.kitchen.stations.length === 1
-  const xPx = 8 + laneX(geometry, lane)
+  const xPx = laneX(geometry, lane)
   return (
     <View className="pointer-events-none absolute inset-0 z-10">
       <View
