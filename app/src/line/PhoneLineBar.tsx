@@ -11,7 +11,7 @@ import { FireButton, FireNotices } from './FireBar'
 import { ByHand } from './hand/ByHand'
 import type { LineView } from './lineView'
 import { useLineWords } from './lineWords'
-import { useBatchRice } from './useBatchRice'
+import { useBatchRice } from './useSupplies'
 
 /** Under the thumb: what the batch takes in a line, what to say aloud, Fire, and a new ticket. */
 export function PhoneLineBar({ line, batch, fire }: LineView) {

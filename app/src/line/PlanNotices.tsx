@@ -7,7 +7,7 @@ import { useWords } from '../words/i18n'
 import { formatMassG } from '../words/format'
 import { sayWish } from './plan/useLineState'
 import type { Line } from './useLinePlan'
-import { useRiceEnd } from './useBatchRice'
+import { useRiceEnd } from './useSupplies'
 
 /** What everybody at the line has to know of the plan: what is 86, who is without a station, and why it is another one. */
 export function PlanNotices({ line }: { line: Line }) {

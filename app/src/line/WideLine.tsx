@@ -25,7 +25,7 @@ import { useLineWords } from './lineWords'
 import type { LineView } from './lineView'
 import { placeLabels } from '../score/placeLabels'
 import { TicketLabel, ticketLabelPx } from './TicketLabel'
-import { useBatchRice } from './useBatchRice'
+import { useBatchRice, useMiseEnds } from './useSupplies'
 import type { ShownTicket } from './useTickets'
 
 const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 122, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
@@ -84,6 +84,7 @@ export function WideLine(view: LineView) {
             </View>
           )}
           <RiceLots line={line} batch={batch} />
+          <MiseAhead line={line} />
         </ScrollView>
         <View className="gap-2 border-t border-edge p-3">
           <FireNotices line={line} batch={batch} fire={fire} />
@@ -192,6 +193,31 @@ function WideLanes({ line, batch, onBatch }: LineView) {
           </View>
         </View>
       </ScrollView>
+    </View>
+  )
+}
+
+const MOST_ENDS = 5
+
+/** What of the mise the next half hour uses up, and with which ticket. */
+function MiseAhead({ line }: Pick<LineView, 'line'>) {
+  const t = useWords('line')
+  const ends = useMiseEnds(line)
+  if (ends.length === 0) return null
+  return (
+    <View className="mt-4 gap-1" aria-live="polite">
+      <Text tone="ash">{t('miseAhead')}</Text>
+      {ends.slice(0, MOST_ENDS).map(({ itemId, name, ticketNumber, shortG }) => (
+        <View key={itemId} className="flex-row justify-between gap-2">
+          <Text stretch="slim" className="min-w-0 flex-1">
+            {t('miseEnds', { name, ticket: ticketNumber })}
+          </Text>
+          <Text weight="bold" stretch="narrow">
+            {t('miseShort', { mass: formatMassG(shortG) })}
+          </Text>
+        </View>
+      ))}
+      {ends.length > MOST_ENDS && <Text tone="ash">{t('miseMore', { count: ends.length - MOST_ENDS })}</Text>}
     </View>
   )
 }

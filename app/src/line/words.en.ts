@@ -123,6 +123,11 @@ export const line = {
     hold: 'Hold',
     noHold: 'no',
   },
+  miseAhead: 'Mise, next half hour',
+  miseEnds: '{{name}} ends with {{ticket}}',
+  miseShort: '{{mass}} short',
+  miseMore_one: 'and {{count}} thing more',
+  miseMore_other: 'and {{count}} things more',
   openPass: 'Pass',
   pass: {
     title_one: 'Pass, {{count}} ticket',
