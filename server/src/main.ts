@@ -3,6 +3,7 @@ import pino from 'pino'
 import { z } from 'zod'
 import { prepareDemo } from './demo/prepareDemo'
 import { simulatedPrinter } from './device/printer/simulatedPrinter'
+import { backUpHourly } from './backup/backup'
 import { copyData } from './db/copyData'
 import { migrate, migrationsIn } from './db/migrate'
 import { openPool, type DatabaseAddress } from './db/pool'
@@ -26,6 +27,7 @@ const Environment = z.object({
   OKAZU_WEB: z.string().default('app/dist'),
   OKAZU_DATA: z.string().default('.okazu'),
   OKAZU_DEMO_EVENINGS: z.coerce.number().int().min(0).max(400).default(2),
+  OKAZU_BACKUPS: z.enum(['on', 'off']).default('on'),
   OKAZU_TEST_CLOCK: z.literal('1').optional(),
   OKAZU_LOG: z.enum(['info', 'warn', 'error', 'silent']).default('info'),
 })
@@ -68,6 +70,7 @@ const server = await startServer({
   dataFolder: env.OKAZU_DATA,
   migrations: migrationsIn(folder),
   paperWorker: PAPER_WORKER,
+  backUp: env.OKAZU_BACKUPS === 'on' ? () => backUpHourly(address, join(env.OKAZU_DATA, 'backups'), Date.now()) : null,
 }).catch(async (error: unknown) => {
   await pool.end()
   if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {

@@ -17,6 +17,8 @@ import { paperThreads } from './papers/paperThreads'
 import { startTicks } from './ticks'
 import { settleOpenRuns } from './wok/settle'
 
+/** So often it is looked whether the hour has its backup. */
+const BACKUP_LOOK_MS = 300_000
 const TICK_MS = 1000
 const TRIM_EVERY_MS = 3_600_000
 /** No screen that is away for longer follows change by change. */
@@ -49,6 +51,8 @@ type ServerOptions = {
   migrations: readonly string[]
   /** The built worker that draws labels and sheets. */
   paperWorker: URL
+  /** Copies the data where the last hour has no copy; null where nobody wants that. */
+  backUp?: (() => Promise<number>) | null
   /** Where it listens, and how; this machine alone where nothing is said. */
   network?: Network
 }
@@ -68,6 +72,7 @@ export async function startServer({
   dataFolder,
   migrations,
   paperWorker,
+  backUp = null,
   network = LOOPBACK,
 }: ServerOptions): Promise<RunningServer> {
   const now = clock?.now ?? Date.now
@@ -88,6 +93,7 @@ export async function startServer({
       { name: 'ticket feed', everyMs: TICK_MS, work: () => runFeed(pool, kitchenId, now()) },
       { name: 'probe', everyMs: TICK_MS, work: () => runProbe(pool, kitchenId, now()) },
       { name: 'trimming the outbox', everyMs: TRIM_EVERY_MS, work: trim },
+      ...(backUp ? [{ name: 'the backup', everyMs: BACKUP_LOOK_MS, work: async () => 0 * (await backUp()) }] : []),
     ],
     follower.wake,
     log,

@@ -1,5 +1,6 @@
 import type { Pool } from 'mysql2/promise'
 import { apiReads } from './apiReads'
+import { backupOfAYear } from './backup'
 import { bookModels, editorTyping } from './book'
 import { bundleSize } from './bundleSize'
 import { catchUp } from './catchUp'
@@ -45,6 +46,7 @@ if (isWanted('tickets')) {
   await manyTickets(server.url)
   await server.stop()
 }
+if (isWanted('backup')) await backupOfAYear()
 if (isWanted('book')) {
   bookModels()
   const server = await startBenchServer(0)

@@ -13,6 +13,7 @@ import { Frame } from '../ui/Frame'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
+import { BackupSection } from './BackupSection'
 import { ReadingsSection } from './ReadingsSection'
 import { RuleSetSection } from './RuleSetSection'
 import { useKitchen } from './useKitchen'
@@ -193,6 +194,7 @@ function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
       </Text>
       <RuleSetSection kitchen={kitchen} />
       <ReadingsSection kitchen={kitchen} />
+      <BackupSection timeZone={kitchen.timeZone} />
     </Section>
   )
 }

@@ -55,6 +55,12 @@ export const setup = {
   },
   ladle: '{{name}}, {{mL}} mL',
   scale: 'scale to {{g}} g',
+  backup: {
+    title: 'Backups',
+    none: 'There is no backup of this kitchen yet.',
+    newest: 'The last one was made on {{day}} at {{time}}.',
+    how: 'Made every hour while Okazu runs, and at any time with npm run backup; npm run restore reads one back. Keep a copy on another machine too.',
+  },
   parts: 'Parts of the interface',
   partsTitle: 'Parts',
   partsGround: { steel: 'Steel', paper: 'Rice paper' },

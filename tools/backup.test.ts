@@ -1,0 +1,108 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gunzipSync, gzipSync } from 'node:zlib'
+
+jest.setTimeout(240_000)
+
+const folder = mkdtempSync(join(tmpdir(), 'okazu-data '))
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const run = (args: string[], env: Record<string, string> = {}) => {
+  const { status, stderr, stdout } = spawnSync('bash', args, {
+    cwd: `${__dirname}/..`,
+    encoding: 'utf8',
+    env: { ...process.env, OKAZU_DATA: folder, ...env },
+  })
+  return { status, said: `${stdout}${stderr}`.trim() }
+}
+/** Does something with the database of the folder running. */
+const withDatabase = (script: string) =>
+  run(['-c', `. tools/lib.sh; . tools/db-access.sh; trap stop_db EXIT; start_db_for_all "$OKAZU_DATA"; ${script}`])
+const SQL = 'MYSQL_PWD=$DB_PASSWORD mariadb --no-defaults --host=127.0.0.1 --port=$DB_PORT --user=$DB_USER -N okazu -e'
+const nameNow = () => withDatabase(`${SQL} "SELECT name FROM kitchen"`).said
+/** Everything in the database, without the lines that say when it was read. */
+const everything = () =>
+  withDatabase(
+    'MYSQL_PWD=$DB_PASSWORD mariadb-dump --no-defaults --host=127.0.0.1 --port=$DB_PORT --user=$DB_USER --skip-comments --skip-extended-insert --order-by-primary okazu',
+  ).said
+const restore = (file: string, env: Record<string, string> = {}) => run(['tools/restore.sh', file], env)
+
+let copy = ''
+let before = ''
+beforeAll(() => {
+  const made = withDatabase(
+    `OKAZU_PORT=0 OKAZU_DEMO_EVENINGS=0 OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_DB_USER=$DB_USER OKAZU_DB_PASSWORD=$DB_PASSWORD OKAZU_LOG=error \
+       node --import tsx server/src/main.ts >"$OKAZU_DATA/out" 2>&1 </dev/null & S=$!
+     for i in $(seq 1 600); do grep -q http "$OKAZU_DATA/out" && break; sleep 0.1; done; kill $S; wait $S; cat "$OKAZU_DATA/out"`,
+  )
+  expect(made.said).toMatch(/http/)
+  before = everything()
+  const backup = run(['tools/backup.sh'])
+  expect(backup).toMatchObject({ status: 0, said: expect.stringMatching(/A copy of the data is in /) })
+  copy = backup.said.replace(/^.* is in /s, '')
+}, 240_000)
+
+test('a restore gives back exactly what was copied, and what was there in between is copied first', () => {
+  expect(before).toMatch(/Low Tide Rice Counter/)
+  withDatabase(`${SQL} "UPDATE kitchen SET name = 'Changed since'; DELETE FROM ticket_item"`)
+  expect(nameNow()).toBe('Changed since')
+  expect(restore(copy)).toMatchObject({ status: 0, said: expect.stringMatching(/npm start opens it/) })
+  expect(everything()).toBe(before)
+  const between = readdirSync(join(folder, 'backups')).find((name) => name.startsWith('before-restore-'))!
+  expect(gunzipSync(readFileSync(join(folder, 'backups', between))).toString()).toMatch(/Changed since/)
+})
+
+describe('what is no whole copy is refused, and the data stays as it is', () => {
+  const bytes = () => readFileSync(copy)
+  const as = (name: string, content: Buffer) => {
+    const path = join(folder, name)
+    writeFileSync(path, content)
+    return path
+  }
+  const text = () => gunzipSync(bytes()).toString()
+
+  test.each([
+    ['a file that is not there', () => join(folder, 'none.sql.gz'), /there is no file/],
+    ['one that is cut off', () => as('cut.sql.gz', bytes().subarray(0, 5000)), /cut off or damaged/],
+    [
+      'one that is altered',
+      () => as('altered.sql.gz', Buffer.concat([bytes().subarray(0, 3000), Buffer.alloc(50), bytes().subarray(3050)])),
+      /cut off or damaged/,
+    ],
+    ['one whose text ends too early', () => as('short.sql.gz', gzipSync(text().slice(0, 20_000))), /ends too early/],
+    [
+      'one of something else',
+      () => as('other.sql.gz', gzipSync('-- Current Database: `shop`\n-- Dump completed')),
+      /not a copy of Okazu's data/,
+    ],
+    [
+      'one of a newer version',
+      () => as('newer.sql.gz', gzipSync(text().replace("('0012_pass.sql')", "('0012_pass.sql'),('9999_later.sql')"))),
+      /written by a newer Okazu, which has 9999_later.sql/,
+    ],
+    [
+      'one with a fault in it',
+      () => as('fault.sql.gz', gzipSync(text().replace('CREATE TABLE `ticket`', 'CREATE TALE `ticket`'))),
+      /could not be read.*as it was/,
+    ],
+  ])('%s', (_name, file, sentence) => {
+    expect(restore(file())).toMatchObject({ status: 1, said: expect.stringMatching(sentence) })
+    expect(nameNow()).toBe('Low Tide Rice Counter')
+  })
+  test('one that unpacks to more than any kitchen has', () => {
+    const { status, said } = restore(as('bomb.sql.gz', gzipSync(Buffer.alloc(4_000_000))), {
+      OKAZU_MOST_RESTORE_BYTES: '1000000',
+    })
+    expect([status, said]).toEqual([1, expect.stringMatching(/unpacks to more than/)])
+  })
+})
+
+test('while Okazu runs, it is backed up and not restored', () => {
+  const { said } = withDatabase(
+    'exec 9>"$OKAZU_DATA/lock"; flock 9; bash tools/backup.sh 9>&-; bash tools/restore.sh x 9>&-',
+  )
+  expect(said).toMatch(/A copy of the data is in/)
+  expect(said).toMatch(/Okazu runs on .*: stop it first/)
+})
