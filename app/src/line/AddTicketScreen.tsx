@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router'
-import { useState, type Dispatch, type SetStateAction } from 'react'
+import { useDeferredValue, useMemo, useState, type Dispatch, type SetStateAction } from 'react'
 import { ScrollView, View } from 'react-native'
 import type { Dish } from 'contract/dish'
 import { allergenListOf } from 'core/book/allergens'
@@ -38,7 +38,9 @@ function AddTicket({ line }: { line: Line }) {
   const nowMs = useNowMs()
   const [draft, setDraft] = useState<TicketDraft>(EMPTY_DRAFT)
   const isWide = useIsWide()
-  const effect = effectOf(draft, line, nowMs)
+  // What a ticket does is a plan of its own: it follows the finger, and is not worked out again by the second.
+  const asked = useDeferredValue(draft)
+  const effect = useMemo(() => effectOf(asked, line, line.atMs), [asked, line])
   const dishes = <Dishes line={line} draft={draft} onChange={setDraft} />
   return (
     <View role="main" className="min-h-0 flex-1 bg-ground">

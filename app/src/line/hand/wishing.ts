@@ -7,19 +7,26 @@ import { lineOf, type Line, type ShownBatch } from '../useLinePlan'
 /** Plans tried for a wish: a price is asked while a finger waits. */
 const TRIED = 400
 
-/** The line as it would be with other wishes: the order at hand with what is new in it, and a short search around that. */
-export function lineWith(line: Line, wishes: Partial<LineWishes>, nowMs: number): Line {
-  const planned = (order: LineOrder) =>
-    lineOf({
-      ...line,
-      runs: line.runs.map(({ run }) => run),
-      wishes: { ...line.wishes, ...wishes },
-      orderFor: () => order,
-      nowMs,
-    })
-  const { instance, pieces, order } = planned(line.basis.order).basis
+/** The line as it would be with other wishes, or more tickets: an order with what is new in it where it costs least. */
+export const lineWith = (
+  line: Line,
+  wishes: Partial<LineWishes>,
+  nowMs: number,
+  order: LineOrder = line.basis.order,
+): Line =>
+  lineOf({
+    ...line,
+    runs: line.runs.map(({ run }) => run),
+    wishes: { ...line.wishes, ...wishes },
+    orderFor: () => order,
+    nowMs,
+  })
+
+/** The same after a short search: what was moved by hand does not fit the order that was there. */
+function searchedLineWith(line: Line, wishes: Partial<LineWishes>, nowMs: number): Line {
+  const { instance, pieces, order } = lineWith(line, wishes, nowMs).basis
   const { list } = searchedPlan(instance, wantedOf(order, pieces), { evaluations: TRIED })
-  return planned(orderOf(list, pieces))
+  return lineWith(line, wishes, nowMs, orderOf(list, pieces))
 }
 
 /** The pin that a batch has, or one of its own that asks for nothing yet. */
@@ -39,7 +46,7 @@ export function pinPrice(
   tickets: LineWishes['tickets'] = line.wishes.tickets,
 ): LatenessChange {
   const pins = [pin, ...line.wishes.pins.filter(({ pinId }) => pinId !== pin.pinId)]
-  return latenessChange(line.tickets, line.ups, lineWith(line, { pins, tickets }, nowMs).ups)
+  return latenessChange(line.tickets, line.ups, searchedLineWith(line, { pins, tickets }, nowMs).ups)
 }
 
 /** Batches that could be fried with this one: the same dish, cooked the same way, nobody's allergy. */
