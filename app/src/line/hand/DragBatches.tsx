@@ -27,6 +27,10 @@ const MOUSE = { activationConstraint: { distance: 6 } }
 const TOUCH = { activationConstraint: { delay: 250, tolerance: 8 } }
 const NOTICED_S = 5
 
+const nothing = () => undefined
+/** Where a batch was let go is said by the toast, with its way back. */
+const SAID_BY_TOAST = { onDragStart: nothing, onDragOver: nothing, onDragEnd: nothing, onDragCancel: nothing }
+
 type DragBatchesProps = { line: Line; geometry: LaneGeometry; children: ReactNode }
 
 /** Lets batches of the plan be dragged to another station or another time; the plan answers what it costs while they are held. */
@@ -55,7 +59,11 @@ export function DragBatches({ line, geometry, children }: DragBatchesProps) {
   return (
     <DndContext
       sensors={sensors}
-      accessibility={{ container: document.body, screenReaderInstructions: { draggable: t('hand.dragHow') } }}
+      accessibility={{
+        container: document.body,
+        announcements: SAID_BY_TOAST,
+        screenReaderInstructions: { draggable: t('hand.dragHow') },
+      }}
       onDragMove={(event) => {
         const next = heldAt(event)
         if (next && !isSame(held, next)) setHeld(next)
