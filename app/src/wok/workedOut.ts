@@ -4,7 +4,7 @@ import type { BatchInput } from 'core/book/batchComponents'
 import { heatOf, type BatchScore, type RiceNow } from 'core/line/batchScore'
 import type { LineNow, WorkedOut } from 'core/line/lineNow'
 import type { StationTimes } from 'core/line/stationTimes'
-import { startTransition, useEffect, useState } from 'react'
+import { newVersion } from '../device/version'
 import { inWokWorker } from './wokWorker'
 
 /** Scores and times that this page has derived, by all that they depend on. */
@@ -18,32 +18,18 @@ const MOST_KEPT = 2000
 /** Answers that come close together are shown at once [ms]. */
 const TOGETHER_MS = 120
 
-let version = 0
+const worked = newVersion()
 let told: ReturnType<typeof setTimeout> | null = null
-const listeners = new Set<() => void>()
 
 function tell(): void {
   told ??= setTimeout(() => {
     told = null
-    version += 1
-    listeners.forEach((listener) => listener())
+    worked.raise()
   }, TOGETHER_MS)
 }
 
-/**
- * A number that is another one whenever more was worked out. What that changes is drawn in between what the cook does: a plan
- * that became better is never worth a tap that waits.
- */
-export function useWorkedOutVersion(): number {
-  const [shown, setShown] = useState(version)
-  useEffect(() => {
-    const listener = () => startTransition(() => setShown(version))
-    listeners.add(listener)
-    listener()
-    return () => void listeners.delete(listener)
-  }, [])
-  return shown
-}
+/** A number that is another one whenever more was worked out. */
+export const useWorkedOutVersion = worked.useVersion
 
 /** Objects that come from the kitchen keep being the same object until they change: their text is made once. */
 const texts = new WeakMap<object, string>()

@@ -3,9 +3,9 @@ import type { LineBasis } from 'core/line/lineNow'
 import { orderOf, wantedOf, type LineOrder } from 'core/line/plan/order'
 import type { PlannedFrom } from 'core/line/plan/factsKey'
 import { whyChanged } from 'core/line/plan/whyChanged'
-import { startTransition, useEffect, useState } from 'react'
 import { NoAnswer, Refused, sendJson } from '../../device/http'
 import { deviceId } from '../../device/ids'
+import { newVersion } from '../../device/version'
 import { inLineWorker } from './lineWorker'
 
 /** The order that this device searched out, for which facts, and after which order of the kitchen. */
@@ -16,25 +16,10 @@ let before: PlannedFrom | null = null
 let searching: string | null = null
 let isSending = false
 let lastSentMs = 0
-let version = 0
-const listeners = new Set<() => void>()
-
-function tell(): void {
-  version += 1
-  listeners.forEach((listener) => listener())
-}
+const { raise: tell, useVersion } = newVersion()
 
 /** A number that is another one whenever this device found another order. */
-export function useOrderVersion(): number {
-  const [shown, setShown] = useState(version)
-  useEffect(() => {
-    const listener = () => startTransition(() => setShown(version))
-    listeners.add(listener)
-    listener()
-    return () => void listeners.delete(listener)
-  }, [])
-  return shown
-}
+export const useOrderVersion = useVersion
 
 const noOf = (told: ToldOrder | null) => told?.no ?? 0
 
