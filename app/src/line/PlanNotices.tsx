@@ -9,6 +9,9 @@ import { sayWish } from './plan/useLineState'
 import type { Line } from './useLinePlan'
 import { useRiceEnd } from './useSupplies'
 
+/** More than these would push the plan off a phone. */
+const GONE_SHOWN = 2
+
 /** What everybody at the line has to know of the plan: what is 86, who is without a station, and why it is another one. */
 export function PlanNotices({ line }: { line: Line }) {
   const t = useWords('line')
@@ -21,7 +24,7 @@ export function PlanNotices({ line }: { line: Line }) {
   const whys = line.told?.key === line.basis.key ? line.told.why.map(why).filter(Boolean) : []
   return (
     <View aria-live="polite" className="gap-1 px-4">
-      {line.gone.map((one) => (
+      {line.gone.slice(0, GONE_SHOWN).map((one) => (
         <Notice
           key={one.parts[0]?.itemId ?? ''}
           kind="conflict"
@@ -33,6 +36,11 @@ export function PlanNotices({ line }: { line: Line }) {
           })}
         />
       ))}
+      {line.gone.length > GONE_SHOWN && (
+        <Text weight="bold">
+          {t('plan.goneMore', { tickets: listOf(line.gone.slice(GONE_SHOWN).flatMap(({ parts }) => parts)) })}
+        </Text>
+      )}
       <MovedTwice line={line} />
       {downs.length > 0 && (
         <Text weight="bold">{t('plan.down', { stations: downs.map(({ name }) => name).join(', ') })}</Text>

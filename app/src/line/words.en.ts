@@ -76,6 +76,7 @@ export const line = {
   openRunning: '86, stations',
   plan: {
     goneDish: '{{dish}} for {{tickets}}: it is 86. Tell the guest.',
+    goneMore: 'More is 86, ordered for {{tickets}}',
     goneComponent: '{{dish}} for {{tickets}}: {{component}} is 86. Tell the guest, or order it without.',
     down: '{{stations}} down',
     beyond_one: '{{count}} portion more is planned when these are fried',

@@ -84,8 +84,11 @@ function marksOf(pieces: readonly LinePiece[]): Map<string, string> {
   return new Map(alone.map(({ id }, i) => [id, `fried before ${(i % most) + 1}`]))
 }
 
-/** A dish by its own name, or as it was pinned: only where, and with whom. */
-const lineDishId = (dishId: string, pin: Pin | null) => (pin === null ? dishId : `${dishId} ${pin.pinId}`)
+/** A dish by its own name, or as it was pinned to a station. */
+const lineDishId = (dishId: string, pin: Pin | null) =>
+  pin === null || pin.stationId === null ? dishId : `${dishId} ${pin.pinId}`
+/** What is pinned is fried by itself. */
+const pinnedOf = ({ pinId }: Pin) => `pinned ${pinId}`
 const ALONE = 'alone'
 const aloneOf = (id: string) => `${ALONE} ${id}`
 
@@ -127,6 +130,7 @@ function dishesOf<S extends Station>(facts: LineFacts<S>, marks: ReadonlyMap<str
     const dish = dishes.get(item.dishId)
     if (!dish) continue
     const made = add(dish, pin)
+    if (pin) Object.assign(made.mods, { [pinnedOf(pin)]: { merge: 'never' } })
     const mark = marks.get(id)
     if (mark === undefined) continue
     Object.assign(made.mods, { [aloneOf(id)]: { merge: 'never', removes: [...item.allergies, mark] } })
@@ -201,7 +205,7 @@ function ticketsOf<S extends Station>(facts: LineFacts<S>, marks: ReadonlyMap<st
   }
   for (const { id, item, portions, pin } of pieces) {
     const mark = marks.get(id)
-    const mods = [...item.modifiers, ...(mark === undefined ? [] : [aloneOf(id)])]
+    const mods = [...item.modifiers, ...(pin ? [pinnedOf(pin)] : []), ...(mark === undefined ? [] : [aloneOf(id)])]
     const avoid = mark === undefined ? [] : [...item.allergies, mark]
     ticketFor(headOf(item), pin).items.push({ id, dish: lineDishId(item.dishId, pin), n: portions, mods, avoid })
   }

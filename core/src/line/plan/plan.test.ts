@@ -219,6 +219,23 @@ test('pinned portions are fried together, where and when somebody wants it; the 
   expect(rest.startMs).toBeLessThan(pin.notBeforeMs)
 })
 
+test('what waits by hand is fried by itself, on the metal of its dish without a wipe', () => {
+  const tickets = [1, 2].map((n) => ticket(n, [{ portions: 4 }]))
+  const pin = {
+    pinId: 'later',
+    parts: [{ itemId: 'i2-0', portions: 4 }],
+    stationId: null,
+    notBeforeMs: NOW_MS + 5 * MIN_MS,
+  }
+  const { batches, basis } = line({ tickets, wishes: wishing({ pins: [pin], downStations: ['ring-b'] }) })
+  expect(basis.instance.dishes.map(({ id }) => id)).toEqual([DISH.id])
+  expect(batches.map((one) => [one.stationId, one.setUp, one.pin?.pinId ?? null])).toEqual([
+    ['ring-a', expect.anything(), null],
+    ['ring-a', 'none', 'later'],
+  ])
+  expect(batches[1]!.startMs).toBeGreaterThanOrEqual(pin.notBeforeMs)
+})
+
 test('a pin to a station that is down, or of portions that are gone, asks for nothing', () => {
   const tickets = [ticket(1, [{ portions: 2 }])]
   const pin = { pinId: 'p', parts: [{ itemId: 'i1-0', portions: 2 }], stationId: 'ring-b', notBeforeMs: null }
