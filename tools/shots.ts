@@ -32,6 +32,8 @@ async function takeAll(by: Browser): Promise<void> {
   await take(wide, '/record', 'record-wide')
   await take(wide, '/setup/station/ring-b', 'station-wide')
   await whatIf(wide)
+  const duck = phone.getByRole('button', { name: /^Duck and pickled greens, [2-9] portions, Ring A, up/ })
+  if ((await duck.count()) > 0) await duck.first().click()
   await phone
     .getByRole('button', { name: /^Fire / })
     .last()
