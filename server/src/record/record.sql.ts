@@ -37,13 +37,14 @@ function narrowed({ dishId, stationId, cookId, span, isTrouble = false }: PastRu
   if (span) parts.push(['fired_at_ms >= ? AND fired_at_ms < ?', [span.fromMs, span.toMs]])
   if (isTrouble)
     parts.push([
-      `(state = 'stopped' OR ended_at_ms - promised_at_ms > ? OR EXISTS (SELECT 1 FROM ${STANDING_TROUBLE}))`,
-      [LATE_MS],
+      `(state = 'stopped' OR ROUND((ended_at_ms - promised_at_ms) / 1000) > ? OR EXISTS (SELECT 1 FROM ${STANDING_TROUBLE}))`,
+      [LATE_S],
     ])
   return { where: parts.map(([sql]) => ` AND ${sql}`).join(''), values: parts.flatMap(([, values]) => values) }
 }
 
-const LATE_MS = 30_000
+/** Whole seconds, as a row of the record says it. */
+const LATE_S = 30
 
 /** Runs that are over, newest firing first, from just before a key. */
 export async function listPastRuns(

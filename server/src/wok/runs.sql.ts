@@ -27,20 +27,21 @@ export async function listOpenRuns(db: Db, kitchenId: string): Promise<Run[]> {
   return withPartsAndEvents(db, kitchenId, rows)
 }
 
-/** The newest finished runs of a dish with no trouble said of them, but one. */
+/** The newest finished runs of a dish, up no later than so long after their promise, with no trouble said of them, but one. */
 export async function listRunsGoneWell(
   db: Db,
   kitchenId: string,
   dishId: string,
   exceptId: string,
+  lateS: number,
   most: number,
 ): Promise<Run[]> {
   const [rows] = await db.query<RowDataPacket[]>(
-    `${RUN} WHERE kitchen_id = ? AND dish_id = ? AND state = 'finished' AND id <> ?
+    `${RUN} WHERE kitchen_id = ? AND dish_id = ? AND state = 'finished' AND id <> ? AND ROUND((ended_at_ms - promised_at_ms) / 1000) <= ?
         AND NOT EXISTS (SELECT 1 FROM run_event AS said
                          WHERE said.kitchen_id = run.kitchen_id AND said.run_id = run.id AND said.kind = 'trouble')
       ORDER BY fired_at_ms DESC, id DESC LIMIT ?`,
-    [kitchenId, dishId, exceptId, most],
+    [kitchenId, dishId, exceptId, lateS, most],
   )
   return withPartsAndEvents(db, kitchenId, rows)
 }
