@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
@@ -48,10 +48,13 @@ test('a restore gives back exactly what was copied, and what was there in betwee
   expect(before).toMatch(/Low Tide Rice Counter/)
   withDatabase(`${SQL} "UPDATE kitchen SET name = 'Changed since'; DELETE FROM ticket_item"`)
   expect(nameNow()).toBe('Changed since')
+  // What an earlier restore was killed over.
+  mkdirSync(join(folder, 'db-before-restore-2026-01-01T000000Z'))
   expect(restore(copy)).toMatchObject({ status: 0, said: expect.stringMatching(/npm start opens it/) })
   expect(everything()).toBe(before)
   const between = readdirSync(join(folder, 'backups')).find((name) => name.startsWith('before-restore-'))!
   expect(gunzipSync(readFileSync(join(folder, 'backups', between))).toString()).toMatch(/Changed since/)
+  expect(readdirSync(folder)).toContain('db-before-restore-2026-01-01T000000Z')
 })
 
 describe('what is no whole copy is refused, and the data stays as it is', () => {
@@ -97,6 +100,13 @@ describe('what is no whole copy is refused, and the data stays as it is', () => 
     })
     expect([status, said]).toEqual([1, expect.stringMatching(/unpacks to more than/)])
   })
+})
+
+test('where the database cannot be started for reading, the data is as it was', () => {
+  const fault = 'mariadb-install-db() { return 1; }; export -f mariadb-install-db'
+  const { status, said } = run(['-c', `${fault}; bash tools/restore.sh "$0"`, copy])
+  expect([status, said]).toEqual([1, expect.stringMatching(/the database folder could not be made/)])
+  expect(nameNow()).toBe('Low Tide Rice Counter')
 })
 
 test('while Okazu runs, it is backed up and not restored', () => {

@@ -15,31 +15,35 @@ need_packages mariadbd=mariadb-server
 look_at_copy "$FILE"
 
 BEFORE=
-trap stop_db EXIT
+STATE=untouched
+# However this ends before all is read, what was there stands again.
+put_back() {
+  stop_db
+  [ $STATE = reading ] || return 0
+  rm -rf "$DATA/db"
+  [ -z "$BEFORE" ] || mv "$BEFORE" "$DATA/db"
+}
+as_it_was() { fail "$1 The data is as it was."; }
+trap put_back EXIT
+trap 'as_it_was "Interrupted."' INT TERM HUP
+
 if [ -d "$DATA/db/mysql" ]; then
+  STAMP=$(date -u +%Y-%m-%dT%H%M%SZ)
   say "Copying what is there now"
   # What cannot be started cannot be copied: then its folder is kept.
-  if (start_db_for_all "$DATA" && copy_data "$DATA" "before-restore-$(date -u +%Y-%m-%dT%H%M%SZ)" && stop_db && echo "$COPY" >"$DATA/copied") >/dev/null 2>&1; then
+  if (start_db_for_all "$DATA" && copy_data "$DATA" "before-restore-$STAMP" && stop_db && echo "$COPY" >"$DATA/copied") >/dev/null 2>&1; then
     say "It is in $(cat "$DATA/copied")"
   else
-    say "It could not be read; its folder is kept as $DATA/db-before-restore"
+    say "It could not be read; its folder is kept as $DATA/db-before-restore-$STAMP"
     KEEP=yes
   fi
   rm -f "$DATA/copied"
   end_orphan "$DATA/db.pid" "$(cd "$DATA" && pwd)/db"
-  BEFORE=$DATA/db-before-restore
-  rm -rf "$BEFORE"
-  mv "$DATA/db" "$BEFORE"
+  # A name of its own: what an earlier restore kept, or was killed over, is never written over.
+  BEFORE=$DATA/db-before-restore-$STAMP
+  mv "$DATA/db" "$BEFORE" || as_it_was "$DATA/db could not be moved aside."
 fi
-
-# as_it_was WHY: what was there stands again.
-as_it_was() {
-  stop_db
-  rm -rf "$DATA/db"
-  [ -z "$BEFORE" ] || mv "$BEFORE" "$DATA/db"
-  fail "$1 The data is as it was."
-}
-trap 'as_it_was "Interrupted."' INT TERM HUP
+STATE=reading
 
 say "Reading $FILE"
 start_db_for_all "$DATA"
@@ -49,6 +53,7 @@ NEWER=$(MYSQL_PWD=$DB_PASSWORD mariadb --no-defaults --host=127.0.0.1 --port="$D
   while read -r name; do [ -f "server/src/db/migrations/$name" ] || echo "$name"; done)
 [ -z "$NEWER" ] || as_it_was "The copy was written by a newer Okazu, which has $(echo $NEWER): restore it with that one."
 stop_db
+STATE=read
 rm -f "$DATA/restore.log"
 [ "${KEEP:-}" = yes ] || [ -z "$BEFORE" ] || rm -rf "$BEFORE"
 echo "The data is as $FILE has it. npm start opens it."
