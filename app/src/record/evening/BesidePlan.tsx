@@ -22,7 +22,6 @@ const TICK_MIN = 15
 
 type BesidePlanProps = {
   evening: Evening
-  runs: Evening['runs']
   stations: readonly Station[]
   plan: EveningPlan | null
   late: readonly LateTicket[]
@@ -30,8 +29,9 @@ type BesidePlanProps = {
 }
 
 /** Every station on one clock: above what was fried, edged where a ticket of it was late; below what the plan would have had. */
-export function BesidePlan({ evening, runs, stations, plan, late, zone }: BesidePlanProps) {
+export function BesidePlan({ evening, stations, plan, late, zone }: BesidePlanProps) {
   const t = useWords('record')
+  const { runs } = evening
   const [seenPx, setSeenPx] = useState(0)
   const lanes = stations.filter(
     ({ id }) =>

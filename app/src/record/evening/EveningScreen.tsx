@@ -67,16 +67,9 @@ function Evening({ day, kitchen, evening, late, again }: LookedBack & { day: str
             ? t('evening.onTime')
             : t('evening.late', { count: late.length, time: formatClock(lateS) })}
         </Text>
-        <BesidePlan
-          runs={evening.runs}
-          stations={kitchen.stations}
-          plan={plan}
-          late={late}
-          evening={evening}
-          zone={timeZone}
-        />
+        <BesidePlan stations={kitchen.stations} plan={plan} late={late} evening={evening} zone={timeZone} />
         <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
-          {late.length > 0 && <WhyLate late={late} evening={evening} />}
+          {late.length > 0 && <WhyLate late={late} />}
           <Helped again={again} late={late} stations={kitchen.stations} />
         </View>
       </View>

@@ -1,4 +1,3 @@
-import type { Evening } from 'contract/evening'
 import { group, sum } from 'd3-array'
 import type { LateCause, LateTicket } from 'core/line/past/lateTickets'
 import { View } from 'react-native'
@@ -9,7 +8,7 @@ import { useWords } from '../../words/i18n'
 const PERCENT = 100
 
 /** The late tickets by what held them up longest, the weightiest cause first, each as long as it cost. */
-export function WhyLate({ late }: { late: readonly LateTicket[]; evening: Evening }) {
+export function WhyLate({ late }: { late: readonly LateTicket[] }) {
   const t = useWords('record')
   const causes = [...group(late, ({ cause }) => cause)]
     .map(([cause, tickets]) => ({ cause, tickets, lateS: sum(tickets, ({ lateS }) => lateS) }))
