@@ -4,7 +4,7 @@ import { TastingList } from 'contract/book'
 import { expect, test, type Kitchen } from './kitchen'
 
 const dishOf = async (kitchen: Kitchen, id: string): Promise<Dish | undefined> =>
-  DishList.parse(await (await fetch(`${kitchen.url}/api/dishes`)).json()).dishes.find((dish) => dish.id === id)
+  DishList.parse(await (await kitchen.fetch(`/dishes`)).json()).dishes.find((dish) => dish.id === id)
 
 const amount = (page: Page, n: number) => page.getByRole('textbox', { name: `How much, line ${n}`, exact: true })
 const what = (page: Page, n: number) => page.getByRole('textbox', { name: `What, line ${n}`, exact: true })
@@ -187,7 +187,7 @@ test('after the taste: an answer in grams; what is said without a network is kep
   await expect(page.getByText(/^Noted: salty, \d+ g day-old rice/)).toBeVisible()
   await context.setOffline(false)
   const said = async () =>
-    TastingList.parse(await (await fetch(`${kitchen.url}/api/tastings`)).json()).tastings.map((one) => one.verdict)
+    TastingList.parse(await (await kitchen.fetch(`/tastings`)).json()).tastings.map((one) => one.verdict)
   await expect.poll(said, { timeout: 20_000 }).toEqual(['salty'])
   for (let n = 0; n < 2; n += 1)
     await page

@@ -2,7 +2,7 @@ import { LineState } from 'contract/line'
 import { expect, test, told, type Kitchen } from './kitchen'
 
 const pins = async (kitchen: Kitchen) =>
-  LineState.parse(await (await fetch(`${kitchen.url}/api/line`)).json()).wishes.flatMap((wish) =>
+  LineState.parse(await (await kitchen.fetch(`/line`)).json()).wishes.flatMap((wish) =>
     wish.kind === 'pin' && !wish.isOff ? [wish] : [],
   )
 

@@ -4,7 +4,7 @@ import { clipped, ready, seriousFindings } from './looks'
 test.use({ evenings: 2 })
 
 async function aRun(kitchen: Kitchen): Promise<string> {
-  const { runs } = (await (await fetch(`${kitchen.url}/api/record/runs?dish=duck`)).json()) as {
+  const { runs } = (await (await kitchen.fetch(`/record/runs?dish=duck`)).json()) as {
     runs: { id: string; actualS: number; plannedS: number }[]
   }
   return runs.sort((a, b) => b.actualS - b.plannedS - (a.actualS - a.plannedS))[0]!.id
@@ -34,6 +34,6 @@ test('what runs say of a station stands on its page; it can be frozen and forgot
   await expect(page.getByText(/Frozen: new runs do not move it\./)).toBeVisible()
   await page.getByRole('button', { name: 'Forget these runs' }).click()
   await expect(page.getByText('No run yet: the times are what the model says.')).toBeVisible()
-  const { runs } = (await (await fetch(`${kitchen.url}/api/learned/station/ring-a`)).json()) as { runs: number }
+  const { runs } = (await (await kitchen.fetch(`/learned/station/ring-a`)).json()) as { runs: number }
   expect(runs).toBe(0)
 })

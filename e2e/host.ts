@@ -17,8 +17,8 @@ export class Host {
   private readonly samples = new Map<number, { database: string; nowMs: number }>()
   private readonly socket = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')[2] ?? ''
 
-  /** @returns the port of what was opened. */
-  async order(order: Order): Promise<number> {
+  /** @returns the port of what was opened, and the token of a device that was let in. */
+  async order(order: Order): Promise<{ port: number; token: string }> {
     const answers = this.start()
     const heard = new AbortController()
     const { signal } = heard
@@ -27,7 +27,7 @@ export class Host {
     gone.catch(() => undefined)
     this.process!.stdin!.write(`${JSON.stringify(order)}\n`)
     const [text] = await Promise.race([line, gone]).finally(() => heard.abort())
-    return (JSON.parse(text) as { port: number }).port
+    return JSON.parse(text) as { port: number; token: string }
   }
 
   /** A database with a fresh copy of the sample kitchen, and the time at which its tickets were taken. */

@@ -118,7 +118,7 @@ test('a page of another site writes nothing, reads nothing and follows nothing',
   await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve))
   const page = await (await browser.newContext()).newPage()
   const tickets = async () =>
-    ((await (await fetch(`${kitchen.url}/api/tickets`)).json()) as { tickets: unknown[] }).tickets.length
+    ((await (await kitchen.fetch(`/tickets`)).json()) as { tickets: unknown[] }).tickets.length
   const before = await tickets()
   await page.goto(`http://127.0.0.1:${(other.address() as AddressInfo).port}/`)
   const seen = await page.evaluate(async (url) => {

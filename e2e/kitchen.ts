@@ -10,6 +10,8 @@ export class Kitchen {
   private nowMs = 0
   private movedAtMs = Date.now()
   url = ''
+  /** What the owner's device shows the kitchen. */
+  token = ''
   private port = 0
 
   constructor(private readonly host: Host) {}
@@ -25,7 +27,9 @@ export class Kitchen {
 
   /** Starts the server again, where it was before. */
   async start(): Promise<void> {
-    this.port = await this.host.order({ do: 'open', database: this.database, nowMs: this.now(), port: this.port })
+    const opened = await this.host.order({ do: 'open', database: this.database, nowMs: this.now(), port: this.port })
+    this.port = opened.port
+    this.token ||= opened.token
     this.url = `http://127.0.0.1:${this.port}`
   }
 
@@ -55,8 +59,13 @@ export class Kitchen {
     await context.pages()[0]?.waitForTimeout(350)
   }
 
+  /** Asks the kitchen as the owner's device, or as another. */
+  fetch(path: string, init: RequestInit = {}, token = this.token): Promise<Response> {
+    return fetch(`${this.url}/api${path}`, { ...init, headers: { ...init.headers, authorization: `Bearer ${token}` } })
+  }
+
   async post(path: string, body: unknown): Promise<Response> {
-    return fetch(`${this.url}/api${path}`, {
+    return this.fetch(path, {
       method: 'POST',
       body: JSON.stringify(body),
       headers: { 'content-type': 'application/json' },
@@ -64,15 +73,15 @@ export class Kitchen {
   }
 
   async tickets(): Promise<Ticket[]> {
-    return OpenTickets.parse(await (await fetch(`${this.url}/api/tickets`)).json()).tickets
+    return OpenTickets.parse(await (await this.fetch('/tickets')).json()).tickets
   }
 
   async openRuns(): Promise<Run[]> {
-    return RunList.parse(await (await fetch(`${this.url}/api/runs`)).json()).runs
+    return RunList.parse(await (await this.fetch('/runs')).json()).runs
   }
 
   async run(id: string): Promise<Run> {
-    return Run.parse(await (await fetch(`${this.url}/api/runs/${id}`)).json())
+    return Run.parse(await (await this.fetch(`/runs/${id}`)).json())
   }
 }
 
@@ -105,6 +114,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   },
   open: async ({ context, kitchen, complaints }, use) => {
     await context.clock.install({ time: kitchen.now() })
+    await letIn(context, kitchen)
     await use(async (path) => {
       const page = await context.newPage()
       page.on('pageerror', (error) => complaints.push(error.message))
@@ -124,6 +134,10 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
 })
 
 export { expect }
+
+/** Pages of a context open on the device that the owner is signed in at. */
+export const letIn = (context: BrowserContext, { token }: Kitchen) =>
+  context.addCookies([{ name: 'okazu_session', value: token, domain: '127.0.0.1', path: '/api', httpOnly: true }])
 
 /** The application's own files are on the device: from here on it opens without a network. */
 export const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))

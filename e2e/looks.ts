@@ -58,13 +58,13 @@ export async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
       '/mise/house',
       '/mise/plans',
       '/mise/stock',
-    ].map(async (path) => (await fetch(`${kitchen.url}/api${path}`)).text()),
+    ].map(async (path) => (await kitchen.fetch(`${path}`)).text()),
   )
   return new Set((texts.join(' ').match(/[A-Za-z]+/g) ?? []).map((word) => word.toLowerCase()))
 }
 /** Roles and states stand in a CSV letter for letter, so the book shows them as they are typed. */
 export async function wordsToType(kitchen: Kitchen): Promise<string[]> {
-  const document = await (await fetch(`${kitchen.url}/api/openapi.json`)).text()
+  const document = await (await kitchen.fetch(`/openapi.json`)).text()
   const lists = [...document.matchAll(/"enum":\[([^\]]*)\]/g)].map((match) => match[1] ?? '')
   return (
     lists

@@ -4,8 +4,7 @@ import { MisePlanList, type MisePlan } from 'contract/mise/plan'
 import { MiseStock } from 'contract/mise/stock'
 import { expect, test, type Kitchen } from './kitchen'
 
-const api = async (kitchen: Kitchen, path: string): Promise<unknown> =>
-  (await fetch(`${kitchen.url}/api${path}`)).json()
+const api = async (kitchen: Kitchen, path: string): Promise<unknown> => (await kitchen.fetch(`${path}`)).json()
 const plansOf = async (kitchen: Kitchen) => MisePlanList.parse(await api(kitchen, '/mise/plans')).plans
 const tonight = async (kitchen: Kitchen): Promise<MisePlan> => {
   const found = (await plansOf(kitchen)).find((plan) => plan.serviceId === 'evening')

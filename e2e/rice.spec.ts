@@ -6,9 +6,9 @@ import { expect, test, type Kitchen } from './kitchen'
 test.use({ evenings: 1 })
 
 const openLots = async (kitchen: Kitchen): Promise<Lot[]> =>
-  LotList.parse(await (await fetch(`${kitchen.url}/api/rice/lots`)).json()).lots
+  LotList.parse(await (await kitchen.fetch(`/rice/lots`)).json()).lots
 const lotOf = async (kitchen: Kitchen, id: string): Promise<Lot> =>
-  Lot.parse(await (await fetch(`${kitchen.url}/api/rice/lots/${id}`)).json())
+  Lot.parse(await (await kitchen.fetch(`/rice/lots/${id}`)).json())
 const named = async (kitchen: Kitchen, name: string): Promise<Lot> => {
   const found = (await openLots(kitchen)).find((lot) => lot.name === name)
   if (!found) throw new Error(`no open lot ${name}`)
@@ -226,7 +226,7 @@ test('the log of past lots downloads; a ticket leads to its rice and to who else
   const download = page.waitForEvent('download')
   await press(page, /^Day sheet/)
   expect((await download).suggestedFilename()).toMatch(/^okazu-cooling-[\d-]+\.pdf$/)
-  const { runs } = (await (await fetch(`${kitchen.url}/api/record/runs`)).json()) as { runs: { tickets: number[] }[] }
+  const { runs } = (await (await kitchen.fetch(`/record/runs`)).json()) as { runs: { tickets: number[] }[] }
   await press(page, 'Find a ticket’s rice')
   await page.getByRole('textbox').fill(String(runs[0]!.tickets[0]))
   await press(page, 'Find')

@@ -18,7 +18,7 @@ const wave = (kitchen: Kitchen, n: number): NewTicketBody[] => [
   },
 ]
 
-const line = async (kitchen: Kitchen) => LineState.parse(await (await fetch(`${kitchen.url}/api/line`)).json())
+const line = async (kitchen: Kitchen) => LineState.parse(await (await kitchen.fetch(`/line`)).json())
 const gone = (page: Page, dish: string) => page.getByText(new RegExp(`^${dish} .* it is 86`)).first()
 
 test('a rush of three waves, an allergy, a broken ring, an 86, one cook fewer and a late one: the plan is followed to the end', async ({
@@ -77,7 +77,7 @@ test('a rush of three waves, an allergy, a broken ring, an 86, one cook fewer an
     await expect.poll(async () => (await kitchen.tickets()).length).toBe(0)
   })
   await test.step('every portion came up once, and is handed over at the pass', async () => {
-    const pass = Pass.parse(await (await fetch(`${kitchen.url}/api/pass`)).json())
+    const pass = Pass.parse(await (await kitchen.fetch(`/pass`)).json())
     const up = pass.tickets.map(({ ticket, ups }) => ({
       id: `${ticket.id}`,
       portions: ups.reduce((sum, { portions }) => sum + portions, 0),

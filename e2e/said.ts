@@ -79,6 +79,6 @@ export async function settled(page: Page): Promise<string[]> {
 }
 
 export async function lotPaths(kitchen: Kitchen): Promise<string[]> {
-  const { lots } = (await (await fetch(`${kitchen.url}/api/rice/lots`)).json()) as { lots: { id: string }[] }
+  const { lots } = (await (await kitchen.fetch(`/rice/lots`)).json()) as { lots: { id: string }[] }
   return lots.map((lot) => `/rice/${lot.id}`)
 }

@@ -69,7 +69,7 @@ test('a score is derived, a thing dragged, held, taken back and saved with the d
 
   await page.getByRole('button', { name: /^Save/ }).last().click()
   await expect(page.getByText('Duck and pickled greens is in the book, version 2')).toBeVisible()
-  const { dishes } = DishList.parse(await (await fetch(`${kitchen.url}/api/dishes`)).json())
+  const { dishes } = DishList.parse(await (await kitchen.fetch(`/dishes`)).json())
   expect(dishes.find(({ id }) => id === 'duck')).toMatchObject({
     version: 2,
     schools: { heat: 'mediumThenHigh' },
@@ -89,7 +89,7 @@ test('a school is held in the words of cooks, and left to the engine again', asy
   await page.getByRole('radio', { name: /^as it comes best/ }).click()
   await page.getByRole('button', { name: /^Save/ }).last().click()
   await expect(page.getByText(/is in the book, version 2/)).toBeVisible()
-  const { dishes } = DishList.parse(await (await fetch(`${kitchen.url}/api/dishes`)).json())
+  const { dishes } = DishList.parse(await (await kitchen.fetch(`/dishes`)).json())
   const { schools } = dishes.find(({ id }) => id === 'plain')!
   expect([schools.egg, schools.garlic]).toEqual(['well', undefined])
 })
@@ -112,7 +112,7 @@ test('the printed card says what the screen says, second by second', async ({ ki
   await expect(page.getByRole('heading', { name: /^Score of one batch, \d:\d\d/ })).toBeVisible()
   const shown = (await page.getByText(/^\d:\d\d {2}\S/).allTextContents()).map((one) => one.slice(0, 4))
   expect(shown.length).toBeGreaterThan(8)
-  const pdf = Buffer.from(await (await fetch(`${kitchen.url}/api/dishes/duck/card.pdf?portions=1`)).arrayBuffer())
+  const pdf = Buffer.from(await (await kitchen.fetch(`/dishes/duck/card.pdf?portions=1`)).arrayBuffer())
   const file = join(mkdtempSync(join(tmpdir(), 'okazu-card-')), 'card.pdf')
   writeFileSync(file, pdf)
   const lines = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).split('\n')

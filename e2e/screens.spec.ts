@@ -24,14 +24,14 @@ const SCREENS = [
 
 /** The evening that the sample has on record. */
 async function eveningPath(kitchen: Kitchen): Promise<string> {
-  const { runs } = RunPage.parse(await (await fetch(`${kitchen.url}/api/record/runs`)).json())
+  const { runs } = RunPage.parse(await (await kitchen.fetch(`/record/runs`)).json())
   const day = new Intl.DateTimeFormat('sv-SE', { timeZone: 'Europe/London' }).format(runs[0]!.firedAtMs)
   return `/record/evening/${day}`
 }
 
 /** Pages of a lot in each of its forms: cooling, ready, frozen. */
 async function lotPaths(kitchen: Kitchen): Promise<string[]> {
-  const { lots } = (await (await fetch(`${kitchen.url}/api/rice/lots`)).json()) as {
+  const { lots } = (await (await kitchen.fetch(`/rice/lots`)).json()) as {
     lots: { id: string; name: string }[]
   }
   return lots.filter((lot) => ['R-11', 'R-18', 'R-21'].includes(lot.name)).map((lot) => `/rice/${lot.id}`)
@@ -84,7 +84,7 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
   const page = await open('/setup')
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)
-  const { runs } = (await (await fetch(`${kitchen.url}/api/record/runs`)).json()) as { runs: { id: string }[] }
+  const { runs } = (await (await kitchen.fetch(`/record/runs`)).json()) as { runs: { id: string }[] }
   const paths = [...SCREENS, `/record/${runs[0]!.id}`, await eveningPath(kitchen)]
   for (const path of paths) {
     await page.goto(kitchen.url + path)
@@ -165,7 +165,7 @@ test('the record pages on, and its list downloads as CSV', async ({ open }) => {
 test('sixty tickets and a very long name leave the line usable', async ({ kitchen, open }) => {
   const long = `Grandmother's ${'very '.repeat(18)}long rice`
   const csv = 'name,role,state,cut,g per 100 g rice\nrice,rice,cooked,,100\noil,fat,fresh,,4\n'
-  await fetch(`${kitchen.url}/api/dishes/import?name=${encodeURIComponent(long)}`, {
+  await kitchen.fetch(`/dishes/import?name=${encodeURIComponent(long)}`, {
     method: 'POST',
     body: csv,
     headers: { 'content-type': 'text/csv' },

@@ -2,7 +2,7 @@ import { StationPlateState } from 'contract/stationPlate'
 import { expect, test, type Kitchen } from './kitchen'
 
 const plateOf = async (kitchen: Kitchen, id: string) =>
-  StationPlateState.parse(await (await fetch(`${kitchen.url}/api/stations/${id}/plate`)).json())
+  StationPlateState.parse(await (await kitchen.fetch(`/stations/${id}/plate`)).json())
 
 test('a plate: what it fries, a slip said beside its field, and a new version', async ({ kitchen, open }) => {
   const page = await open('/setup')
@@ -29,7 +29,7 @@ test('what is typed stays when somebody else saves meanwhile, and saving says so
   const { version, plate } = await plateOf(kitchen, 'ring-a')
   const body = JSON.stringify({ version, plate: { ...plate, holdC: 300 }, staffId: null })
   const headers = { 'content-type': 'application/json' }
-  const other = await fetch(`${kitchen.url}/api/stations/ring-a/plate`, { method: 'PUT', body, headers })
+  const other = await kitchen.fetch(`/stations/ring-a/plate`, { method: 'PUT', body, headers })
   expect(other.status).toBe(200)
   await expect(page.getByText(/kW, by the plate|kW, measured/)).toHaveCount(3)
   await expect(weight).toHaveValue('2.4')

@@ -2,13 +2,14 @@ import { setTimeout as wait } from 'node:timers/promises'
 import type { ApiDocument } from '../server/src/http/describe'
 import { OddRequests } from '../server/src/http/test/oddRequests'
 import { percentile, startBenchServer } from './bench/server'
+import { ask } from './toolDevice'
 
 const [count = 20_000, seed = 1] = process.argv.slice(2).map(Number)
 const SLOW_MS = 2000
 const TOO_MANY = 429
 
 const server = await startBenchServer(2)
-const document = (await (await fetch(`${server.url}/api/openapi.json`)).json()) as ApiDocument
+const document = (await (await ask(`${server.url}/api/openapi.json`)).json()) as ApiDocument
 const odd = new OddRequests(document, seed)
 const statuses = new Map<number, number>()
 const tookMs: number[] = []
@@ -17,7 +18,7 @@ let faults = 0
 for (let sent = 0; sent < count;) {
   const { method, path, body, type } = odd.next()
   const startedMs = performance.now()
-  const answer = await fetch(server.url + path, {
+  const answer = await ask(server.url + path, {
     method,
     headers: type === '' ? {} : { 'content-type': type },
     ...(body !== null && { body }),

@@ -1,5 +1,6 @@
 import { RiceLotInput, RiceLotOutput, type LotModelEvent } from 'contract/riceLotModel'
 import { celsiusOf } from 'core/measure/temperature'
+import { isLead } from 'core/people/roles'
 import { lotState } from 'core/rice/lot/lot'
 import type { LotEvent } from 'core/rice/lot/lotEvent'
 import { lotFault, type LotFault } from 'core/rice/lot/lotFault'
@@ -196,7 +197,7 @@ function because(state: LotState, nowMs: number): string {
 function run(raw: unknown): { kind: 'output'; output: unknown } {
   const input = RiceLotInput.parse(raw)
   const born = bornLot(input)
-  const leadIds = input.staff.filter(({ role }) => role === 'lead' || role === 'owner').map(({ id }) => id)
+  const leadIds = input.staff.filter(({ role }) => isLead(role)).map(({ id }) => id)
   const policy: HousePolicy = { timeZone: 'UTC', keepDays: null, outMin: null, leadIds }
   const nowMs = msOf(input.nowS)
   const events = input.events.map(eventOf)

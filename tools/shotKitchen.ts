@@ -8,6 +8,7 @@ import { migrate, migrationsIn } from '../server/src/db/migrate'
 import { openPool } from '../server/src/db/pool'
 import { testClock, type TestClock } from '../server/src/http/testClock'
 import { startServer } from '../server/src/server'
+import { letToolIn, openAsDevice } from './toolDevice'
 import { PAPER_WORKER } from '../server/src/serverFolder'
 
 type ShotKitchen = { url: string; clock: TestClock; stop: () => Promise<void> }
@@ -25,6 +26,7 @@ export async function kitchenAt(database: string, hour: number, minute: number):
   const clock = testClock()
   clock.moveToMs(at.getTime())
   const kitchenId = await prepareDemo(pool, clock.now())
+  await letToolIn(pool, kitchenId, clock.now())
   const server = await startServer({
     pool,
     kitchenId,
@@ -60,6 +62,7 @@ export async function openPage(
     hasTouch: isPhone,
     timezoneId: 'UTC',
   })
+  await openAsDevice(context)
   await context.clock.install({ time: clock.now() })
   return context.newPage()
 }

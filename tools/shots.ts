@@ -2,6 +2,7 @@ import { chromium, type Browser, type Page } from '@playwright/test'
 import { LAUNCH } from '../e2e/launch'
 import { shootMise } from './miseShots'
 import { kitchenAt, openPage } from './shotKitchen'
+import { ask } from './toolDevice'
 
 const FOLDER = 'docs/screenshots'
 const { url, clock, stop } = await kitchenAt('shots', 18, 24)
@@ -54,7 +55,7 @@ async function takeAll(by: Browser): Promise<void> {
   await shoot(phone, 'trouble-phone')
   await phone.getByRole('button', { name: /^Go on/ }).click()
   await take(paper, cookPath, 'wok-wide')
-  const { runs } = (await (await fetch(`${url}/api/record/runs`)).json()) as {
+  const { runs } = (await (await ask(`${url}/api/record/runs`)).json()) as {
     runs: { id: string; actualS: number; plannedS: number; portions: number }[]
   }
   const late = runs.find((run) => run.actualS - run.plannedS > 14 && run.portions > 1) ?? runs[0]
@@ -108,13 +109,13 @@ async function rice(phone: Page, wide: Page): Promise<void> {
 }
 
 async function openLots(): Promise<{ id: string; name: string }[]> {
-  return ((await (await fetch(`${url}/api/rice/lots`)).json()) as { lots: { id: string; name: string }[] }).lots
+  return ((await (await ask(`${url}/api/rice/lots`)).json()) as { lots: { id: string; name: string }[] }).lots
 }
 
 /** Lets seconds pass for the kitchen and two pages. */
 async function pass(a: Page, b: Page, seconds: number): Promise<void> {
   await Promise.all([a, b].map((page) => page.context().clock.fastForward(seconds * 1000)))
-  await fetch(`${url}/api/test-clock`, { method: 'PUT', body: JSON.stringify({ nowMs: clock.now() + seconds * 1000 }) })
+  await ask(`${url}/api/test-clock`, { method: 'PUT', body: JSON.stringify({ nowMs: clock.now() + seconds * 1000 }) })
   await a.waitForTimeout(500)
 }
 

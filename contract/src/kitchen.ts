@@ -1,4 +1,5 @@
 import { TEMP_UNITS } from 'core/measure/temperature'
+import { isLead, ROLES } from 'core/people/roles'
 import { RULE_SETS } from 'core/safety/limits'
 import { z } from 'zod'
 import { StationKind } from './dish'
@@ -21,7 +22,7 @@ export const Station = z.strictObject({
 export type Station = z.infer<typeof Station>
 
 /** Somebody who works here; a lead may accept rice and allergens. */
-export const Staff = z.strictObject({ id: Slug, name: Name, role: z.enum(['lead', 'cook', 'prep', 'trainee']) })
+export const Staff = z.strictObject({ id: Slug, name: Name, role: z.enum(ROLES) })
 
 const minuteOfDay = z.int().min(0).max(1439)
 /** Waves of orders on some weekdays: from the first to the last at the latest, so many minutes apart. */
@@ -58,12 +59,14 @@ export const Kitchen = z.strictObject({
   waves: Waves,
   stations: z.array(Station),
   staff: z.array(Staff),
+  /** Who left: what they said keeps their names. */
+  formerStaff: z.array(z.strictObject({ id: Slug, name: Name })).exactOptional(),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
 /** Who may accept what a log does not prove. */
 export const leadIdsOf = ({ staff }: Pick<Kitchen, 'staff'>): string[] =>
-  staff.filter(({ role }) => role === 'lead').map(({ id }) => id)
+  staff.filter(({ role }) => isLead(role)).map(({ id }) => id)
 
 /** Another rule set for food safety. */
 export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })

@@ -244,7 +244,7 @@ export type RunPage = z.infer<typeof RunPage>
 /** One change somewhere in the kitchen; an open screen asks again for what it shows of the topic. */
 export const LiveChange = z.strictObject({
   no: z.int().min(0),
-  topic: z.enum(['tickets', 'runs', 'line', 'book', 'kitchen', 'feed', 'rice', 'mise']),
+  topic: z.enum(['tickets', 'runs', 'line', 'book', 'kitchen', 'feed', 'rice', 'mise', 'people']),
   key: z.string(),
 })
 export type LiveChange = z.infer<typeof LiveChange>

@@ -2,7 +2,7 @@ import { Health } from 'contract/health'
 import { drawPaper } from './papers/papers'
 import { createApp } from './app'
 import type { Pool } from 'mysql2/promise'
-import { LiveFollower } from './live/follower'
+import { Followers } from './live/follower'
 import { openTestKitchen, send, type TestKitchen } from './db/test/testKitchen'
 import pino from 'pino'
 
@@ -47,7 +47,6 @@ const kitchenOf = (pool: Pool) => ({
   dataFolder: null,
   migrations: [],
   kitchenId: 'x',
-  changed: () => undefined,
   printer: { print: () => Promise.resolve({ kind: 'refused' as const, why: 'no printer' }) },
   draw: drawPaper,
 })
@@ -56,10 +55,9 @@ test('without a database: 503 and what to do, on every address', async () => {
   const gone = () => Promise.reject(Object.assign(new Error('connect ECONNREFUSED'), { code: 'ECONNREFUSED' }))
   const pool = { execute: gone, query: gone, getConnection: gone } as unknown as Pool
   const log = pino({ level: 'silent' })
-  const follower = new LiveFollower(pool, 'x', log)
-  const app = createApp({ ...kitchenOf(pool), now: Date.now }, follower, log)
+  const app = createApp({ ...kitchenOf(pool), now: Date.now }, new Followers(pool, log), log)
   for (const path of ['/tickets', '/runs', '/kitchen']) {
-    const answer = await send(app, 'GET', path)
+    const answer = await send(app, 'GET', path, undefined, undefined, 'any token')
     expect([answer.status, (answer.json as { code: string }).code]).toEqual([503, 'database'])
   }
   const health = await send(app, 'GET', '/health')

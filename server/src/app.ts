@@ -14,10 +14,14 @@ import { scaleRoutes } from './device/scale/scale.route'
 import { surfaceRoutes } from './device/surface/surface.route'
 import { lineRoutes } from './line/line.route'
 import { ticketRoutes } from './line/tickets.route'
-import type { LiveFollower } from './live/follower'
+import type { Followers } from './live/follower'
 import { liveRoutes } from './live/live.route'
 import { miseFileRoutes } from './mise/files/files.route'
 import { miseRoutes } from './mise/mise.route'
+import { auditRoutes } from './people/audit.route'
+import { deviceRoutes } from './people/devices.route'
+import { doorRoutes } from './people/door.route'
+import { peopleRoutes } from './people/people.route'
 import { recordRoutes } from './record/record.route'
 import { lotRoutes } from './rice/lots.route'
 import { planRoutes } from './rice/plan/plan.route'
@@ -41,12 +45,13 @@ const EMPTY_STYLE_SHA256 = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU=
 
 /** The whole API. `names` are those that the server goes by, beside those of this machine to itself. */
 export function createApp(
-  kitchen: KitchenContext,
-  follower: LiveFollower,
+  house: Omit<KitchenContext, 'changed'>,
+  followers: Followers,
   log: Logger,
   names?: readonly string[],
 ): OpenAPIHono<RequestEnv> {
   const app = new OpenAPIHono<RequestEnv>()
+  const kitchenOf = (kitchenId: string) => ({ ...house, kitchenId, changed: () => followers.wake(kitchenId) })
   app.use('*', async (c, next) => {
     const startedMs = performance.now()
     await next()
@@ -80,12 +85,17 @@ export function createApp(
   app.use('/api/*', limitBodies())
   app.use('/api/*', checkBodies(app))
   app.use('/api/*', async (c, next) => {
-    c.set('kitchen', kitchen)
+    c.set('kitchen', kitchenOf(house.kitchenId))
+    c.set('kitchenOf', kitchenOf)
     await next()
     c.res.headers.set('x-okazu-now', String(c.var.kitchen.now()))
     if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store')
   })
   app.route('/api', healthRoutes)
+  app.route('/api', doorRoutes)
+  app.route('/api', deviceRoutes)
+  app.route('/api', auditRoutes)
+  app.route('/api', peopleRoutes)
   app.route('/api', kitchenRoutes)
   app.route('/api', fileRoutes)
   app.route('/api', dishRoutes)
@@ -108,7 +118,7 @@ export function createApp(
   app.route('/api', learnedRoutes)
   app.route('/api', recordRoutes)
   app.route('/api', feedRoutes)
-  app.route('/api', liveRoutes(follower))
+  app.route('/api', liveRoutes(followers))
   app.openAPIRegistry.register('ProblemDetails', ProblemDetails)
   let described: ApiDocument | null = null
   app.get('/api/openapi.json', (c) => c.json((described ??= describeApi(app))))

@@ -1,6 +1,7 @@
 import { join, parse } from 'node:path'
 import pino from 'pino'
 import { z } from 'zod'
+import { DEMO_PINS } from './demo/demoPins'
 import { prepareDemo } from './demo/prepareDemo'
 import { simulatedPrinter } from './device/printer/simulatedPrinter'
 import { backUpHourly } from './backup/backup'
@@ -9,7 +10,8 @@ import { migrate, migrationsIn } from './db/migrate'
 import { openPool, type DatabaseAddress } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer } from './server'
-import { networkOf, whereToOpen } from './network'
+import { baseOf, networkOf, whereToOpen } from './network'
+import { wayIn } from './people/wayIn'
 import { PAPER_WORKER, SERVER_FOLDER } from './serverFolder'
 
 const Environment = z.object({
@@ -82,6 +84,7 @@ const server = await startServer({
   throw error
 })
 for (const line of whereToOpen(network, server.port)) console.log(line)
+for (const line of await wayIn(pool, kitchenId, baseOf(network, server.port), Date.now(), DEMO_PINS)) console.log(line)
 
 /** 2026-11-29T0102Z, as a name of a file. */
 function stamp(ms: number): string {

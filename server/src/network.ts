@@ -29,11 +29,17 @@ export function networkOf({ OKAZU_HOST, OKAZU_NAMES, OKAZU_TLS_CERT, OKAZU_TLS_K
   return { host: OKAZU_HOST, names: [...new Set(names)].filter((name) => name !== ''), tls }
 }
 
+const shownName = ({ host, names }: Pick<Network, 'host' | 'names'>): string =>
+  isLoopback(host) ? '127.0.0.1' : (names.find((name) => !LOOPBACK_NAMES.includes(name)) ?? '127.0.0.1')
+
+/** The address that is opened in a browser. */
+export const baseOf = (network: Network, port: number): string =>
+  `${network.tls ? 'https' : 'http'}://${shownName(network)}:${port}`
+
 /** What the start says: the addresses to open, and what to know where others on the network reach it. */
 export function whereToOpen({ host, names, tls }: Network, port: number): string[] {
-  const scheme = tls ? 'https' : 'http'
-  const shown = isLoopback(host) ? '127.0.0.1' : (names.find((name) => !LOOPBACK_NAMES.includes(name)) ?? '127.0.0.1')
-  const ready = `Okazu is ready at ${scheme}://${shown}:${port}`
+  const shown = shownName({ host, names })
+  const ready = `Okazu is ready at ${baseOf({ host, names, tls }, port)}`
   if (isLoopback(host)) return [ready]
   return [
     ready,

@@ -12,7 +12,7 @@ import { trimOutbox } from './db/outbox'
 import { serveApp } from './http/static'
 import { LOOPBACK_NAMES } from './http/ownPages'
 import { mountTestClock, type TestClock } from './http/testClock'
-import { LiveFollower } from './live/follower'
+import { Followers } from './live/follower'
 import { paperThreads } from './papers/paperThreads'
 import { startTicks } from './ticks'
 import { settleOpenRuns } from './wok/settle'
@@ -76,13 +76,14 @@ export async function startServer({
   network = LOOPBACK,
 }: ServerOptions): Promise<RunningServer> {
   const now = clock?.now ?? Date.now
-  const follower = new LiveFollower(pool, kitchenId, log)
+  const followers = new Followers(pool, log)
   const papers = paperThreads(paperWorker)
-  const context = { pool, now, kitchenId, changed: follower.wake, printer, draw: papers.draw, dataFolder, migrations }
-  const app = createApp(context, follower, log, network.names)
-  if (clock) mountTestClock(app, clock, { pool, kitchenId, changed: follower.wake })
+  const house = { pool, now, kitchenId, printer, draw: papers.draw, dataFolder, migrations }
+  const changed = () => followers.wake(kitchenId)
+  const app = createApp(house, followers, log, network.names)
+  if (clock) mountTestClock(app, clock, { pool, kitchenId, changed })
   serveApp(app, webFolder)
-  await follower.start()
+  await followers.of(kitchenId).started
   const trim = async () => {
     await trimOutbox(pool, kitchenId, now() - CHANGES_KEPT_MS)
     return 0
@@ -95,7 +96,7 @@ export async function startServer({
       { name: 'trimming the outbox', everyMs: TRIM_EVERY_MS, work: trim },
       ...(backUp ? [{ name: 'the backup', everyMs: BACKUP_LOOK_MS, work: async () => 0 * (await backUp()) }] : []),
     ],
-    follower.wake,
+    changed,
     log,
   )
 
@@ -106,7 +107,7 @@ export async function startServer({
     started.on('error', reject)
   })
   const stop = async () => {
-    follower.stop()
+    followers.stop()
     if ('closeAllConnections' in server) server.closeAllConnections()
     await new Promise((resolve) => server.close(resolve))
     await endTicks()

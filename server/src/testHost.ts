@@ -5,6 +5,7 @@ import pino from 'pino'
 import type { Pool } from 'mysql2/promise'
 import { z } from 'zod'
 import { prepareDemo } from './demo/prepareDemo'
+import { letIn } from './people/test/letIn'
 import { simulatedPrinter } from './device/printer/simulatedPrinter'
 import { migrate, migrationsIn } from './db/migrate'
 import { openPool } from './db/pool'
@@ -33,11 +34,11 @@ async function prepare(database: string, nowMs: number, evenings: number) {
   return { pool, kitchenId: await prepareDemo(pool, nowMs, evenings) }
 }
 
-async function answer(command: z.infer<typeof Command>): Promise<{ port: number }> {
+async function answer(command: z.infer<typeof Command>): Promise<{ port: number; token: string }> {
   switch (command.do) {
     case 'make':
       await (await prepare(command.database, command.nowMs, command.evenings)).pool.end()
-      return { port: 0 }
+      return { port: 0, token: '' }
     case 'open': {
       const clock = testClock()
       clock.moveToMs(command.nowMs)
@@ -57,7 +58,7 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number 
       })
       opened.push({ server, pool })
       log.level = 'error'
-      return { port: server.port }
+      return { port: server.port, token: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Owner') }
     }
     case 'close':
       // A page that is still open may ask after the database is closed: nobody reads that answer.
@@ -66,7 +67,7 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number 
         await server.stop()
         await pool.end()
       }
-      return { port: 0 }
+      return { port: 0, token: '' }
   }
 }
 

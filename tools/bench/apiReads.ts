@@ -1,14 +1,15 @@
 import autocannon from 'autocannon'
 import { report } from './report'
 import { percentile } from './server'
+import { asDevice, ask } from '../toolDevice'
 
 const RATE_PER_S = 100
 const SECONDS = 10
 
 /** What open screens read, at a steady rate, with a long record behind it. */
 export async function apiReads(url: string): Promise<void> {
-  const runs = (await (await fetch(`${url}/api/record/runs`)).json()) as { runs: { id: string }[]; next: string }
-  const count = (await (await fetch(`${url}/api/record/runs.csv`)).text()).trim().split('\n').length - 1
+  const runs = (await (await ask(`${url}/api/record/runs`)).json()) as { runs: { id: string }[]; next: string }
+  const count = (await (await ask(`${url}/api/record/runs.csv`)).text()).trim().split('\n').length - 1
   const paths = [
     '/api/tickets',
     '/api/runs',
@@ -22,7 +23,7 @@ export async function apiReads(url: string): Promise<void> {
     const times: number[] = []
     const result = await new Promise<autocannon.Result>((resolve, reject) => {
       const load = autocannon(
-        { url: url + path, connections: 4, overallRate: RATE_PER_S, duration: SECONDS },
+        { url: url + path, headers: asDevice(), connections: 4, overallRate: RATE_PER_S, duration: SECONDS },
         (error: Error | null, done) => (error ? reject(error) : resolve(done)),
       )
       load.on('response', (_client, status, _bytes, ms) => {

@@ -10,6 +10,7 @@ import { LAUNCH } from '../../e2e/launch'
 import { readIngredients } from '../../server/src/book/ingredient/table.csv'
 import { medianMs } from './medianMs'
 import { report } from './report'
+import { openAsDevice } from '../toolDevice'
 
 const LINES = 1000
 const COMPONENTS = 25
@@ -52,6 +53,7 @@ const KEY_MS = 220
 export async function editorTyping(url: string): Promise<void> {
   const browser = await chromium.launch(LAUNCH)
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true })
+  await openAsDevice(context)
   const page = await context.newPage()
   await page.goto(`${url}/book/duck/edit`)
   const amount = page.getByRole('textbox', { name: 'How much, line 3' })

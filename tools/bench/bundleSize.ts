@@ -4,6 +4,7 @@ import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, w
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { LAUNCH } from '../../e2e/launch'
+import { openAsDevice } from '../toolDevice'
 import { report } from './report'
 
 const EMPTY = '.okazu-build/empty-app'
@@ -23,6 +24,7 @@ export async function bundleSize(url: string): Promise<void> {
 async function firstLoadKB(url: string): Promise<number> {
   const browser = await chromium.launch(LAUNCH)
   const context = await browser.newContext({ serviceWorkers: 'block' })
+  await openAsDevice(context)
   const page = await context.newPage()
   const scripts = new Set<string>()
   page.on('response', (response) => {

@@ -3,6 +3,7 @@ import type { Pool } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
+import { ask, openAsDevice } from '../toolDevice'
 
 const TICKETS_A_DAY = 400
 const A_POST = 100
@@ -12,6 +13,7 @@ const DAY_MS = 86_400_000
 export async function catchUp(url: string, pool: Pool): Promise<void> {
   const browser = await chromium.launch(LAUNCH)
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true })
+  await openAsDevice(context)
   const page = await context.newPage()
   await page.goto(`${url}/line`)
   await page
@@ -62,7 +64,7 @@ const ticket = (id: string, promisedAtMs: number) => ({
 })
 
 async function post(url: string, body: unknown): Promise<unknown> {
-  const answer = await fetch(url, {
+  const answer = await ask(url, {
     method: 'POST',
     body: JSON.stringify(body),
     headers: { 'content-type': 'application/json' },

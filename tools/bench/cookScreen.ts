@@ -1,6 +1,7 @@
 import { chromium } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
+import { openAsDevice } from '../toolDevice'
 
 const SLOWER = 4
 const SETTLE_MS = 4000
@@ -10,6 +11,7 @@ const WATCH_MS = 20_000
 export async function cookScreen(url: string): Promise<void> {
   const browser = await chromium.launch(LAUNCH)
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true })
+  await openAsDevice(context)
   const page = await context.newPage()
   await page.goto(`${url}/line`)
   await page

@@ -1,5 +1,6 @@
 import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { report } from './report'
+import { ask } from '../toolDevice'
 
 const MAX_BYTES = 1_040_000
 const NS_PER_MS = 1e6
@@ -31,7 +32,7 @@ async function hold(url: string, path: string, heading: string, lineOf: (n: numb
   const delay = monitorEventLoopDelay({ resolution: 1 })
   delay.enable()
   const body = lines.join('\n')
-  const answer = await fetch(url + path, { method: 'POST', headers: { 'content-type': 'text/csv' }, body })
+  const answer = await ask(url + path, { method: 'POST', headers: { 'content-type': 'text/csv' }, body })
   delay.disable()
   const said = answer.ok ? '' : `, refused: ${(await answer.text()).slice(0, 120)}`
   report(

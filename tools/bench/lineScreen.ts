@@ -3,6 +3,7 @@ import { LAUNCH } from '../../e2e/launch'
 import { placeTickets } from './manyTickets'
 import { report } from './report'
 import { percentile } from './server'
+import { ask, openAsDevice } from '../toolDevice'
 
 const OPEN_TICKETS = 60
 const SETTLE_MS = 15_000
@@ -29,7 +30,7 @@ export async function lineScreen(url: string): Promise<void> {
   }
   const page = await openLine(await browser.newPage({ viewport: { width: 1280, height: 800 } }), url, 1)
   const delays: number[] = []
-  const open = (await (await fetch(`${url}/api/tickets`)).json()) as { tickets: { number: number }[] }
+  const open = (await (await ask(`${url}/api/tickets`)).json()) as { tickets: { number: number }[] }
   const firstNumber = 1 + Math.max(...open.tickets.map(({ number }) => number))
   for (let n = 0; n < POSTED; n += 1) delays.push(await untilPlanned(page, url, n, firstNumber + n))
   await browser.close()
@@ -43,6 +44,7 @@ export async function lineScreen(url: string): Promise<void> {
 /** The line when it has been planned in full, its tasks counted from then on. */
 async function openLine(page: Page, url: string, rate: number): Promise<Page> {
   await page.addInitScript({ content: 'globalThis.__name = (named) => named' })
+  await openAsDevice(page.context())
   const session = await page.context().newCDPSession(page)
   await page.goto(`${url}/line`)
   await page
@@ -79,7 +81,7 @@ async function untilPlanned(page: Page, url: string, n: number, number: number):
   const seen = page.evaluate<number>(seenPlanned(number))
   await page.waitForTimeout(50)
   const sentMs = Date.now()
-  const answer = await fetch(`${url}/api/tickets`, {
+  const answer = await ask(`${url}/api/tickets`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({
@@ -90,7 +92,7 @@ async function untilPlanned(page: Page, url: string, n: number, number: number):
   const { tickets } = (await answer.json()) as { tickets: { id: string; number: number }[] }
   if (tickets[0]?.number !== number) throw new Error(`the ticket has the number ${tickets[0]?.number}, not ${number}`)
   const delayMs = (await seen) - sentMs
-  await fetch(`${url}/api/tickets/${tickets[0].id}/events`, {
+  await ask(`${url}/api/tickets/${tickets[0].id}/events`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ events: [{ id: crypto.randomUUID(), kind: 'cancelled', atMs: Date.now(), counter: 0 }] }),

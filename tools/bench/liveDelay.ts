@@ -2,6 +2,7 @@ import { chromium } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
 import { percentile } from './server'
+import { ask, openAsDevice } from '../toolDevice'
 
 const TICKETS = 60
 
@@ -21,6 +22,7 @@ const SEE_NEXT_COUNT = `new Promise((resolve) => {
 export async function liveDelay(url: string): Promise<void> {
   const browser = await chromium.launch(LAUNCH)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await openAsDevice(page.context())
   await page.goto(`${url}/line`)
   await page.getByRole('button', { name: 'Add ticket' }).first().waitFor()
   await page.waitForTimeout(1500)
@@ -30,7 +32,7 @@ export async function liveDelay(url: string): Promise<void> {
     const seen = page.evaluate<number>(SEE_NEXT_COUNT)
     await page.waitForTimeout(40)
     const sentMs = Date.now()
-    await fetch(`${url}/api/tickets`, {
+    await ask(`${url}/api/tickets`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ items: [{ dishId: 'plain', portions }], promisedAtMs: Date.now() + 1_200_000 }),

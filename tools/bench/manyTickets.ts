@@ -3,6 +3,7 @@ import { v7 as newId } from 'uuid'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
 import { percentile } from './server'
+import { ask, openAsDevice } from '../toolDevice'
 
 const TICKETS = 4000
 const A_POST = 100
@@ -16,6 +17,7 @@ export async function manyTickets(url: string): Promise<void> {
   await placeTickets(url)
   const browser = await chromium.launch(LAUNCH)
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true })
+  await openAsDevice(context)
   // The loader of TypeScript names functions by a helper that a page does not have.
   await context.addInitScript({ content: 'globalThis.__name = (named) => named' })
   await context.addInitScript(() => {
@@ -73,7 +75,7 @@ export async function placeTickets(url: string, count = TICKETS): Promise<void> 
       items: [0, 1].map((n) => ({ id: newId(), dishId: DISHES[(from + i + n) % DISHES.length]!, portions: 1 + n })),
     }))
     const body = JSON.stringify(tickets)
-    const answer = await fetch(`${url}/api/tickets`, {
+    const answer = await ask(`${url}/api/tickets`, {
       method: 'POST',
       body,
       headers: { 'content-type': 'application/json' },

@@ -9,6 +9,7 @@ import { LAUNCH } from '../../e2e/launch'
 import { readIngredients } from '../../server/src/book/ingredient/table.csv'
 import { medianMs } from './medianMs'
 import { report } from './report'
+import { ask, openAsDevice } from '../toolDevice'
 
 const TASKS = 300
 
@@ -67,6 +68,7 @@ export async function countTaps(url: string): Promise<void> {
   const rows = await fillShelves(url)
   const browser = await chromium.launch(LAUNCH)
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true })
+  await openAsDevice(context)
   const page = await context.newPage()
   await page.goto(`${url}/mise/count`)
   await page
@@ -103,7 +105,7 @@ export async function countTaps(url: string): Promise<void> {
 /** Ingredients and pars until the walk has 400 lines. */
 async function fillShelves(url: string): Promise<number> {
   const send = async (method: string, path: string, body: unknown) => {
-    const answer = await fetch(`${url}/api${path}`, {
+    const answer = await ask(`${url}/api${path}`, {
       method,
       body: JSON.stringify(body),
       headers: { 'content-type': 'application/json' },
@@ -116,8 +118,8 @@ async function fillShelves(url: string): Promise<number> {
     .map((row) => ({ ...row, id: `${row.id}-2`, name: `${row.name} two`, aliases: [] }))
   for (const row of copies)
     await send('PUT', `/ingredients/${row.id}`, { version: 0, ingredient: Ingredient.parse(row) })
-  const house = MiseHouse.parse(await (await fetch(`${url}/api/mise/house`)).json())
+  const house = MiseHouse.parse(await (await ask(`${url}/api/mise/house`)).json())
   const pars = [...table, ...copies].map((row) => ({ itemId: `ingredient:${row.id}`, massG: 500, written: '500 g' }))
   await send('PUT', '/mise/house', { version: house.version, policy: { ...house.policy, pars } })
-  return MiseStock.parse(await (await fetch(`${url}/api/mise/stock`)).json()).rows.length
+  return MiseStock.parse(await (await ask(`${url}/api/mise/stock`)).json()).rows.length
 }

@@ -7,6 +7,7 @@ import { LAUNCH } from '../../e2e/launch'
 import { medianMs } from './medianMs'
 import { report } from './report'
 import { percentile } from './server'
+import { asDevice, ask, openAsDevice } from '../toolDevice'
 
 const FRIDGE = trayStages([{ durationS: 6 * 3600, place: 'fridge', covered: false }])
 /** The cooling model: one forecast, and the search for the deepest tray that keeps the rule. */
@@ -22,10 +23,11 @@ const WATCH_MS = 6000
 
 /** A tray on screen while it is read: what its model takes from the interface thread. */
 export async function coolingScreen(url: string): Promise<void> {
-  const { lots } = (await (await fetch(`${url}/api/rice/lots`)).json()) as { lots: { id: string; name: string }[] }
+  const { lots } = (await (await ask(`${url}/api/rice/lots`)).json()) as { lots: { id: string; name: string }[] }
   const cooling = lots.find((lot) => lot.name === 'R-21')
   const browser = await chromium.launch(LAUNCH)
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await openAsDevice(page.context())
   await page.goto(`${url}/rice/${cooling?.id}`)
   await page.getByRole('img', { name: /^Cooling of/ }).waitFor()
   await page.getByRole('button', { name: 'Less °C' }).click()
@@ -45,8 +47,8 @@ const SECONDS = 8
 
 /** Lists and traces with a year of lots behind them. */
 export async function riceReads(url: string): Promise<void> {
-  const page = (await (await fetch(`${url}/api/rice/lots/past`)).json()) as { next: string }
-  const record = (await (await fetch(`${url}/api/record/runs`)).json()) as { runs: { tickets: number[] }[] }
+  const page = (await (await ask(`${url}/api/rice/lots/past`)).json()) as { next: string }
+  const record = (await (await ask(`${url}/api/record/runs`)).json()) as { runs: { tickets: number[] }[] }
   const ticket = record.runs[0]?.tickets[0]
   for (const [name, path] of [
     ['past lots of a year, first page', '/api/rice/lots/past'],
@@ -57,7 +59,7 @@ export async function riceReads(url: string): Promise<void> {
     const times: number[] = []
     const result = await new Promise<autocannon.Result>((resolve, reject) => {
       const load = autocannon(
-        { url: url + path, connections: 2, overallRate: RATE_PER_S, duration: SECONDS },
+        { url: url + path, headers: asDevice(), connections: 2, overallRate: RATE_PER_S, duration: SECONDS },
         (error: Error | null, done) => (error ? reject(error) : resolve(done)),
       )
       load.on('response', (_client, status, _bytes, ms) => {

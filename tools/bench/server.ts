@@ -6,6 +6,7 @@ import { migrate, migrationsIn } from '../../server/src/db/migrate'
 import { openPool } from '../../server/src/db/pool'
 import { startServer } from '../../server/src/server'
 import { PAPER_WORKER } from '../../server/src/serverFolder'
+import { letToolIn } from '../toolDevice'
 import { copyRuns } from '../../server/src/db/test/copyRuns'
 
 const MIGRATIONS = new URL('../../server/src/db/migrations/', import.meta.url)
@@ -21,6 +22,7 @@ export async function startBenchServer(
   const pool = openPool(address)
   const kitchenId = await prepareDemo(pool, Date.now(), pastRuns > 0 ? Math.max(2, evenings) : evenings)
   if (pastRuns > 0) await copyRuns(pool, kitchenId, pastRuns)
+  await letToolIn(pool, kitchenId, Date.now())
   const server = await startServer({
     pool,
     kitchenId,

@@ -2,6 +2,7 @@ import { chromium, type Page } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
 import { percentile } from './server'
+import { openAsDevice } from '../toolDevice'
 
 const STAGES = ['Rice', 'Mise', 'Wok', 'Line', 'Record', 'Book', 'Setup'] as const
 const ROUNDS = 5
@@ -15,6 +16,7 @@ const LEAST_TEXT = 8
 export async function stageOpen(url: string): Promise<void> {
   const browser = await chromium.launch(LAUNCH)
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true })
+  await openAsDevice(context)
   // The loader of TypeScript names functions by a helper that a page does not have.
   await context.addInitScript({ content: 'globalThis.__name = (named) => named' })
   const page = await context.newPage()

@@ -7,6 +7,7 @@ import { percentile } from '../bench/server'
 import { judge } from './judge'
 import { Phone } from './phone'
 import { Rig } from './rig'
+import { ask } from '../toolDevice'
 
 const [folder = '', ...numbers] = process.argv.slice(2)
 const [rounds = 1000, seed = 1] = numbers.map(Number)
@@ -29,7 +30,7 @@ async function order(): Promise<void> {
   const ticket = { id, promisedAtMs: Date.now() + 900_000, items: [{ dishId: pick(DISHES), portions: 1 }] }
   const body = JSON.stringify(ticket)
   const send = () =>
-    fetch(`${rig.url}/api/tickets`, { method: 'POST', body, headers: { 'content-type': 'application/json' } })
+    ask(`${rig.url}/api/tickets`, { method: 'POST', body, headers: { 'content-type': 'application/json' } })
   const answer = await send().catch(() => null)
   if (answer?.status === 201) placed.push(id)
 }

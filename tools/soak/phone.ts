@@ -1,5 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises'
 import type { Browser, BrowserContext, Page } from '@playwright/test'
+import { openAsDevice } from '../toolDevice'
 
 /** A tap under which the page is loaded again is never answered: nobody waits for it longer than this. */
 const TAP_MS = 1500
@@ -24,6 +25,7 @@ export class Phone {
 
   static async open(browser: Browser, url: string): Promise<Phone> {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+    await openAsDevice(context)
     await context.clock.install({ time: Date.now() })
     const page = await context.newPage()
     const phone = new Phone(context, page, url)

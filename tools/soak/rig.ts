@@ -4,6 +4,9 @@ import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import mysql from 'mysql2/promise'
+import { openPool } from '../../server/src/db/pool'
+import { DEMO_KITCHEN_ID } from '../../server/src/demo/kitchen'
+import { letToolIn } from '../toolDevice'
 
 /** A server and a database of their own, which die as a power cut lets them die, and are started again. */
 export class Rig {
@@ -28,6 +31,9 @@ export class Rig {
     this.startDatabase()
     this.startServer()
     await this.untilUp()
+    const pool = openPool({ socketPath: this.socketPath, user: 'root', database: 'okazu' })
+    await letToolIn(pool, DEMO_KITCHEN_ID, Date.now())
+    await pool.end()
   }
 
   async killServer(): Promise<void> {
@@ -92,7 +98,7 @@ export class Rig {
 
   private async untilUp(): Promise<void> {
     for (let tries = 0; tries < 600; tries += 1) {
-      const answer = await fetch(`${this.url}/api/tickets`).catch(() => null)
+      const answer = await fetch(`${this.url}/api/health`).catch(() => null)
       if (answer?.ok) return
       await wait(50)
     }

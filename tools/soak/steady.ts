@@ -3,6 +3,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { v7 as newId } from 'uuid'
 import { percentile } from '../bench/server'
 import { Rig } from './rig'
+import { ask as askKitchen } from '../toolDevice'
 
 const [folder = '', ...numbers] = process.argv.slice(2)
 const [minutes = 30] = numbers.map(Number)
@@ -78,7 +79,7 @@ function residentMiB(pid: number): number {
 function follow(): AbortController {
   const controller = new AbortController()
   const read = async () => {
-    const stream = await fetch(`${rig.url}/api/live`, { signal: controller.signal })
+    const stream = await askKitchen(`${rig.url}/api/live`, { signal: controller.signal })
     for await (const part of stream.body ?? []) void part
   }
   read().catch(() => undefined)
@@ -89,7 +90,7 @@ async function ask(no: number): Promise<void> {
   const beganMs = performance.now()
   try {
     const answers =
-      no % PER_SECOND === 0 ? await placeAndCancel() : [await fetch(`${rig.url}/api${READS[no % READS.length]}`)]
+      no % PER_SECOND === 0 ? await placeAndCancel() : [await askKitchen(`${rig.url}/api${READS[no % READS.length]}`)]
     for (const answer of answers) await answer.arrayBuffer()
     const refused = answers.find(({ ok }) => !ok)
     if (refused) fail(`${refused.url} answered ${refused.status}`)
@@ -116,7 +117,7 @@ async function placeAndCancel(): Promise<Response[]> {
 }
 
 function post(path: string, body: unknown): Promise<Response> {
-  return fetch(`${rig.url}/api${path}`, {
+  return askKitchen(`${rig.url}/api${path}`, {
     method: 'POST',
     body: JSON.stringify(body),
     headers: { 'content-type': 'application/json' },

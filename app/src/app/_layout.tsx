@@ -1,13 +1,17 @@
 import '../device/zodJitless'
 import '../global.css'
-import { Slot } from 'expo-router'
+import { Slot, usePathname } from 'expo-router'
 import { View } from 'react-native'
 import { SafeAreaProvider } from 'react-native-safe-area-context'
 import { useLive } from '../live/useLive'
 import { useTheme } from '../device/theme'
+import { PairScreen } from '../people/PairScreen'
+import { useDoor } from '../people/useDoor'
 import { startWords } from '../words/i18n'
 import { Kept } from '../live/Kept'
 import { registerShell } from '../device/shell'
+
+const RUN_PATH = /^\/wok\/[0-9a-f-]{36}$/
 
 startWords()
 registerShell()
@@ -24,10 +28,14 @@ export default function Layout() {
 
 function Shell() {
   useTheme()
-  useLive()
+  const isIn = useDoor()
+  useLive(isIn === true)
+  const path = usePathname()
+  // Whoever is at the flame sees the run to its end, even where the device was shut out meanwhile.
+  const isOpen = isIn === true || path === '/pair' || RUN_PATH.test(path)
   return (
     <View className="min-h-0 flex-1 bg-ground">
-      <Slot />
+      {isOpen ? <Slot /> : isIn === false ? <PairScreen code="" /> : null}
     </View>
   )
 }

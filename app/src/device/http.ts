@@ -16,6 +16,16 @@ export class NoAnswer extends Error {}
 /** The server answered that it failed on this: it may do so again, and what else is sent may pass. */
 export class Failed extends NoAnswer {}
 
+/** The kitchen does not know this device, or no longer: what was sent is still here, and goes once it is let in. */
+export class NotLetIn extends NoAnswer {}
+
+const outside = new Set<() => void>()
+/** Tells when an answer says that this device is not let in. @returns stops telling */
+export function onNotLetIn(listener: () => void): () => void {
+  outside.add(listener)
+  return () => outside.delete(listener)
+}
+
 const TIMEOUT_MS = 8000
 /** The server wants us to wait: what was sent is sent again later. */
 const TOO_MANY = 429
@@ -60,6 +70,10 @@ async function request<T extends z.ZodType>(
   const problem = ProblemDetails.safeParse(await response.json().catch(() => null))
   if (!problem.success) throw new NoAnswer(`status ${response.status}`)
   const { status, detail, code } = problem.data
+  if (code === 'not-paired') {
+    if (path !== '/me') outside.forEach((listener) => listener())
+    throw new NotLetIn(detail)
+  }
   if (code === 'internal') throw new Failed(detail)
   if (status >= 500 || status === TOO_MANY) throw new NoAnswer(detail)
   throw new Refused(problem.data)

@@ -9,7 +9,6 @@ const Settings = z.object({
   sound: z.boolean().catch(true),
   vibration: z.boolean().catch(true),
   speech: z.boolean().catch(false),
-  cookId: z.string().nullable().catch(null),
   words: z.enum(['en', 'pseudo']).catch('en'),
 })
 type Settings = z.infer<typeof Settings>

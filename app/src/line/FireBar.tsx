@@ -2,7 +2,7 @@ import { isWashed } from 'core/line/stationPast'
 import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import { kitchenNowMs } from '../device/clock'
-import { useSettings } from '../device/settings'
+import { useMay } from '../people/me'
 import { Button } from '../ui/Button'
 import { HoldButton } from '../ui/HoldButton'
 import { Notice } from '../ui/Notice'
@@ -33,7 +33,7 @@ export function FireButton({
   const t = useWords('line')
   const router = useRouter()
   const words = useLineWords(line)
-  const { cookId } = useSettings()
+  const mayCook = useMay('cook')
   useScoreOf(line, batch)
   const busy = batch ? runAt(line, batch.stationId) : (line.runs[0] ?? null)
   if (busy) {
@@ -66,7 +66,7 @@ export function FireButton({
         detail={t('washedHold')}
         className="flex-1"
         onHeld={() => {
-          sayWashed(batch.stationId, cookId)
+          sayWashed(batch.stationId)
           toast(t('washedToast', { station: batch.station.name, time: words.time(kitchenNowMs()) }))
         }}
       />
@@ -76,7 +76,7 @@ export function FireButton({
       kind="main"
       isTall
       label={t('fire', { dish: `${batch.dish.shortName}, ${batch.portions}` })}
-      disabledBecause={batch.score === null ? t('workingOut') : undefined}
+      disabledBecause={!mayCook ? t('cookSignsIn') : batch.score === null ? t('workingOut') : undefined}
       detail={t('fireOn', { station: batch.station.name, mass: formatMassG(batch.batchMassG) })}
       isBusy={fire.isFiring}
       onPress={() => void fire.fire(batch)}

@@ -6,6 +6,7 @@ import { kitchenNowMs } from '../device/clock'
 import { NoAnswer, Refused, sendJson } from '../device/http'
 import { deviceId, newId } from '../device/ids'
 import { post } from '../device/outbox'
+import { currentPersonId } from '../people/me'
 import { useSettings } from '../device/settings'
 import type { ShownBatch } from './useLinePlan'
 
@@ -16,7 +17,7 @@ import type { ShownBatch } from './useLinePlan'
 export function useFire() {
   const router = useRouter()
   const queries = useQueryClient()
-  const { handsFree, cookId } = useSettings()
+  const { handsFree } = useSettings()
   const [isFiring, setIsFiring] = useState(false)
   const [error, setError] = useState<Error | null>(null)
   const fire = async (batch: ShownBatch) => {
@@ -28,7 +29,7 @@ export function useFire() {
       dishId: batch.dish.id,
       dishVersion: batch.dish.version,
       stationId: batch.station.id,
-      cookId,
+      cookId: currentPersonId(),
       modifiers: batch.modifiers,
       allergies: batch.allergies,
       parts: batch.parts,

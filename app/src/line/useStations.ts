@@ -3,6 +3,7 @@ import { StationEvents, StationPasts, type StationPastRow } from 'contract/stati
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
+import { currentPersonId } from '../people/me'
 import { post, useOutbox, type Parcel } from '../device/outbox'
 
 /** What each station last cooked and when it was washed, with what this device said and has not sent yet. */
@@ -27,8 +28,15 @@ function withWashes(pasts: readonly StationPastRow[], parcels: readonly Parcel[]
 }
 
 /** Says that a station was washed in full: done by hand, and said by hand. */
-export function sayWashed(stationId: string, staffId: string | null): void {
-  const event = { id: newId(), stationId, kind: 'washed', deviceId: deviceId(), staffId, atMs: stampNow().atMs }
+export function sayWashed(stationId: string): void {
+  const event = {
+    id: newId(),
+    stationId,
+    kind: 'washed',
+    deviceId: deviceId(),
+    staffId: currentPersonId(),
+    atMs: stampNow().atMs,
+  }
   post({
     kind: 'stationEvents',
     subjectId: stationId,

@@ -42,6 +42,7 @@ export const line = {
   isGone: '86: tell the guest',
   stationDown: 'down',
   homeless: '{{dish}} for {{tickets}}: no station can cook it as ordered. Look at its score in the book.',
+  cookSignsIn: 'a cook signs in to fire',
   workingOut: 'Working out its score',
   workingPlan: 'Working out the line',
   planning: 'Working it out',

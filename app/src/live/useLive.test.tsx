@@ -24,7 +24,7 @@ class FakeSource {
 const client = new QueryClient()
 const invalidated = jest.spyOn(client, 'invalidateQueries').mockResolvedValue()
 function Screen() {
-  useLive()
+  useLive(true)
   return null
 }
 const newest = () => FakeSource.open.at(-1)!

@@ -5,10 +5,14 @@ import { noteReachable } from '../device/network'
 
 const RETRY_MS = 1500
 
-/** Follows every committed change of the kitchen and asks again for what is on screen of it; resumes after a gap. */
-export function useLive(): void {
+/**
+ * Follows every committed change of the kitchen and asks again for what is on screen of it; resumes after a gap.
+ * @param isIn whether the kitchen lets this device in
+ */
+export function useLive(isIn: boolean): void {
   const queries = useQueryClient()
   useEffect(() => {
+    if (!isIn) return
     let lastNo: string | null = null
     let source: EventSource | null = null
     let timer: ReturnType<typeof setTimeout>
@@ -30,6 +34,7 @@ export function useLive(): void {
         source?.close()
         noteReachable(false)
         timer = setTimeout(open, RETRY_MS)
+        void queries.invalidateQueries({ queryKey: ['people', 'me'] })
       })
     }
     open()
@@ -37,5 +42,5 @@ export function useLive(): void {
       clearTimeout(timer)
       source?.close()
     }
-  }, [queries])
+  }, [queries, isIn])
 }

@@ -15,7 +15,7 @@ import { kitchenNowMs, useNowMs, useNowMsInSlices } from '../device/clock'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
 import { post, useOutbox, type Parcel } from '../device/outbox'
-import { currentSettings } from '../device/settings'
+import { currentPersonId } from '../people/me'
 import { useKitchen } from '../setup/useKitchen'
 
 /** A lot with what it comes to now; one that the kitchen has not numbered yet is waiting. */
@@ -180,7 +180,7 @@ export function sayOfLot(lotId: string, ...said: [Saying, ...Saying[]]): [EventI
     const words = typeof one === 'function' ? one(ids) : one
     const id = newId<EventId>()
     ids.push(id)
-    return { id, lotId, deviceId: deviceId(), staffId: currentSettings().cookId, ...stampNow(), ...words }
+    return { id, lotId, deviceId: deviceId(), staffId: currentPersonId(), ...stampNow(), ...words }
   })
   post({ kind: 'lotEvents', subjectId: lotId, path: `/rice/lots/${lotId}/events`, body: { events } })
   return ids as [EventId, ...EventId[]]

@@ -17,6 +17,7 @@ import { BackupSection } from './BackupSection'
 import { ReadingsSection } from './ReadingsSection'
 import { RuleSetSection } from './RuleSetSection'
 import { useKitchen } from './useKitchen'
+import { HouseLinks } from './people/HouseLinks'
 import { waveSummary } from './waves/waveSummary'
 
 const THEMES = ['auto', 'steel', 'paper'] as const
@@ -52,25 +53,6 @@ export function SetupScreen() {
                     />
                   ))}
                 </Row>
-                {kitchen && (
-                  <Row name={t('cook')}>
-                    {kitchen.staff.map((one) => (
-                      <Choice
-                        key={one.id}
-                        role="radio"
-                        label={one.name}
-                        isChosen={settings.cookId === one.id}
-                        onChoose={() => changeSettings({ cookId: one.id })}
-                      />
-                    ))}
-                    <Choice
-                      role="radio"
-                      label={t('nobody')}
-                      isChosen={settings.cookId === null}
-                      onChoose={() => changeSettings({ cookId: null })}
-                    />
-                  </Row>
-                )}
                 <OnOff
                   name={t('handsFree')}
                   isOn={settings.handsFree}
@@ -90,6 +72,7 @@ export function SetupScreen() {
               <FeedSection />
             </View>
             <View className="min-w-0 gap-2 md:flex-1">
+              <HouseLinks />
               {kitchen && <KitchenSection kitchen={kitchen} />}
               <Button label={t('parts')} onPress={() => router.push('/setup/parts')} className="mt-4 md:w-72" />
             </View>

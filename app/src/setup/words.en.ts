@@ -7,8 +7,6 @@ export const setup = {
   device: 'This device',
   theme: 'Ground',
   themes: { auto: 'as the device', steel: 'dark steel', paper: 'rice paper' },
-  cook: 'Who cooks here',
-  nobody: 'nobody',
   handsFree: 'Hands-free',
   handsFreeDetail:
     'The score goes on by itself at the planned second. A safety check always waits for you to confirm it.',

@@ -8,6 +8,7 @@ import { Beads } from './icons'
 import { Notices } from './Notices'
 import { Sheet } from './Sheet'
 import { Text } from './Text'
+import { WhoButton } from '../people/WhoButton'
 import { ToastPlace } from './Toast'
 import { useIsWide } from './useIsWide'
 
@@ -62,6 +63,8 @@ function Rail({ stage }: { stage: Stage }) {
           isHere={place.stage === stage}
         />
       ))}
+      <View className="flex-1" />
+      <WhoButton className="mb-3 border-t border-edge px-3 pt-2" />
     </View>
   )
 }
@@ -101,6 +104,7 @@ function NavButton({ stage }: { stage: Stage }) {
         <Text weight="bold">{t(`stages.${stage}`)}</Text>
       </Pressable>
       <Sheet title={t('nav')} isOpen={isOpen} onClose={() => setIsOpen(false)}>
+        <WhoButton className="border-b border-edge" />
         <View role="navigation" aria-label={t('nav')}>
           {PLACES.map((place) => (
             <Pressable

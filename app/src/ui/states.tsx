@@ -35,6 +35,7 @@ const NO_VALUES = {
   why: '',
   types: '',
   host: '',
+  seconds: '',
 }
 
 export function Loading({ what }: { what: string }) {

@@ -6,12 +6,13 @@ import type { mise } from '../mise/words.en'
 import type { record } from '../record/words.en'
 import type { rice } from '../rice/words.en'
 import type { setup } from '../setup/words.en'
+import { people } from '../people/words.en'
 import { ui } from '../ui/words.en'
 import { wok } from '../wok/words.en'
 import { pseudo } from './pseudo'
 
 /** Words that the line shows at once; those of the other stages are loaded with their screens. */
-const FIRST = { ui, line, wok }
+const FIRST = { ui, line, wok, people }
 const LATER = {
   rice: async () => (await import('../rice/words.en')).rice,
   mise: async () => (await import('../mise/words.en')).mise,

@@ -1,7 +1,8 @@
+import { isAtLine, type Role } from '../people/roles'
 import { localDay, localMinute, weekdayOf } from '../time/localTime'
 
 /** Who works here, and who of them is at the mise when: minutes of the day on weekdays (Monday is 1). */
-export type Cook = { id: string; role: 'lead' | 'cook' | 'prep' | 'trainee' }
+export type Cook = { id: string; role: Role }
 export type AtMise = {
   staffId: string
   shifts: readonly { weekdays: readonly number[]; fromMin: number; toMin: number }[]
@@ -19,5 +20,5 @@ export function cooksAt(staff: readonly Cook[], atMise: readonly AtMise[], nowMs
           ({ weekdays, fromMin, toMin }) => weekdays.includes(weekday) && fromMin <= minute && minute < toMin,
         ),
     )
-  return staff.filter(({ id, role }) => (role === 'lead' || role === 'cook') && !isAtMise(id)).length
+  return staff.filter(({ id, role }) => isAtLine(role) && !isAtMise(id)).length
 }

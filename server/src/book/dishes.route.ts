@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { Dish, DishDraft, DishImported, DishImportQuery, DishList, DishVersions, PutDish } from 'contract/dish'
 import { Slug } from 'contract/ids'
 import type { PoolConnection } from 'mysql2/promise'
@@ -10,33 +10,34 @@ import { Problem } from '../http/problems'
 import { dishFromLines, readDishLines } from './files/dish.csv'
 import { listDishes, listDishVersions, lockDish, saveDish } from './dishes.sql'
 import { readShelf, resolveDish } from './shelf'
+import { onlyFor } from '../people/onlyFor'
 
 const params = z.object({ id: Slug })
 
-const getDishes = createRoute({
+const getDishes = onlyFor('read', {
   method: 'get',
   path: '/dishes',
   responses: { 200: json(DishList, 'The newest version of every dish') },
 })
-const getVersions = createRoute({
+const getVersions = onlyFor('read', {
   method: 'get',
   path: '/dishes/{id}/versions',
   request: { params },
   responses: { 200: json(DishVersions, 'Every version of a dish, newest first') },
 })
-const putDish = createRoute({
+const putDish = onlyFor('writeBook', {
   method: 'put',
   path: '/dishes/{id}',
   request: { params, body: jsonBody(PutDish) },
   responses: { 200: json(Dish, 'The dish as its next version, if nobody else saved one meanwhile') },
 })
-const deleteDish = createRoute({
+const deleteDish = onlyFor('writeBook', {
   method: 'delete',
   path: '/dishes/{id}',
   request: { params, query: z.object({ version: z.coerce.number().int().positive() }) },
   responses: { 200: json(DishList, 'The book without it; runs keep the version they cooked') },
 })
-const importDish = createRoute({
+const importDish = onlyFor('writeBook', {
   method: 'post',
   path: '/dishes/import',
   request: {

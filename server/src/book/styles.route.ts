@@ -1,4 +1,3 @@
-import { createRoute } from '@hono/zod-openapi'
 import { StyleList, Tasting, TastingList } from 'contract/book'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
@@ -7,24 +6,25 @@ import { json, jsonBody, newRouter } from '../http/context'
 import { editedMeanwhile } from '../http/conflict'
 import { findStyles, saveStyles } from './styles.sql'
 import { addTasting, listTastings } from './tastings.sql'
+import { onlyFor, saidFor, spokenBy } from '../people/onlyFor'
 
-const getStyles = createRoute({
+const getStyles = onlyFor('read', {
   method: 'get',
   path: '/styles',
   responses: { 200: json(StyleList, 'Styles with the bands that a dish of them is judged by') },
 })
-const putStyles = createRoute({
+const putStyles = onlyFor('writeBook', {
   method: 'put',
   path: '/styles',
   request: { body: jsonBody(StyleList) },
   responses: { 200: json(StyleList, 'Changed, if nobody else did meanwhile') },
 })
-const getTastings = createRoute({
+const getTastings = onlyFor('read', {
   method: 'get',
   path: '/tastings',
   responses: { 200: json(TastingList, 'What was tasted, newest first') },
 })
-const postTasting = createRoute({
+const postTasting = saidFor('taste', {
   method: 'post',
   path: '/tastings',
   request: { body: jsonBody(Tasting) },
@@ -53,6 +53,7 @@ export const styleRoutes = newRouter()
   .openapi(postTasting, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const said = c.req.valid('json')
+    await spokenBy(c, 'taste', said.atMs)
     const tasting = { ...said, atMs: placeInTime(said.atMs, now()) }
     await inTransaction(pool, async (connection) => {
       await addTasting(connection, kitchenId, tasting, now())

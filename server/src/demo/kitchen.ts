@@ -34,7 +34,7 @@ export const DEMO_STATIONS = [
 ] as const
 
 export const DEMO_STAFF = [
-  { id: 'odalys', name: 'Odalys', role: 'lead' },
+  { id: 'odalys', name: 'Odalys', role: 'owner' },
   { id: 'bram', name: 'Bram', role: 'cook' },
   { id: 'wen', name: 'Wen', role: 'cook' },
   { id: 'ifeoma', name: 'Ifeoma', role: 'prep' },

@@ -19,6 +19,7 @@ import { countOpenTickets, hasKitchen, insertKitchen, insertRiceHouse, staleDemo
 import { demoDishes } from './demoDishes'
 import { cookPastBoats } from './history'
 import { findMiseHouse, saveMisePolicy } from '../mise/house.sql'
+import { setDemoPins } from './demoPins'
 import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
 import { prepDemoMise } from './mise'
 import { DEMO_MISE_POLICY } from './misePolicy'
@@ -42,6 +43,7 @@ export async function prepareDemo(pool: Pool, nowMs: number, evenings = 2): Prom
     await inTransaction(pool, (connection) => refreshDishes(connection, DEMO_KITCHEN_ID, nowMs))
   else await inTransaction(pool, (connection) => create(connection, nowMs, evenings))
   await inTransaction(pool, (connection) => refresh(connection, nowMs))
+  await setDemoPins(pool)
   if (evenings > 0) await prepDemoMise(pool, DEMO_KITCHEN_ID, nowMs)
   return DEMO_KITCHEN_ID
 }

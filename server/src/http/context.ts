@@ -2,6 +2,7 @@ import { OpenAPIHono } from '@hono/zod-openapi'
 import { z } from 'zod'
 import type { LabelPrinter } from '../device/devices'
 import type { DrawPaper } from '../papers/papers'
+import type { Session } from '../people/sessions.sql'
 import type { HealthSource } from '../setup/health'
 import { Problem } from './problems'
 
@@ -13,7 +14,10 @@ export type KitchenContext = HealthSource & {
   draw: DrawPaper
 }
 
-export type RequestEnv = { Variables: { kitchen: KitchenContext } }
+/** `session` is there wherever a route names who may ask (`onlyFor`). */
+export type RequestEnv = { Variables: { kitchen: KitchenContext; session: Session; kitchenOf: KitchenOf } }
+/** The same context for another kitchen of the database. */
+export type KitchenOf = (kitchenId: string) => KitchenContext
 
 /** A router whose failed validation is one problem with a fault a field. */
 export function newRouter(): OpenAPIHono<RequestEnv> {

@@ -1,5 +1,7 @@
 import type { OpenAPIHono } from '@hono/zod-openapi'
 import { z } from 'zod'
+import type { Action } from 'core/people/roles'
+import { SESSION_COOKIE } from '../people/onlyFor'
 import type { RequestEnv } from './context'
 
 type Content = Record<string, { schema: unknown }>
@@ -7,6 +9,7 @@ type Operation = {
   summary?: string
   operationId?: string
   security?: unknown[]
+  'x-okazu-may'?: Action
   parameters?: unknown[]
   requestBody?: { content: Content }
   responses: Record<string, { description: string; content?: Content }>
@@ -14,12 +17,13 @@ type Operation = {
 export type ApiDocument = {
   openapi: string
   paths: Record<string, Record<string, Operation>>
-  components?: { schemas?: Record<string, unknown> }
+  components?: { schemas?: Record<string, unknown>; securitySchemes?: Record<string, unknown> }
 }
 
 /** What any address may answer beside what its route says, and what it means. */
 const ANYWHERE = {
-  403: 'The server does not go by this name, or a page of another site asks',
+  401: 'The device was not let in: pair it with a code',
+  403: 'Whoever is signed in may not do this; or the server does not go by this name, or a page of another site asks',
   429: 'Too many requests from one address: wait and send it again',
   503: 'The database does not answer: nothing was saved, send it again in a moment',
 } as const
@@ -34,7 +38,7 @@ const OF_CHANGES = { 409: 'It does not fit what the kitchen has: the code says w
 
 /**
  * The OpenAPI document of the routes, with what every route may answer. A summary is what its success answers with.
- * Nobody signs in yet, so nothing is secured.
+ * `x-okazu-may` names the row of the table of rights (docs/people.md) that an address stands under; without it, it is open.
  */
 export function describeApi(app: OpenAPIHono<RequestEnv>): ApiDocument {
   const document = app.getOpenAPI31Document({
@@ -46,8 +50,15 @@ export function describeApi(app: OpenAPIHono<RequestEnv>): ApiDocument {
       license: { name: 'As of the project', url: 'https://okazu.invalid/licence' },
     },
     servers: [{ url: '/', description: 'The server that this document is read from' }],
-    security: [],
+    security: [{ cookie: [] }, { token: [] }],
   }) as unknown as ApiDocument
+  document.components = {
+    ...document.components,
+    securitySchemes: {
+      cookie: { type: 'apiKey', in: 'cookie', name: SESSION_COOKIE },
+      token: { type: 'http', scheme: 'bearer' },
+    },
+  }
   describeBodies(app, document)
   for (const [path, methods] of Object.entries(document.paths))
     for (const [method, operation] of Object.entries(methods)) complete(operation, method, path)
@@ -86,6 +97,7 @@ function rewrite(from: object | undefined, to: Content | undefined, io: 'input' 
 function complete(operation: Operation, method: string, path: string): void {
   const [, success] = Object.entries(operation.responses).find(([status]) => status.startsWith('2')) ?? []
   operation.summary ??= success?.description ?? path
+  if (operation['x-okazu-may'] === undefined) operation.security ??= []
   operation.operationId ??= `${method}${path
     .replace('/api', '')
     .replace(/[{}]/g, '')

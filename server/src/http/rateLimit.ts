@@ -21,6 +21,20 @@ export const limitRequests = (limit = MAX_REQUESTS) =>
     },
   })
 
+const TRIES_WINDOW_MS = 60_000
+const MOST_TRIES = 20
+
+/** Stops an address that guesses codes. */
+export const limitTries = (limit = MOST_TRIES) =>
+  rateLimiter<RequestEnv>({
+    windowMs: TRIES_WINDOW_MS,
+    limit,
+    keyGenerator: addressOf,
+    handler: () => {
+      throw new Problem('too-many', { detail: `at most ${limit} codes a minute: wait a minute and try again` })
+    },
+  })
+
 /** The address that asks; a request made in this process has none. */
 function addressOf(c: Context<RequestEnv>): string {
   const env = c.env as { incoming?: unknown } | undefined

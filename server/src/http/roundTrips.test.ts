@@ -90,6 +90,19 @@ test('rule set, readings and the timetable of waves', async () => {
   expect(await read('/kitchen')).toEqual(before)
 })
 
+test('people and devices: what was read is taken back', async () => {
+  const { people } = await read<{ people: { id: string; name: string; role: string }[] }>('/people')
+  for (const { id, name, role } of people) await put(`/people/${id}`, { name, role })
+  expect(await read('/people')).toEqual({ people })
+  const { devices } = await read<{ devices: { id: string; name: string; place: string }[] }>('/paired-devices')
+  for (const { id, name, place } of devices) await put(`/paired-devices/${id}`, { name, place })
+  expect(await read('/paired-devices')).toEqual({ devices })
+  await put('/people/bram/pin', { pin: '1379' })
+  await put('/people/odalys/pin', { pin: '4826' })
+  await put('/me/pin', { oldPin: '4826', pin: '4826' })
+  expect(await read('/people')).toEqual({ people })
+})
+
 test('every address that takes a change in place is tried here', async () => {
   const document = await read<{ paths: Record<string, Record<string, unknown>> }>('/openapi.json')
   const editable = Object.entries(document.paths).flatMap(([path, methods]) => ('put' in methods ? [path] : []))
@@ -103,7 +116,11 @@ test('every address that takes a change in place is tried here', async () => {
       '/api/kitchen/rule-set',
       '/api/kitchen/waves',
       '/api/line/order',
+      '/api/me/pin',
       '/api/mise/house',
+      '/api/paired-devices/{id}',
+      '/api/people/{id}',
+      '/api/people/{id}/pin',
       '/api/probe',
       '/api/recipes/{id}',
       '/api/rice/house',

@@ -1,4 +1,3 @@
-import { createRoute } from '@hono/zod-openapi'
 import { LineState, LineWishList, PutOrder, type LineWish } from 'contract/line'
 import type { Kitchen } from 'contract/kitchen'
 import { orderFaults } from 'core/line/plan/orderFaults'
@@ -10,23 +9,23 @@ import { placeInTime } from '../http/clockAhead'
 import { editedMeanwhile } from '../http/conflict'
 import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
-import { checkStaff } from '../setup/checkStaff'
 import { kitchenOf } from '../setup/kitchenOf'
 import { findOrder, insertOrder, insertWish, listWishes } from './line.sql'
 import { listOpenTickets, lockKitchen } from './tickets.sql'
+import { onlyFor, saidFor, spokenAll } from '../people/onlyFor'
 
-const getLine = createRoute({
+const getLine = onlyFor('read', {
   method: 'get',
   path: '/line',
   responses: { 200: json(LineState, 'What was decided of the line, and the order that the cooks were told') },
 })
-const postWishes = createRoute({
+const postWishes = saidFor('cook', {
   method: 'post',
   path: '/line/wishes',
   request: { body: jsonBody(LineWishList) },
   responses: { 200: json(LineState, 'The line afterwards; each id is taken once') },
 })
-const putOrder = createRoute({
+const putOrder = onlyFor('tell', {
   method: 'put',
   path: '/line/order',
   request: { body: jsonBody(PutOrder) },
@@ -44,11 +43,9 @@ export const lineRoutes = newRouter()
   .openapi(postWishes, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const kitchen = await kitchenOf(pool, kitchenId)
-    const wishes = c.req.valid('json').wishes.map((wish) => ({ ...wish, atMs: placeInTime(wish.atMs, now()) }))
-    checkStaff(
-      wishes.map(({ staffId }) => staffId),
-      kitchen,
-    )
+    const said = c.req.valid('json').wishes.map((wish) => ({ ...wish, atMs: placeInTime(wish.atMs, now()) }))
+    // A cook who stands at it says that a station is down; what changes the plan a lead says.
+    const wishes = await spokenAll(c, said, ({ kind }) => (kind === 'station' ? 'cook' : 'decide'))
     for (const wish of wishes) checkWish(wish, kitchen)
     await inTransaction(pool, async (connection) => {
       for (const wish of wishes) await insertWish(connection, kitchenId, wish, now())

@@ -43,7 +43,6 @@ test('of what was decided the last word holds, whichever arrives last; sent twic
 test.each([
   ['a station that is not there', { kind: 'station', stationId: 'ring-z', isDown: true }, 'unknown-station'],
   ['more hands than are planned', { kind: 'hands', pairs: 9 }, 'invalid'],
-  ['somebody who does not work here', { kind: 'hands', pairs: 2, staffId: 'nobody' }, 'unknown-staff'],
 ])('%s is refused, and says what to do', async (_, wish, code) => {
   const { status, json } = await say(wish)
   expect([status, (json as ProblemDetails).code]).toEqual([422, code])

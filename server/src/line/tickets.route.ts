@@ -1,6 +1,7 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { TicketId } from 'contract/ids'
-import { NewTickets, OpenTickets, Pass, Ticket, TicketEvents, TicketList } from 'contract/ticket'
+import { NewTickets, OpenTickets, Pass, Ticket, TicketEvents, TicketList, type NewTicket } from 'contract/ticket'
+import { may } from 'core/people/roles'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { listDishes } from '../book/dishes.sql'
@@ -20,10 +21,12 @@ import {
   lockTicket,
   type TicketKey,
 } from './tickets.sql'
+import type { Session } from '../people/sessions.sql'
+import { mayNot, onlyFor, saidFor, spokenAll } from '../people/onlyFor'
 
 const TicketCursor = z.string().regex(/^\d{1,15}_\d{1,15}$/, 'hand back "after" of the page before')
 
-const getTickets = createRoute({
+const getTickets = onlyFor('read', {
   method: 'get',
   path: '/tickets',
   request: {
@@ -32,14 +35,14 @@ const getTickets = createRoute({
   responses: { 200: json(OpenTickets, 'Tickets with a portion still to be served, oldest promise first, by pages') },
 })
 
-const postTickets = createRoute({
+const postTickets = onlyFor('takeOrders', {
   method: 'post',
   path: '/tickets',
   request: { body: jsonBody(NewTickets) },
   responses: { 201: json(TicketList, 'The tickets as placed; one sent twice is placed once') },
 })
 
-const postTicketEvents = createRoute({
+const postTicketEvents = saidFor('tell', {
   method: 'post',
   path: '/tickets/{id}/events',
   request: {
@@ -49,7 +52,7 @@ const postTicketEvents = createRoute({
   responses: { 200: json(Ticket, 'The ticket afterwards') },
 })
 
-const getPass = createRoute({
+const getPass = onlyFor('read', {
   method: 'get',
   path: '/pass',
   responses: { 200: json(Pass, 'Tickets with something up that were not handed over, or a moment ago') },
@@ -77,7 +80,9 @@ export const ticketRoutes = newRouter()
   .openapi(postTickets, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const body = c.req.valid('json')
-    const tickets = (Array.isArray(body) ? body : [body]).map(withIds)
+    const tickets = (Array.isArray(body) ? body : [body]).map((ticket) =>
+      withIds(withWordOfLead(ticket, c.var.session)),
+    )
     const dishes = await listDishes(pool, kitchenId)
     const kitchen = await kitchenOf(pool, kitchenId)
     const known = new Set<string>()
@@ -91,6 +96,7 @@ export const ticketRoutes = newRouter()
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const { id } = c.req.valid('param')
     const { events } = c.req.valid('json')
+    await spokenAll(c, events, ({ kind }) => (kind === 'cancelled' || kind === 'restored' ? 'decide' : 'tell'))
     const ticket = await inTransaction(pool, async (connection) => {
       if (!(await lockTicket(connection, kitchenId, id))) throw new Problem('not-found', { detail: `no ticket ${id}` })
       const placed = events.map((event) => ({ ...event, atMs: placeInTime(event.atMs, now()) }))
@@ -102,3 +108,14 @@ export const ticketRoutes = newRouter()
     if (!ticket) throw new Problem('not-found', { detail: `no ticket ${id}` })
     return c.json(ticket, 200)
   })
+
+/** Whoever takes on what a dish may contain is the lead who is signed in, whatever the ticket says. @throws {Problem} may-not */
+function withWordOfLead(ticket: NewTicket, session: Session): NewTicket {
+  if (ticket.items.every(({ allowedBy }) => allowedBy === null)) return ticket
+  const { person } = session
+  if (!person || !may(person.role, 'accept')) throw mayNot(session, 'accept')
+  return {
+    ...ticket,
+    items: ticket.items.map((item) => ({ ...item, allowedBy: item.allowedBy === null ? null : person.id })),
+  }
+}

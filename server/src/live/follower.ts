@@ -75,3 +75,36 @@ export class LiveFollower {
     }
   }
 }
+
+/** The followers of a process: one for each kitchen that somebody looks at. */
+export class Followers {
+  private readonly all = new Map<string, { follower: LiveFollower; started: Promise<void> }>()
+
+  constructor(
+    private readonly pool: Pool,
+    private readonly log: Logger,
+  ) {}
+
+  /** The follower of a kitchen; it reads from the moment that `started` is over. */
+  of(kitchenId: string): { follower: LiveFollower; started: Promise<void> } {
+    let one = this.all.get(kitchenId)
+    if (!one) {
+      const follower = new LiveFollower(this.pool, kitchenId, this.log)
+      one = { follower, started: follower.start() }
+      // A database that is away: the next one who asks begins anew.
+      one.started.catch(() => this.all.delete(kitchenId))
+      this.all.set(kitchenId, one)
+    }
+    return one
+  }
+
+  /** Something of a kitchen was committed here. */
+  wake(kitchenId: string): void {
+    this.all.get(kitchenId)?.follower.wake()
+  }
+
+  stop(): void {
+    for (const { follower } of this.all.values()) follower.stop()
+    this.all.clear()
+  }
+}

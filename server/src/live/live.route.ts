@@ -1,15 +1,17 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import type { LiveChange } from 'contract/run'
 import { streamSSE } from 'hono/streaming'
 import { changesAfter, newestChangeNo, oldestChangeNo } from '../db/outbox'
 import { newRouter } from '../http/context'
-import type { LiveFollower } from './follower'
+import { mayOnly, onlyFor } from '../people/onlyFor'
+import { findSession } from '../people/sessions.sql'
+import type { Followers } from './follower'
 
 const HEARTBEAT_MS = 15_000
 /** A screen that was away for more changes than this asks for everything again. */
 const MAX_GAP = 5_000
 
-const getLive = createRoute({
+const getLive = onlyFor('read', {
   method: 'get',
   path: '/live',
   summary: 'Every committed change as server-sent events, from now on or from the last one seen',
@@ -29,13 +31,17 @@ const getLive = createRoute({
  * Every committed change as server-sent events. The id is the outbox number: a screen that lost the stream resumes from
  * the last number it saw (`Last-Event-ID`, or `?after=`). The event `hello` carries the newest number and the time.
  */
-export function liveRoutes(follower: LiveFollower) {
+export function liveRoutes(followers: Followers) {
   const router = newRouter()
-  router.openAPIRegistry.registerPath(getLive)
-  return router.get('/live', (c) => {
+  const { middleware: _middleware, ...described } = getLive
+  router.openAPIRegistry.registerPath(described)
+  return router.get('/live', mayOnly('read'), async (c) => {
     c.header('x-accel-buffering', 'no')
     const lastSeen = Number(c.req.header('last-event-id') ?? c.req.query('after') ?? Number.NaN)
     const { pool, kitchenId, now } = c.var.kitchen
+    const { tokenHash } = c.var.session
+    const { follower, started } = followers.of(kitchenId)
+    await started
     return streamSSE(c, async (stream) => {
       const queue: LiveChange[] = []
       let wake: () => void = () => undefined
@@ -71,6 +77,8 @@ export function liveRoutes(follower: LiveFollower) {
         const change = queue.shift()
         if (change && change.no > lastNo) {
           lastNo = change.no
+          // Whoever was shut out or signed in anew hears nothing more by this stream.
+          if (change.topic === 'people' && !(await findSession(pool, tokenHash, now()))) break
           await stream.writeSSE({ event: 'change', id: String(change.no), data: JSON.stringify(change) })
         } else if (!change) {
           const isQuiet = await waitFor((resolve) => (wake = resolve), HEARTBEAT_MS)

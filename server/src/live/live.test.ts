@@ -5,10 +5,7 @@ import { announce, changesAfter, newestChangeNo, oldestChangeNo, trimOutbox } fr
 import { inTransaction } from '../db/pool'
 
 let kitchen: TestKitchen
-beforeAll(async () => {
-  kitchen = await openTestKitchen()
-  await kitchen.follower.start()
-})
+beforeAll(async () => void (kitchen = await openTestKitchen()))
 afterAll(() => kitchen.close())
 
 /** Reads a stream until it has seen `count` changes. */

@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { MiseEvents, type MiseEvent, PlanId } from 'contract/mise/event'
 import { MiseHouse, PutMisePolicy } from 'contract/mise/house'
 import { DrawPlan, MisePlan, MisePlanList } from 'contract/mise/plan'
@@ -16,39 +16,40 @@ import { miseKitchen } from './miseKitchen'
 import { drawMisePlan, misePlans } from './plan/misePlans'
 import { checkPolicy } from './checkPolicy'
 import { stockOf, stockRows } from './stock'
+import { onlyFor, saidFor, spokenAll } from '../people/onlyFor'
 
 const params = z.object({ id: PlanId })
 
-const getHouse = createRoute({
+const getHouse = onlyFor('read', {
   method: 'get',
   path: '/mise/house',
   responses: { 200: json(MiseHouse, 'People, tools, places, pars and prep cards') },
 })
-const putHouse = createRoute({
+const putHouse = onlyFor('arrange', {
   method: 'put',
   path: '/mise/house',
   request: { body: jsonBody(PutMisePolicy) },
   responses: { 200: json(MiseHouse, 'Changed, if nobody else did meanwhile') },
 })
-const getPlans = createRoute({
+const getPlans = onlyFor('read', {
   method: 'get',
   path: '/mise/plans',
   responses: {
     200: json(MisePlanList, 'Services to come, up to four days, with their plans and all that was said of them'),
   },
 })
-const postPlan = createRoute({
+const postPlan = onlyFor('tell', {
   method: 'post',
   path: '/mise/plans/{id}',
   request: { params, body: jsonBody(DrawPlan) },
   responses: { 200: json(MisePlan, 'Drawn from forecast, book and stock, if nobody else did meanwhile') },
 })
-const getStock = createRoute({
+const getStock = onlyFor('read', {
   method: 'get',
   path: '/mise/stock',
   responses: { 200: json(MiseStock, 'What should be there, in walking order') },
 })
-const postEvents = createRoute({
+const postEvents = saidFor('prepare', {
   method: 'post',
   path: '/mise/events',
   request: { body: jsonBody(MiseEvents) },
@@ -90,6 +91,7 @@ export const miseRoutes = newRouter()
   .openapi(postEvents, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const events = c.req.valid('json').events.map((said) => ({ ...said, atMs: placeInTime(said.atMs, now()) }))
+    await spokenAll(c, events, () => 'prepare')
     checkStaff(events.flatMap(staffOf), await kitchenOf(pool, kitchenId))
     const taken = await inTransaction(pool, async (connection) => {
       let count = 0

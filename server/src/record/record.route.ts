@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { RunFilter, RunPage, type RunRow } from 'contract/run'
 import { Evening } from 'contract/evening'
 import { Day } from 'contract/ids'
@@ -10,6 +10,7 @@ import { findKitchen } from '../setup/kitchen.sql'
 import { findEvening } from './evening.sql'
 import { listPastRuns, type RunPageKey } from './record.sql'
 import { runsCsv } from './runs.csv'
+import { onlyFor } from '../people/onlyFor'
 
 const PAGE_SIZE = 40
 const MAX_CSV_RUNS = 20_000
@@ -19,7 +20,7 @@ const before = z
   .regex(/^\d+_[0-9a-f-]{36}$/, 'hand back "next" of the page before')
   .optional()
 
-const getPage = createRoute({
+const getPage = onlyFor('read', {
   method: 'get',
   path: '/record/runs',
   request: { query: RunFilter.extend({ before }) },
@@ -27,13 +28,13 @@ const getPage = createRoute({
 })
 
 const csv = { content: { 'text/csv': { schema: z.string() } } }
-const getCsv = createRoute({
+const getCsv = onlyFor('read', {
   method: 'get',
   path: '/record/runs.csv',
   responses: { 200: { ...csv, description: 'Runs that are over, a line a run, at most the newest 20,000' } },
 })
 
-const getEvening = createRoute({
+const getEvening = onlyFor('read', {
   method: 'get',
   path: '/record/evenings/{day}',
   request: { params: z.object({ day: Day }) },

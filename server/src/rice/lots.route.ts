@@ -1,7 +1,20 @@
-import { createRoute, z } from '@hono/zod-openapi'
-import { Lot, LotId, LotList, LotPage, NewLot, Portioning, SaidOfLots, Trace, type LotRow } from 'contract/rice'
+import { z } from '@hono/zod-openapi'
+import {
+  Lot,
+  LotId,
+  LotList,
+  LotPage,
+  NewLot,
+  Portioning,
+  SaidOfLots,
+  Trace,
+  type LotRow,
+  type SaidOfLot,
+} from 'contract/rice'
+import type { Context } from 'hono'
+import type { PoolConnection } from 'mysql2/promise'
 import { inTransaction } from '../db/pool'
-import { json, jsonBody, newRouter } from '../http/context'
+import { json, jsonBody, newRouter, type RequestEnv } from '../http/context'
 import { Problem } from '../http/problems'
 import { beginLot } from './beginLot'
 import { findLot, listOpenLots, listPastLots, type LotPageKey } from './lots.sql'
@@ -9,6 +22,8 @@ import { portionLot } from './portionLot'
 import { riceKitchen } from './riceKitchen'
 import { takeLotEvents, unknownLot } from './takeLotEvents'
 import { traceLot, traceTicket } from './trace.sql'
+import { noteChange } from '../people/audit.sql'
+import { byOf, onlyFor, saidFor, spokenAll, spokenBy } from '../people/onlyFor'
 
 const PAGE_SIZE = 40
 const params = z.object({ id: LotId })
@@ -17,48 +32,48 @@ const before = z
   .regex(/^\d+_[0-9a-z-]{1,64}$/, 'hand back "next" of the page before')
   .optional()
 
-const getLots = createRoute({
+const getLots = onlyFor('read', {
   method: 'get',
   path: '/rice/lots',
   responses: { 200: json(LotList, 'Lots that are not over, with everything said of them') },
 })
-const getPast = createRoute({
+const getPast = onlyFor('read', {
   method: 'get',
   path: '/rice/lots/past',
   request: { query: z.object({ before }) },
   responses: { 200: json(LotPage, 'Lots that are over, newest first') },
 })
-const getLot = createRoute({
+const getLot = onlyFor('read', {
   method: 'get',
   path: '/rice/lots/{id}',
   request: { params },
   responses: { 200: json(Lot, 'One lot with everything said of it') },
 })
-const postLot = createRoute({
+const postLot = saidFor('prepare', {
   method: 'post',
   path: '/rice/lots',
   request: { body: jsonBody(NewLot) },
   responses: { 201: json(Lot, 'The lot has begun; sent twice, it is the same lot') },
 })
-const postEvents = createRoute({
+const postEvents = saidFor('prepare', {
   method: 'post',
   path: '/rice/lots/{id}/events',
   request: { params, body: jsonBody(SaidOfLots) },
   responses: { 200: json(Lot, 'The lot with the events, each id taken once') },
 })
-const postPortioning = createRoute({
+const postPortioning = onlyFor('prepare', {
   method: 'post',
   path: '/rice/lots/{id}/portion',
   request: { params, body: jsonBody(Portioning) },
   responses: { 200: json(Lot, 'The lot after rice of it went to another lot') },
 })
-const getTrace = createRoute({
+const getTrace = onlyFor('read', {
   method: 'get',
   path: '/rice/lots/{id}/trace',
   request: { params },
   responses: { 200: json(Trace, 'Who got rice of this lot') },
 })
-const getTicketTrace = createRoute({
+const getTicketTrace = onlyFor('read', {
   method: 'get',
   path: '/rice/trace',
   request: { query: z.object({ ticket: z.coerce.number().int().positive() }) },
@@ -86,6 +101,7 @@ export const lotRoutes = newRouter()
   .openapi(postLot, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const begun = c.req.valid('json')
+    await spokenBy(c, 'prepare', begun.atMs)
     const { kitchen, house } = await riceKitchen(pool, kitchenId)
     const lot = await inTransaction(pool, (connection) => beginLot(connection, kitchen, house, begun, now()))
     changed()
@@ -94,13 +110,16 @@ export const lotRoutes = newRouter()
   .openapi(postEvents, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const { id } = c.req.valid('param')
-    const { events } = c.req.valid('json')
+    const said = c.req.valid('json').events
+    const events = await spokenAll(c, said, ({ kind }) => (kind === 'accepted' ? 'accept' : 'prepare'))
     if (events.some((event) => event.lotId !== id))
       throw new Problem('invalid', { detail: 'an event names another lot: send it to that lot' })
     const { kitchen, house } = await riceKitchen(pool, kitchenId)
-    const taken = await inTransaction(pool, (connection) =>
-      takeLotEvents(connection, kitchen, house, id, events, now()),
-    )
+    const taken = await inTransaction(pool, async (connection) => {
+      const result = await takeLotEvents(connection, kitchen, house, id, events, now())
+      if (result.kind === 'taken') await noteAccepted(c, connection, result.lot, events)
+      return result
+    })
     changed()
     if (taken.kind === 'refused') throw taken.problem
     return c.json(taken.lot, 200)
@@ -130,4 +149,19 @@ const keyOf = (row: LotRow) => `${row.bornAtMs}_${row.id}`
 function readKey(text: string | undefined): LotPageKey | null {
   const [bornAtMs, id] = text?.split('_') ?? []
   return bornAtMs && id ? { bornAtMs: Number(bornAtMs), id } : null
+}
+
+/** That somebody accepted what the log does not prove is written down, with the reason. */
+async function noteAccepted(
+  c: Context<RequestEnv>,
+  connection: PoolConnection,
+  lot: Lot,
+  said: readonly SaidOfLot[],
+): Promise<void> {
+  const { kitchenId, now } = c.var.kitchen
+  for (const one of said)
+    if (one.kind === 'accepted') {
+      const change = { id: one.id, what: 'lotAccepted' as const, subject: lot.name, became: one.reason }
+      await noteChange(connection, kitchenId, byOf(c), change, now())
+    }
 }

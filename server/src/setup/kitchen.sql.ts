@@ -4,6 +4,7 @@ import { factorFor } from 'core/wok/learn/learn'
 import type { RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { rowsAs } from '../db/rows'
 
 /** The currency (ISO 4217) that prices of the kitchen are in. */
 export async function currencyOf(db: Db, kitchenId: string): Promise<string> {
@@ -22,10 +23,17 @@ export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | 
   if (!kitchens[0]) return null
   const stations = await listStations(db, kitchenId)
   const [staff] = await db.execute<RowDataPacket[]>(
-    'SELECT id, name, role FROM staff WHERE kitchen_id = ? ORDER BY position',
+    'SELECT id, name, role, is_gone AS isGone FROM staff WHERE kitchen_id = ? ORDER BY position',
     [kitchenId],
   )
-  return Kitchen.parse({ ...kitchens[0], isScottish: kitchens[0]['isScottish'] === 1, stations, staff })
+  const people = rowsAs<Kitchen['staff'][number] & { isGone: number }>(staff)
+  return Kitchen.parse({
+    ...kitchens[0],
+    isScottish: kitchens[0]['isScottish'] === 1,
+    stations,
+    staff: people.filter(({ isGone }) => isGone === 0).map(({ id, name, role }) => ({ id, name, role })),
+    formerStaff: people.filter(({ isGone }) => isGone !== 0).map(({ id, name }) => ({ id, name })),
+  })
 }
 
 /** The stations in their order, each with its newest version where it has one. */

@@ -16,7 +16,7 @@ const coolingLots = async () =>
 test('the kitchen comes with its stations, its people and what it measures with', async () => {
   const { stations, staff, tools, timeZone } = await read()
   expect(stations.length).toBeGreaterThan(1)
-  expect(staff.some((one) => one.role === 'lead')).toBe(true)
+  expect(staff.some((one) => one.role === 'owner')).toBe(true)
   expect(tools.scaleResolutionG).toBeGreaterThan(0)
   expect(() => new Intl.DateTimeFormat('en', { timeZone })).not.toThrow()
 })

@@ -16,7 +16,6 @@ import { findDishVersion, findRun, insertRun, insertRunLots, lockRun, lockStatio
 import { askReading } from './askReading'
 import { lockItems, type LockedItem } from './lockItems.sql'
 import { changesOfRun, settleRun } from './settle'
-import { checkStaff } from '../setup/checkStaff'
 import { findStationPast } from './stations.sql'
 import { findToldStation } from './told.sql'
 
@@ -51,10 +50,7 @@ export async function fireRun(
   const station = await lockStation(connection, kitchen.id, sent.stationId)
   const before = await findRun(connection, kitchen.id, sent.id)
   if (before) return sameRun(before, sent)
-  const isStranger = sent.cookId !== null && !kitchen.staff.some((one) => one.id === sent.cookId)
-  if (isStranger && !sent.isUnconfirmed) checkStaff([sent.cookId], kitchen)
-  const cookId = isStranger ? null : sent.cookId
-  const fire = { ...sent, cookId, firedAtMs: placeInTime(sent.firedAtMs, nowMs) }
+  const fire = { ...sent, firedAtMs: placeInTime(sent.firedAtMs, nowMs) }
   const dish = await findDishVersion(connection, kitchen.id, fire.dishId, fire.dishVersion)
   if (!dish) {
     throw new Problem('unknown-dish', {

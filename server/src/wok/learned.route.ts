@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
 import { LearnedKind, LearnedState, PostLearned } from 'contract/learned'
 import { announce } from '../db/outbox'
@@ -9,11 +9,12 @@ import { listDishes } from '../book/dishes.sql'
 import { stationOf } from '../setup/station/stationOf'
 import { learnAgain } from './learnFrom'
 import { listLearned, listLessonsOf, saveLearned } from './learned.sql'
+import { onlyFor } from '../people/onlyFor'
 
 const params = z.object({ kind: LearnedKind, id: Slug })
 const MOST_RECENT = 60
 
-const getLearned = createRoute({
+const getLearned = onlyFor('read', {
   method: 'get',
   path: '/learned/{kind}/{id}',
   request: { params },
@@ -21,7 +22,7 @@ const getLearned = createRoute({
     200: json(LearnedState, 'What runs say of the seconds of a station or a dish, with the newest of them'),
   },
 })
-const postLearned = createRoute({
+const postLearned = onlyFor('arrange', {
   method: 'post',
   path: '/learned/{kind}/{id}',
   request: { params, body: jsonBody(PostLearned) },

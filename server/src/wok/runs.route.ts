@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { RunComparison } from 'contract/faults'
 import { RunId } from 'contract/ids'
 import { FireRun, Run, RunEvents, RunList } from 'contract/run'
@@ -13,23 +13,24 @@ import { fireDerived } from './deriveScore'
 import { fireRun } from './fireRun'
 import { findRun, listOpenRuns } from './runs.sql'
 import { takeEvents } from './takeEvents'
+import { onlyFor, saidFor, spokenAll, spokenBy } from '../people/onlyFor'
 
 const params = z.object({ id: RunId })
 
-const getRuns = createRoute({
+const getRuns = onlyFor('read', {
   method: 'get',
   path: '/runs',
   responses: { 200: json(RunList, 'Runs that are at a station now') },
 })
 
-const getRun = createRoute({
+const getRun = onlyFor('read', {
   method: 'get',
   path: '/runs/{id}',
   request: { params },
   responses: { 200: json(Run, 'One run with everything said of it') },
 })
 
-const getRunCsv = createRoute({
+const getRunCsv = onlyFor('read', {
   method: 'get',
   path: '/runs/{id}/steps.csv',
   request: { params },
@@ -41,21 +42,21 @@ const getRunCsv = createRoute({
   },
 })
 
-const getComparison = createRoute({
+const getComparison = onlyFor('read', {
   method: 'get',
   path: '/runs/{id}/comparison',
   request: { params },
   responses: { 200: json(RunComparison, 'A run beside runs of the same dish that went well') },
 })
 
-const postRun = createRoute({
+const postRun = saidFor('cook', {
   method: 'post',
   path: '/runs',
   request: { body: jsonBody(FireRun) },
   responses: { 201: json(Run, 'The batch is fired; sent twice, it is the same run') },
 })
 
-const postRunEvents = createRoute({
+const postRunEvents = saidFor('cook', {
   method: 'post',
   path: '/runs/{id}/events',
   request: { params, body: jsonBody(RunEvents) },
@@ -87,7 +88,8 @@ export const runRoutes = newRouter()
   })
   .openapi(postRun, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
-    const fire = c.req.valid('json')
+    const sent = c.req.valid('json')
+    const fire = { ...sent, cookId: await spokenBy(c, 'cook', sent.firedAtMs) }
     const kitchen = await kitchenOf(pool, kitchenId)
     const run = await fireDerived(kitchen, (score) =>
       inTransaction(pool, (connection) => fireRun(connection, kitchen, fire, now(), score)),
@@ -102,6 +104,7 @@ export const runRoutes = newRouter()
     const strangers = events.filter((event) => event.runId !== id)
     if (strangers.length > 0)
       throw new Problem('invalid', { detail: 'an event names another run: send it to that run' })
+    await spokenAll(c, events, () => 'cook')
     const taken = await inTransaction(pool, (connection) => takeEvents(connection, kitchenId, id, events, now()))
     changed()
     if (taken.kind === 'refused') throw taken.problem

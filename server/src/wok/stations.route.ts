@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
 import { StationEvents, StationPasts } from 'contract/station'
 import { announce } from '../db/outbox'
@@ -6,16 +6,15 @@ import { inTransaction } from '../db/pool'
 import { placeInTime } from '../http/clockAhead'
 import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
-import { checkStaff } from '../setup/checkStaff'
-import { kitchenOf } from '../setup/kitchenOf'
 import { insertStationEvent, listStationPasts } from './stations.sql'
+import { onlyFor, saidFor, spokenAll } from '../people/onlyFor'
 
-const getStations = createRoute({
+const getStations = onlyFor('read', {
   method: 'get',
   path: '/stations',
   responses: { 200: json(StationPasts, 'What each station last cooked, and when it was last washed') },
 })
-const postEvents = createRoute({
+const postEvents = saidFor('cook', {
   method: 'post',
   path: '/stations/{id}/events',
   request: { params: z.object({ id: Slug }), body: jsonBody(StationEvents) },
@@ -30,7 +29,8 @@ export const stationRoutes = newRouter()
   .openapi(postEvents, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const { id } = c.req.valid('param')
-    const events = c.req.valid('json').events.map((said) => ({ ...said, atMs: placeInTime(said.atMs, now()) }))
+    const said = c.req.valid('json').events.map((one) => ({ ...one, atMs: placeInTime(one.atMs, now()) }))
+    const events = await spokenAll(c, said, () => 'cook')
     if (events.some((event) => event.stationId !== id))
       throw new Problem('invalid', { detail: 'an event names another station: send it to that station' })
     const known = await listStationPasts(pool, kitchenId)
@@ -38,10 +38,6 @@ export const stationRoutes = newRouter()
       throw new Problem('unknown-station', {
         detail: `no station "${id}": use one of ${known.map((station) => station.stationId).join(', ')}`,
       })
-    checkStaff(
-      events.map((event) => event.staffId),
-      await kitchenOf(pool, kitchenId),
-    )
     await inTransaction(pool, async (connection) => {
       for (const event of events) await insertStationEvent(connection, kitchenId, event, now())
       await announce(connection, kitchenId, now(), [{ topic: 'runs', key: '' }])

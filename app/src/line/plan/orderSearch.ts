@@ -1,3 +1,4 @@
+import { mayNow } from '../../people/me'
 import { LineState, type PutOrder, type ToldOrder } from 'contract/line'
 import type { LineBasis } from 'core/line/lineNow'
 import { orderOf, wantedOf, type LineOrder } from 'core/line/plan/order'
@@ -78,7 +79,8 @@ export function searchOrder(
 }
 
 function send(body: PutOrder, onState: (state: LineState | null) => void): void {
-  if (isSending) return
+  // Who may not tell sees the order here; a device of somebody who may tells it.
+  if (isSending || !mayNow('tell')) return
   isSending = true
   lastSentMs = Date.now()
   sendJson('PUT', '/line/order', body, LineState)

@@ -5,7 +5,7 @@ import { useMemo } from 'react'
 import { getJson } from '../../device/http'
 import { deviceId, newId, stampNow } from '../../device/ids'
 import { post, useOutbox, type Parcel } from '../../device/outbox'
-import { currentSettings } from '../../device/settings'
+import { currentPersonId } from '../../people/me'
 
 /** What was decided of the line, with what this device said and has not sent yet, and the order that the cooks were told. */
 export function useLineState() {
@@ -26,7 +26,7 @@ function unsentWishes(parcels: readonly Parcel[]): LineWish[] {
 export function sayWish(...wishes: Wish[]): void {
   const [first] = wishes
   if (!first) return
-  const by = { deviceId: deviceId(), staffId: currentSettings().cookId }
+  const by = { deviceId: deviceId(), staffId: currentPersonId() }
   const said = wishes.map((wish) => LineWish.parse({ ...wish, ...by, id: newId(), ...stampNow() }))
   post({ kind: 'lineWishes', subjectId: first.kind, path: '/line/wishes', body: { wishes: said } })
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { useSettings } from '../../device/settings'
+import { usePersonId } from '../../people/me'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
 import { formatDay, formatTime } from '../../words/format'
@@ -24,7 +24,7 @@ function All({ mise }: { mise: Mise }) {
   const t = useWords('mise')
   const [openId, setOpenId] = useState<string | null>(null)
   const open = openId === null ? null : (mise.byId.get(openId) ?? null)
-  const personId = useSettings().cookId
+  const personId = usePersonId()
   const { now, next } = tasksOf(mise.tasks, personId)
   const bar = <TaskBar mise={mise} task={now[0] ?? next[0] ?? null} personId={personId} onMore={setOpenId} />
   const drawn = mise.plans.filter((plan) => plan.drawn !== null)

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { useSettings } from '../../device/settings'
+import { usePersonId } from '../../people/me'
 import { useIsWide } from '../../ui/useIsWide'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
@@ -31,7 +31,7 @@ export function MiseScreen() {
 function Drawn({ mise }: { mise: Mise }) {
   const isWide = useIsWide()
   const [openId, setOpenId] = useState<string | null>(null)
-  const personId = useSettings().cookId
+  const personId = usePersonId()
   const { now, next } = tasksOf(mise.tasks, personId)
   const task = now[0] ?? next[0] ?? null
   const open = openId === null ? null : (mise.byId.get(openId) ?? null)

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { Pressable, View } from 'react-native'
 import { CutDrawing } from '../../book/dish/CutDrawing'
-import { changeSettings } from '../../device/settings'
+import { PersonSheet } from '../../people/PersonSheet'
 import { Choice } from '../../ui/Choice'
 import { Icon } from '../../ui/icons'
 import { Notice } from '../../ui/Notice'
@@ -141,22 +141,7 @@ function WhoAmI({ mise, personId }: { mise: Mise; personId: string | null }) {
         </Text>
         <Icon as={ChevronRight} sizePx={16} />
       </Pressable>
-      <Sheet title={t('doing.who')} isOpen={isOpen} onClose={() => setIsOpen(false)}>
-        <View role="radiogroup" aria-label={t('doing.who')} className="flex-row flex-wrap">
-          {[null, ...mise.kitchen.staff.map((one) => one.id)].map((id) => (
-            <Choice
-              key={id ?? 'anyone'}
-              role="radio"
-              label={id === null ? t('doing.anyone') : words.person(id)}
-              isChosen={id === personId}
-              onChoose={() => {
-                changeSettings({ cookId: id })
-                setIsOpen(false)
-              }}
-            />
-          ))}
-        </View>
-      </Sheet>
+      <PersonSheet isOpen={isOpen} onClose={() => setIsOpen(false)} />
     </>
   )
 }

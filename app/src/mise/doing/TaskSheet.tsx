@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { useSettings } from '../../device/settings'
+import { usePersonId } from '../../people/me'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Sheet } from '../../ui/Sheet'
@@ -57,7 +57,7 @@ function Needs({ mise, task }: Pick<Props, 'mise' | 'task'>) {
 
 function Everything({ mise, task, onPart, onClose }: Props & { onPart: (part: Part) => void }) {
   const t = useWords('mise')
-  const personId = useSettings().cookId
+  const personId = usePersonId()
   if (task.status === 'done') return null
   const say = (said: SaidOfMise, done: string) => {
     const ids = sayOfMise(task.planId, said)

@@ -1,6 +1,7 @@
 import { View } from 'react-native'
 import { z } from 'zod'
-import { useSettings } from '../../device/settings'
+import { may } from 'core/people/roles'
+import { useMe } from '../../people/me'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
 import { useValidForm } from '../../ui/form/useValidForm'
@@ -13,15 +14,15 @@ import type { LotPage } from './lotPage'
 const MIN_LETTERS = 3
 
 /** Cold, but the log does not prove that it was in time: the lead accepts it with a reason, or it is refused. */
-export function UnprovenLot({ shown, kitchen }: LotPage) {
+export function UnprovenLot({ shown }: LotPage) {
   const t = useWords('rice')
-  const { cookId } = useSettings()
+  const { person } = useMe() ?? { person: null }
   const form = useValidForm(z.object({ why: z.string().trim().min(MIN_LETTERS, t('cool.acceptWhy')).max(200) }), {
     why: '',
   })
   const { lot, state } = shown
   if (state.judged !== 'unproven' || state.end) return null
-  const lead = kitchen.staff.find((one) => one.id === cookId && one.role === 'lead')
+  const lead = person && may(person.role, 'accept') ? person : null
   return (
     <View className="gap-2">
       <Notice kind="hazard" isSmall title={t('cool.unproven')}>

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { StationPlateState, StationVersions, type StationPlate, type StationReadings } from 'contract/stationPlate'
 import { usualHandling } from 'core/wok/heat/usualStations'
 import { getJson, sendJson } from '../../device/http'
-import { useSettings } from '../../device/settings'
+import { usePersonId } from '../../people/me'
 import { workedOf } from '../../device/worked'
 import { workedClient } from '../../live/workedClient'
 import { toast } from '../../ui/Toast'
@@ -29,7 +29,7 @@ export const useStationVersions = (stationId: string) =>
 export function useSaveStation(stationId: string) {
   const t = useWords('setup')
   const queries = useQueryClient()
-  const { cookId: staffId } = useSettings()
+  const staffId = usePersonId()
   const onSuccess = (saved: StationPlateState) => {
     queries.setQueryData(keyOf(stationId), saved)
     return queries.invalidateQueries({ queryKey: [...keyOf(stationId), 'versions'] })

@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { JsonLdQuery, JsonLdReviewed, KitchenBrought, KitchenFile } from 'contract/book'
 import { Slug } from 'contract/ids'
 import { announce } from '../../db/outbox'
@@ -15,6 +15,7 @@ import { dishesCsv } from './dishes.csv'
 import { dishJsonLd } from './jsonld'
 import { bringKitchenFile, kitchenFile } from './kitchenFile'
 import { readJsonLd } from './readJsonLd'
+import { onlyFor } from '../../people/onlyFor'
 
 const params = z.object({ id: Slug })
 /** A body that its reader takes apart itself: described by a plain schema, which is not validated before. */
@@ -24,13 +25,13 @@ const textBody = (types: readonly string[], description: string) => ({
   content: Object.fromEntries(types.map((type) => [type, { schema: { type: 'string' as const } }])),
 })
 
-const getJsonLd = createRoute({
+const getJsonLd = onlyFor('read', {
   method: 'get',
   path: '/dishes/{id}/recipe.jsonld',
   request: { params },
   responses: file('application/ld+json', 'The dish as schema.org Recipe, one portion'),
 })
-const postJsonLd = createRoute({
+const postJsonLd = onlyFor('writeBook', {
   method: 'post',
   path: '/book/recipe.jsonld',
   request: {
@@ -39,29 +40,29 @@ const postJsonLd = createRoute({
   },
   responses: { 200: json(JsonLdReviewed, 'Every line with what was understood; nothing is saved') },
 })
-const getCard = createRoute({
+const getCard = onlyFor('read', {
   method: 'get',
   path: '/dishes/{id}/card.pdf',
   request: { params, query: z.object({ portions: z.coerce.number().int().min(1).max(20).default(1) }) },
   responses: file('application/pdf', 'The station card: amounts of a batch and its score'),
 })
-const getLabel = createRoute({
+const getLabel = onlyFor('read', {
   method: 'get',
   path: '/recipes/{id}/label.pdf',
   request: { params, query: z.object({ batches: z.coerce.number().positive().max(100).default(1) }) },
   responses: file('application/pdf', 'A label for what was made now: made, use by, allergens'),
 })
-const getDishesCsv = createRoute({
+const getDishesCsv = onlyFor('read', {
   method: 'get',
   path: '/dishes/dishes.csv',
   responses: file('text/csv', 'Every dish, a line a component'),
 })
-const getFile = createRoute({
+const getFile = onlyFor('read', {
   method: 'get',
   path: '/book/kitchen.json',
   responses: { 200: json(KitchenFile, 'The whole book of this kitchen') },
 })
-const putFile = createRoute({
+const putFile = onlyFor('price', {
   method: 'put',
   path: '/book/kitchen.json',
   request: { body: jsonBody(KitchenFile) },

@@ -1,10 +1,11 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
 import { IngredientList, Price, PriceImported, PutIngredient } from 'contract/ingredient'
+import type { Context } from 'hono'
 import type { PoolConnection } from 'mysql2/promise'
 import { csvAttachment } from '../../http/attachment'
 import { editedMeanwhile } from '../../http/conflict'
-import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
+import { json, jsonBody, newRouter, type KitchenContext, type RequestEnv } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { currencyOf } from '../../setup/kitchen.sql'
 import { changeShelf } from '../changeShelf'
@@ -13,6 +14,8 @@ import { readShelf, usesOf } from '../shelf'
 import { ingredientsCsv, pricesCsv, readIngredientsCsv, readPricesCsv } from './ingredients.csv'
 import { listIngredients, removeIngredient, saveIngredient, savePrices } from './ingredients.sql'
 import { shippedIngredients } from './shipped'
+import { noteChange } from '../../people/audit.sql'
+import { byOf, onlyFor } from '../../people/onlyFor'
 
 const params = z.object({ id: Slug })
 const csvBody = (description: string) => ({
@@ -22,46 +25,46 @@ const csvBody = (description: string) => ({
 })
 const csvFile = (description: string) => ({ 200: { content: { 'text/csv': { schema: z.string() } }, description } })
 
-const getIngredients = createRoute({
+const getIngredients = onlyFor('read', {
   method: 'get',
   path: '/ingredients',
   responses: { 200: json(IngredientList, 'The table as this kitchen has it, sources and prices in every row') },
 })
-const putIngredient = createRoute({
+const putIngredient = onlyFor('writeBook', {
   method: 'put',
   path: '/ingredients/{id}',
   request: { params, body: jsonBody(PutIngredient) },
   responses: { 200: json(IngredientList, 'Saved; dishes that it changes have their next version') },
 })
-const deleteIngredient = createRoute({
+const deleteIngredient = onlyFor('writeBook', {
   method: 'delete',
   path: '/ingredients/{id}',
   request: { params },
   responses: { 200: json(IngredientList, 'The row of the kitchen is gone; what ships under that name holds again') },
 })
-const postPrice = createRoute({
+const postPrice = onlyFor('price', {
   method: 'post',
   path: '/ingredients/{id}/prices',
   request: { params, body: jsonBody(Price) },
   responses: { 200: json(IngredientList, 'The price holds from its day on') },
 })
-const getCsv = createRoute({
+const getCsv = onlyFor('read', {
   method: 'get',
   path: '/ingredients/table.csv',
   responses: csvFile('The ingredient table, a line a row, as it can be brought in again'),
 })
-const postCsv = createRoute({
+const postCsv = onlyFor('writeBook', {
   method: 'post',
   path: '/ingredients/table.csv',
   request: { body: csvBody('The columns of the exported table; rows are the kitchen’s own from then on') },
   responses: { 200: json(PriceImported, 'Rows taken in') },
 })
-const getPricesCsv = createRoute({
+const getPricesCsv = onlyFor('read', {
   method: 'get',
   path: '/ingredients/prices.csv',
   responses: csvFile('Every price with its first day'),
 })
-const postPricesCsv = createRoute({
+const postPricesCsv = onlyFor('price', {
   method: 'post',
   path: '/ingredients/prices.csv',
   request: { body: csvBody('ingredient, fromDay, pack, packG, price (in the currency, with its own decimals)') },
@@ -114,6 +117,7 @@ export const ingredientRoutes = newRouter()
     const rows = await readPricesCsv(await c.req.arrayBuffer(), ids, await currencyOf(pool, kitchenId))
     await change(c.var.kitchen, async (connection) => {
       await savePrices(connection, kitchenId, rows)
+      await notePrices(c, connection, `${rows.length} by CSV`, null)
     })
     return c.json({ rows: rows.length }, 200)
   })
@@ -151,7 +155,13 @@ export const ingredientRoutes = newRouter()
     const row = await known(c.var.kitchen, c.req.valid('param').id)
     const price = c.req.valid('json')
     return c.json(
-      await change(c.var.kitchen, (connection) => savePrices(connection, kitchenId, [{ ingredientId: row.id, price }])),
+      await change(c.var.kitchen, async (connection) => {
+        await savePrices(connection, kitchenId, [{ ingredientId: row.id, price }])
+        await notePrices(c, connection, row.name, JSON.stringify(price))
+      }),
       200,
     )
   })
+
+const notePrices = (c: Context<RequestEnv>, connection: PoolConnection, subject: string, became: string | null) =>
+  noteChange(connection, c.var.kitchen.kitchenId, byOf(c), { what: 'price', subject, became }, c.var.kitchen.now())

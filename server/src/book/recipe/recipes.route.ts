@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
 import { PutRecipe, RecipeList } from 'contract/recipe'
 import type { PoolConnection } from 'mysql2/promise'
@@ -9,21 +9,22 @@ import { changeShelf } from '../changeShelf'
 import { listDishes } from '../dishes.sql'
 import { checkRecipe, readShelf, usesOf } from '../shelf'
 import { listRecipes, lockRecipe, saveRecipe } from './recipes.sql'
+import { onlyFor } from '../../people/onlyFor'
 
 const params = z.object({ id: Slug })
 
-const getRecipes = createRoute({
+const getRecipes = onlyFor('read', {
   method: 'get',
   path: '/recipes',
   responses: { 200: json(RecipeList, 'The newest version of every sub-recipe') },
 })
-const putRecipe = createRoute({
+const putRecipe = onlyFor('writeBook', {
   method: 'put',
   path: '/recipes/{id}',
   request: { params, body: jsonBody(PutRecipe) },
   responses: { 200: json(RecipeList, 'Saved as its next version; dishes that it changes have theirs') },
 })
-const deleteRecipe = createRoute({
+const deleteRecipe = onlyFor('writeBook', {
   method: 'delete',
   path: '/recipes/{id}',
   request: { params, query: z.object({ version: z.coerce.number().int().positive() }) },

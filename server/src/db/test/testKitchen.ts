@@ -16,7 +16,8 @@ import { testClock, type TestClock } from '../../http/testClock'
 import { describeApi } from '../../http/describe'
 import { AsDescribed } from './asDescribed'
 import { drawPaper, type DrawPaper } from '../../papers/papers'
-import { LiveFollower } from '../../live/follower'
+import { Followers } from '../../live/follower'
+import { letIn } from '../../people/test/letIn'
 import { DEMO_KITCHEN_ID } from '../../demo/kitchen'
 import { prepareDemo } from '../../demo/prepareDemo'
 import { migrate, migrationsIn } from '../migrate'
@@ -28,7 +29,10 @@ export type TestKitchen = {
   pool: Pool
   kitchenId: string
   clock: TestClock
-  follower: LiveFollower
+  /** The token of a device at which the owner is signed in: `app.request` shows it where a test shows none. */
+  token: string
+  /** A device at which somebody else is signed in. @returns its token */
+  letIn: (staffId: string | null) => Promise<string>
   close: () => Promise<void>
 }
 
@@ -49,19 +53,32 @@ export async function openTestKitchen(evenings = 0, draw: DrawPaper = drawPaper)
   const clock = testClock()
   const kitchenId = DEMO_KITCHEN_ID
   const log = pino({ level: 'silent' })
-  const follower = new LiveFollower(pool, kitchenId, log)
+  const followers = new Followers(pool, log)
   const printed: PrintedLabel[] = []
   const printer: LabelPrinter = {
     print: (label) => Promise.resolve({ kind: 'printed', where: `label ${printed.push(label)}` }),
   }
   const health = { pool, now: clock.now, dataFolder: tmpdir(), migrations: migrationsIn(MIGRATIONS) }
-  const app = createApp({ ...health, kitchenId, changed: follower.wake, printer, draw }, follower, log)
+  const app = createApp({ ...health, kitchenId, printer, draw }, followers, log)
+  const token = await letIn(pool, kitchenId, 'odalys', clock.now())
+  showToken(app, token)
   const close = async () => {
-    follower.stop()
+    followers.stop()
     await pool.query(`DROP DATABASE ${address.database}`)
     await pool.end()
   }
-  return { printed, app, pool, kitchenId, clock, follower, close }
+  const others = (staffId: string | null) => letIn(pool, kitchenId, staffId, clock.now(), `Device of ${staffId}`)
+  return { printed, app, pool, kitchenId, clock, token, letIn: others, close }
+}
+
+/** Requests of a test come from a device that was let in, unless they say who asks themselves. */
+function showToken(app: OpenAPIHono<RequestEnv>, token: string): void {
+  const bare = app.request
+  app.request = (input, init, ...rest) => {
+    const headers = new Headers(init?.headers)
+    if (!headers.has('authorization') && !headers.has('cookie')) headers.set('authorization', `Bearer ${token}`)
+    return bare(input, { ...init, headers }, ...rest)
+  }
 }
 
 /** The sample kitchen, made by whichever test asks first; the others wait for it. */
@@ -92,14 +109,16 @@ export async function send(
   path: string,
   body?: unknown,
   type = 'application/json',
+  token?: string,
 ) {
   const isJson = type === 'application/json' && typeof body !== 'string'
   const response = await app.request(`/api${path}`, {
     method,
-    ...(body !== undefined && {
-      body: isJson ? JSON.stringify(body) : (body as BodyInit),
-      headers: { 'content-type': type },
-    }),
+    headers: {
+      ...(body !== undefined && { 'content-type': type }),
+      ...(token !== undefined && { authorization: `Bearer ${token}` }),
+    },
+    ...(body !== undefined && { body: isJson ? JSON.stringify(body) : (body as BodyInit) }),
   })
   const text = await response.text()
   const answerType = response.headers.get('content-type') ?? ''

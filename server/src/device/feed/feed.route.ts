@@ -1,17 +1,17 @@
-import { createRoute } from '@hono/zod-openapi'
 import { Feed } from 'contract/kitchen'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { json, jsonBody, newRouter } from '../../http/context'
 import { findFeed, saveFeed } from './feed.sql'
+import { onlyFor } from '../../people/onlyFor'
 
-const getFeed = createRoute({
+const getFeed = onlyFor('read', {
   method: 'get',
   path: '/feed',
   responses: { 200: json(Feed, 'The simulated ticket feed') },
 })
 
-const putFeed = createRoute({
+const putFeed = onlyFor('arrange', {
   method: 'put',
   path: '/feed',
   request: { body: jsonBody(Feed) },

@@ -1,4 +1,3 @@
-import { createRoute } from '@hono/zod-openapi'
 import { Probe, ProbeNow } from 'contract/rice'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
@@ -6,14 +5,15 @@ import { json, jsonBody, newRouter } from '../../http/context'
 import { probedLot } from '../../rice/probedLot'
 import { unknownLot } from '../../rice/takeLotEvents'
 import { findProbe, saveProbe, type ProbeState } from './probe.sql'
+import { onlyFor } from '../../people/onlyFor'
 
-const getProbe = createRoute({
+const getProbe = onlyFor('read', {
   method: 'get',
   path: '/probe',
   responses: { 200: json(ProbeNow, 'The simulated probe: where it stands and how it fails') },
 })
 
-const putProbe = createRoute({
+const putProbe = onlyFor('arrange', {
   method: 'put',
   path: '/probe',
   request: { body: jsonBody(Probe) },

@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { LotId } from 'contract/rice'
 import { ScaleWeight } from 'contract/devices'
 import { loadToComeG } from 'core/rice/plan/planDay'
@@ -7,8 +7,9 @@ import { json, newRouter } from '../../http/context'
 import { probedLot, type ProbedLot } from '../../rice/probedLot'
 import { unknownLot } from '../../rice/takeLotEvents'
 import { simulatedScale } from './simulatedScale'
+import { onlyFor } from '../../people/onlyFor'
 
-const getWeight = createRoute({
+const getWeight = onlyFor('read', {
   method: 'get',
   path: '/scale',
   request: { query: z.object({ lotId: LotId }) },

@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { SurfaceReading } from 'contract/devices'
 import { Slug } from 'contract/ids'
 import type { StationPlate } from 'contract/stationPlate'
@@ -7,8 +7,9 @@ import { json, newRouter, type KitchenContext } from '../../http/context'
 import { findPlate } from '../../setup/station/plates.sql'
 import { stationOf } from '../../setup/station/stationOf'
 import { simulatedSurface } from './simulatedSurface'
+import { onlyFor } from '../../people/onlyFor'
 
-const getDry = createRoute({
+const getDry = onlyFor('read', {
   method: 'get',
   path: '/surface-thermometer/dry',
   request: { query: z.object({ stationId: Slug, seconds: z.coerce.number().min(0).max(1800) }) },
@@ -16,7 +17,7 @@ const getDry = createRoute({
     200: json(SurfaceReading, 'What the thermometer shows on the dry vessel, so long after the flame was opened'),
   },
 })
-const getLoad = createRoute({
+const getLoad = onlyFor('read', {
   method: 'get',
   path: '/surface-thermometer/load',
   request: {

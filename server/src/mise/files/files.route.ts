@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { PlanId } from 'contract/mise/event'
 import type { MisePlan } from 'contract/mise/plan'
 import { localDay } from 'core/time/localTime'
@@ -12,14 +12,15 @@ import { lotLabelText } from './lotLabel'
 import { buyCsv, countCsv } from './mise.csv'
 import { planIcs } from './plan.ics'
 import { scheduled } from './scheduled'
+import { onlyFor } from '../../people/onlyFor'
 
 const planParams = z.object({ id: PlanId })
 const lotParams = z.object({ id: z.string().max(64) })
 
 const get = (path: string, type: string, description: string) =>
-  createRoute({ method: 'get', path, responses: file(type, description) })
+  onlyFor('read', { method: 'get', path, responses: file(type, description) })
 const ofPlan = (name: string, type: string, description: string) =>
-  createRoute({
+  onlyFor('read', {
     method: 'get',
     path: `/mise/plans/{id}/${name}`,
     request: { params: planParams },
@@ -29,7 +30,7 @@ const getIcs = ofPlan('plan.ics', 'text/calendar', 'Tasks of a plan as a calenda
 const getPdf = ofPlan('plan.pdf', 'application/pdf', 'Tasks by person on paper, with what to buy')
 const getBuy = ofPlan('buy.csv', 'text/csv', 'What to buy, in packs of the supplier')
 const getCount = get('/mise/count.csv', 'text/csv', 'The stock-take, in walking order')
-const getLabelPdf = createRoute({
+const getLabelPdf = onlyFor('read', {
   method: 'get',
   path: '/mise/lots/{id}/label.pdf',
   request: {
@@ -41,7 +42,7 @@ const getLabelPdf = createRoute({
   },
   responses: file('application/pdf', 'Labels of a made lot'),
 })
-const getLabelPng = createRoute({
+const getLabelPng = onlyFor('read', {
   method: 'get',
   path: '/mise/lots/{id}/label.png',
   request: { params: lotParams },

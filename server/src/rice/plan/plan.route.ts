@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { Day } from 'contract/ids'
 import { PutRicePlan, PutRicePolicy, RiceHouse, RicePlanDay, Tonight, type RicePolicy } from 'contract/riceHouse'
 import { listDishes } from '../../book/dishes.sql'
@@ -11,38 +11,39 @@ import { readDemandCsv } from './demand.csv'
 import { findRiceHouse, saveRicePolicy } from '../house.sql'
 import { planOfDay, riceKitchen, tonightOf } from '../riceKitchen'
 import { findPlan, saveDemand, savePlan } from './plan.sql'
+import { onlyFor } from '../../people/onlyFor'
 
 const params = z.object({ day: Day })
 
-const getHouse = createRoute({
+const getHouse = onlyFor('read', {
   method: 'get',
   path: '/rice/house',
   responses: { 200: json(RiceHouse, 'Vessels, places and how the house does its rice') },
 })
-const putPolicy = createRoute({
+const putPolicy = onlyFor('arrange', {
   method: 'put',
   path: '/rice/house',
   request: { body: jsonBody(PutRicePolicy) },
   responses: { 200: json(RiceHouse, 'Changed, if nobody else did meanwhile') },
 })
-const getPlan = createRoute({
+const getPlan = onlyFor('read', {
   method: 'get',
   path: '/rice/plan/{day}',
   request: { params },
   responses: { 200: json(RicePlanDay, 'What the record expects of a day, and what a person knows better') },
 })
-const putPlan = createRoute({
+const putPlan = onlyFor('plan', {
   method: 'put',
   path: '/rice/plan/{day}',
   request: { params, body: jsonBody(PutRicePlan) },
   responses: { 200: json(RicePlanDay, 'Changed, if nobody else did meanwhile') },
 })
-const getTonight = createRoute({
+const getTonight = onlyFor('read', {
   method: 'get',
   path: '/rice/tonight',
   responses: { 200: json(Tonight, 'Rice still to be asked for tonight') },
 })
-const postDemand = createRoute({
+const postDemand = onlyFor('plan', {
   method: 'post',
   path: '/rice/demand',
   request: { body: { required: true, content: { 'text/csv': { schema: z.string() } } } },

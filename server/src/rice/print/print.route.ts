@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { LabelPrinted } from 'contract/devices'
 import { Day } from 'contract/ids'
 import { LotId } from 'contract/rice'
@@ -13,49 +13,50 @@ import { unknownLot } from '../takeLotEvents'
 import { coolingLogCsv, loggedLots } from './coolingLog'
 import { labelText } from './label'
 import { planIcs } from './plan.ics'
+import { onlyFor } from '../../people/onlyFor'
 
 const LOG_DAYS = 31
 const lotParams = z.object({ id: LotId })
 const copies = z.coerce.number().int().min(1).max(200).default(1)
 
-const getLabelPdf = createRoute({
+const getLabelPdf = onlyFor('read', {
   method: 'get',
   path: '/rice/lots/{id}/label.pdf',
   request: { params: lotParams, query: z.object({ size: z.enum(['60x40', 'a4']).default('60x40'), copies }) },
   responses: file('application/pdf', 'Labels, one a page of 60 × 40 mm or a sheet of A4'),
 })
-const getLabelPng = createRoute({
+const getLabelPng = onlyFor('read', {
   method: 'get',
   path: '/rice/lots/{id}/label.png',
   request: { params: lotParams },
   responses: file('image/png', 'The label as a picture, 12 dots a millimetre'),
 })
-const postLabel = createRoute({
+const postLabel = onlyFor('prepare', {
   method: 'post',
   path: '/rice/lots/{id}/label/print',
   request: { params: lotParams, query: z.object({ copies }) },
   responses: { 200: json(LabelPrinted, 'Sent to the label printer') },
 })
-const getLogCsv = createRoute({
+const getLogCsv = onlyFor('read', {
   method: 'get',
   path: '/rice/log.csv',
   request: { query: z.object({ from: Day.optional(), to: Day.optional() }) },
   responses: file('text/csv', 'The cooling log, a line a reading; the last 31 days unless said otherwise'),
 })
-const getLogPdf = createRoute({
+const getLogPdf = onlyFor('read', {
   method: 'get',
   path: '/rice/log.pdf',
   request: { query: z.object({ day: Day.optional() }) },
   responses: file('application/pdf', 'The cooling log of a day, with lines to sign'),
 })
-const getPlanIcs = createRoute({
+const getPlanIcs = onlyFor('read', {
   method: 'get',
   path: '/rice/plan/{day}/plan.ics',
   request: { params: z.object({ day: Day }) },
   responses: file('text/calendar', 'The loads of a day as a calendar'),
 })
 
-const getPlanPdf = createRoute({
+const getPlanPdf = onlyFor('read', {
   method: 'get',
   path: '/rice/plan/{day}/plan.pdf',
   request: { params: z.object({ day: Day }) },

@@ -85,13 +85,17 @@ test('the cooling log: a line a reading in CSV, and a day sheet with outcome and
     [48, 'no'],
     [23, 'yes'],
   ])
-  expect(own[2]).toMatchObject({ why: 'struckOut', struckOutBy: 'Wen', struckOutAt: new Date(undo.atMs).toISOString() })
+  expect(own[2]).toMatchObject({
+    why: 'struckOut',
+    struckOutBy: 'Odalys',
+    struckOutAt: new Date(undo.atMs).toISOString(),
+  })
   expect(own[0]).toMatchObject({ verdict: 'broken', outcome: 'refused: cooling', ruleSets: 'us', depthCm: '3.5' })
   const day = new Date(startMs).toISOString().slice(0, 10)
   const text = textOf(saved(await bytes(`/rice/log.pdf?day=${day}`), 'day.pdf'))
   expect(text).toContain(lot.name)
   expect(text).toContain('refused: cooling')
-  expect(text).toMatch(/48.0 °C\s+struck out by Wen/)
+  expect(text).toMatch(/48.0 °C\s+struck out by Odalys/)
   expect(text).toContain('Logged by')
   expect(text).toContain('local code')
   const none = textOf(saved(await bytes('/rice/log.pdf?day=2020-01-01'), 'none.pdf'))

@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi'
+import { z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
 import {
   PostCalibration,
@@ -9,38 +9,39 @@ import {
   type StationVersion,
 } from 'contract/stationPlate'
 import { calibrate, calibrationHolds, PLATE_ERROR, type Implausible } from 'core/wok/heat/calibrate'
+import type { Context } from 'hono'
 import type { PoolConnection } from 'mysql2/promise'
 import { isDeepStrictEqual } from 'node:util'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { editedMeanwhile } from '../../http/conflict'
-import { json, jsonBody, newRouter, type KitchenContext } from '../../http/context'
+import { json, jsonBody, newRouter, type RequestEnv } from '../../http/context'
 import { Problem } from '../../http/problems'
-import { checkStaff } from '../checkStaff'
 import { stationOf } from './stationOf'
 import { findPlate, insertStationVersion, listStationVersions, lockStation } from './plates.sql'
+import { byOf, onlyFor } from '../../people/onlyFor'
 
 const params = z.object({ id: Slug })
 
-const getPlate = createRoute({
+const getPlate = onlyFor('read', {
   method: 'get',
   path: '/stations/{id}/plate',
   request: { params },
   responses: { 200: json(StationPlateState, 'What is known of a station: metal, flame, and how sure that is') },
 })
-const getVersions = createRoute({
+const getVersions = onlyFor('read', {
   method: 'get',
   path: '/stations/{id}/plate/versions',
   request: { params },
   responses: { 200: json(StationVersions, 'Each version of a station, newest first, with what was read') },
 })
-const putPlate = createRoute({
+const putPlate = onlyFor('measure', {
   method: 'put',
   path: '/stations/{id}/plate',
   request: { params, body: jsonBody(PutStationPlate) },
   responses: { 200: json(StationPlateState, 'The station has a new version, unless nothing was changed') },
 })
-const postCalibration = createRoute({
+const postCalibration = onlyFor('measure', {
   method: 'post',
   path: '/stations/{id}/calibrations',
   request: { params, body: jsonBody(PostCalibration) },
@@ -75,8 +76,8 @@ export const plateRoutes = newRouter()
     return c.json({ versions: await listStationVersions(pool, kitchenId, station.id) }, 200)
   })
   .openapi(putPlate, async (c) => {
-    const { version, plate, staffId } = c.req.valid('json')
-    const saved = await save(c.var.kitchen, c.req.valid('param').id, staffId, (now) => {
+    const { version, plate } = c.req.valid('json')
+    const saved = await save(c, c.req.valid('param').id, (now) => {
       if (isDeepStrictEqual(now.plate, plate)) return null
       if (now.version !== version) throw editedMeanwhile()
       const holds = calibrationHolds(now.plate, plate)
@@ -90,9 +91,9 @@ export const plateRoutes = newRouter()
     return c.json(saved, 200)
   })
   .openapi(postCalibration, async (c) => {
-    const { version, readings, staffId } = c.req.valid('json')
+    const { version, readings } = c.req.valid('json')
     const { now: clock } = c.var.kitchen
-    const saved = await save(c.var.kitchen, c.req.valid('param').id, staffId, (now) => {
+    const saved = await save(c, c.req.valid('param').id, (now) => {
       if (now.version === version + 1 && isDeepStrictEqual(now.readings, readings)) return null
       if (now.version !== version) throw editedMeanwhile()
       const { station, result } = calibrate(now.plate, readings)
@@ -113,13 +114,13 @@ type Change = Pick<StationVersion, 'plate' | 'efficiencyError' | 'calibratedAtMs
 
 /** Saves what `change` makes of the newest version, as the next one; null changes nothing. */
 async function save(
-  { pool, kitchenId, now, changed }: KitchenContext,
+  c: Context<RequestEnv>,
   id: string,
-  staffId: string | null,
   change: (newest: Awaited<ReturnType<typeof findPlate>>) => Change | null,
 ): Promise<StationPlateState> {
-  const { kitchen, station } = await stationOf(pool, kitchenId, id)
-  checkStaff([staffId], kitchen)
+  const { pool, kitchenId, now, changed } = c.var.kitchen
+  const { staffId } = byOf(c)
+  const { station } = await stationOf(pool, kitchenId, id)
   const saved = await inTransaction(pool, async (connection: PoolConnection) => {
     await lockStation(connection, kitchenId, id)
     const newest = await findPlate(connection, kitchenId, station)

@@ -92,14 +92,6 @@ test.each<[string, number, () => Promise<{ status: number; json: unknown }>]>([
       return put('griddle', { version, plate: { ...now, plateM: null } })
     },
   ],
-  [
-    'somebody who does not work here',
-    422,
-    async () => {
-      const { version, plate: now } = await plate('ring-a')
-      return put('ring-a', { version, plate: { ...now, holdC: 300 }, staffId: 'stranger' })
-    },
-  ],
 ])('%s is refused', async (_what, status, ask) => {
   const answer = await ask()
   expect(answer.status).toBe(status)

@@ -1,0 +1,85 @@
+import type { AuditEntry } from 'contract/people'
+import { ScrollView, View } from 'react-native'
+import { download } from '../../device/download'
+import { useMay } from '../../people/me'
+import { Button } from '../../ui/Button'
+import { Frame } from '../../ui/Frame'
+import { PageHeading } from '../../ui/PageHeading'
+import { Empty, Loading, Problem } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { formatDay, formatTime } from '../../words/format'
+import { useWords } from '../../words/i18n'
+import { useKitchen } from '../useKitchen'
+import { nameOfStaff } from './nameOfStaff'
+import { useChanges } from './usePeople'
+
+/** Who changed what answers for safety or money, newest first; for owners. Nobody can edit it. */
+export function ChangesScreen() {
+  const t = useWords('people')
+  const isOwner = useMay('people')
+  const changes = useChanges()
+  const entries = changes.data?.pages.flatMap((page) => page.entries)
+  return (
+    <Frame stage="setup">
+      <ScrollView tabIndex={0} className="min-h-0 flex-1">
+        <View className="w-full max-w-3xl gap-3 self-center p-4">
+          <PageHeading size="title" weight="bold" stretch="wide">
+            {t('setup.changes')}
+          </PageHeading>
+          {!isOwner && <Empty title={t('setup.ownerOnly')} detail="" />}
+          {isOwner && !entries && changes.error && (
+            <Problem error={changes.error} onRetry={() => void changes.refetch()} />
+          )}
+          {isOwner && !entries && !changes.error && <Loading what={t('setup.loading')} />}
+          {isOwner && entries && (
+            <>
+              <Button
+                size="body"
+                label={t('setup.csv')}
+                className="w-40"
+                onPress={() => download('/api/audit.csv', 'okazu-changes.csv')}
+              />
+              {entries.length === 0 && <Text tone="ash">{t('setup.none')}</Text>}
+              <View role="list">
+                {entries.map((one) => (
+                  <Entry key={one.id} entry={one} />
+                ))}
+              </View>
+              {changes.hasNextPage && (
+                <Button
+                  label={t('setup.older')}
+                  isBusy={changes.isFetchingNextPage}
+                  onPress={() => void changes.fetchNextPage()}
+                />
+              )}
+            </>
+          )}
+        </View>
+      </ScrollView>
+    </Frame>
+  )
+}
+
+function Entry({ entry }: { entry: AuditEntry }) {
+  const t = useWords('people')
+  const kitchen = useKitchen().data
+  const zone = kitchen?.timeZone ?? 'UTC'
+  const who = nameOfStaff(kitchen, entry.staffId) ?? t('who.nobody')
+  const about = [entry.subject, change(t, entry)].filter(Boolean).join(' · ')
+  return (
+    <View role="listitem" className="border-b border-edge py-2">
+      <Text weight="semi">{t(`setup.whats.${entry.what}`)}</Text>
+      {about !== '' && <Text>{about}</Text>}
+      <Text size="small" tone="ash">
+        {[who, entry.deviceName ?? '', formatDay(entry.atMs, zone), formatTime(entry.atMs, zone)]
+          .filter(Boolean)
+          .join(' · ')}
+      </Text>
+    </View>
+  )
+}
+
+function change(t: ReturnType<typeof useWords<'people'>>, { was, became }: AuditEntry): string {
+  if (was !== null && became !== null) return t('setup.wasBecame', { was, became })
+  return became ?? was ?? ''
+}

@@ -1,0 +1,51 @@
+import { useRouter } from 'expo-router'
+import { View } from 'react-native'
+import { useMay } from '../../people/me'
+import { WhoButton } from '../../people/WhoButton'
+import { Button } from '../../ui/Button'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+import { useAside } from './usePeople'
+
+/** Who is here, and the way to people, devices and what they changed; only what whoever is here may open. */
+export function HouseLinks() {
+  const t = useWords('people')
+  const router = useRouter()
+  const isOwner = useMay('people')
+  const waiting = useAside().data?.aside.length ?? 0
+  const isLead = useMay('decide')
+  return (
+    <View className="mt-4 gap-2 border-t border-edge pt-3">
+      <Text role="heading" aria-level={2} size="step" weight="bold">
+        {t('who.title')}
+      </Text>
+      <WhoButton />
+      {isOwner && (
+        <>
+          <Button
+            label={t('setup.people')}
+            detail={t('setup.peopleDetail')}
+            onPress={() => router.push('/setup/people')}
+          />
+          <Button
+            label={t('setup.devices')}
+            detail={t('setup.devicesDetail')}
+            onPress={() => router.push('/setup/devices')}
+          />
+          <Button
+            label={t('setup.changes')}
+            detail={t('setup.changesDetail')}
+            onPress={() => router.push('/setup/changes')}
+          />
+        </>
+      )}
+      {isLead && (
+        <Button
+          label={waiting > 0 ? `${t('setup.aside')}, ${waiting}` : t('setup.aside')}
+          detail={t('setup.asideDetail')}
+          onPress={() => router.push('/setup/aside')}
+        />
+      )}
+    </View>
+  )
+}
