@@ -5,6 +5,7 @@ import { createInterface, type Interface } from 'node:readline'
 
 const freshName = () => `e2e_${randomUUID().replaceAll('-', '')}`
 
+type Opened = { port: number; token: string; programToken: string }
 type Order =
   | { do: 'make'; database: string; nowMs: number; evenings: number }
   | { do: 'open'; database: string; nowMs: number; port: number }
@@ -17,8 +18,8 @@ export class Host {
   private readonly samples = new Map<number, { database: string; nowMs: number }>()
   private readonly socket = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')[2] ?? ''
 
-  /** @returns the port of what was opened, and the token of a device that was let in. */
-  async order(order: Order): Promise<{ port: number; token: string }> {
+  /** @returns the port of what was opened, and tokens of two devices that were let in: one for pages, one for the test itself. */
+  async order(order: Order): Promise<Opened> {
     const answers = this.start()
     const heard = new AbortController()
     const { signal } = heard
@@ -27,7 +28,7 @@ export class Host {
     gone.catch(() => undefined)
     this.process!.stdin!.write(`${JSON.stringify(order)}\n`)
     const [text] = await Promise.race([line, gone]).finally(() => heard.abort())
-    return JSON.parse(text) as { port: number; token: string }
+    return JSON.parse(text) as Opened
   }
 
   /** A database with a fresh copy of the sample kitchen, and the time at which its tickets were taken. */

@@ -10,8 +10,9 @@ export class Kitchen {
   private nowMs = 0
   private movedAtMs = Date.now()
   url = ''
-  /** What the owner's device shows the kitchen. */
+  /** What the device of the test's pages shows the kitchen; the owner is signed in at it. */
   token = ''
+  private programToken = ''
   private port = 0
 
   constructor(private readonly host: Host) {}
@@ -30,6 +31,7 @@ export class Kitchen {
     const opened = await this.host.order({ do: 'open', database: this.database, nowMs: this.now(), port: this.port })
     this.port = opened.port
     this.token ||= opened.token
+    this.programToken ||= opened.programToken
     this.url = `http://127.0.0.1:${this.port}`
   }
 
@@ -59,8 +61,8 @@ export class Kitchen {
     await context.pages()[0]?.waitForTimeout(350)
   }
 
-  /** Asks the kitchen as the owner's device, or as another. */
-  fetch(path: string, init: RequestInit = {}, token = this.token): Promise<Response> {
+  /** Asks the kitchen as a device of the owner's, which no page of the test signs in or out at. */
+  fetch(path: string, init: RequestInit = {}, token = this.programToken): Promise<Response> {
     return fetch(`${this.url}/api${path}`, { ...init, headers: { ...init.headers, authorization: `Bearer ${token}` } })
   }
 
@@ -138,6 +140,15 @@ export { expect }
 /** Pages of a context open on the device that the owner is signed in at. */
 export const letIn = (context: BrowserContext, { token }: Kitchen) =>
   context.addCookies([{ name: 'okazu_session', value: token, domain: '127.0.0.1', path: '/api', httpOnly: true }])
+
+/** Signs somebody in at the page's device, by the keypad that is on screen already. */
+export async function enterPin(page: Page, name: string, pin: string): Promise<void> {
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('radio', { name: new RegExp(`^${name}`) }).click()
+  for (const figure of pin) await sheet.getByRole('button', { name: figure, exact: true }).click()
+  await sheet.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByText(`${name} is here`)).toBeVisible()
+}
 
 /** The application's own files are on the device: from here on it opens without a network. */
 export const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))

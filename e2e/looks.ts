@@ -58,6 +58,10 @@ export async function dataWords(kitchen: Kitchen): Promise<Set<string>> {
       '/mise/house',
       '/mise/plans',
       '/mise/stock',
+      '/people',
+      '/paired-devices',
+      '/audit',
+      '/sketches',
     ].map(async (path) => (await kitchen.fetch(`${path}`)).text()),
   )
   return new Set((texts.join(' ').match(/[A-Za-z]+/g) ?? []).map((word) => word.toLowerCase()))

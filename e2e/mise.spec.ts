@@ -2,7 +2,7 @@ import type { BrowserContext, Page } from '@playwright/test'
 import { MiseHouse } from 'contract/mise/house'
 import { MisePlanList, type MisePlan } from 'contract/mise/plan'
 import { MiseStock } from 'contract/mise/stock'
-import { expect, test, type Kitchen } from './kitchen'
+import { enterPin, expect, test, type Kitchen } from './kitchen'
 
 const api = async (kitchen: Kitchen, path: string): Promise<unknown> => (await kitchen.fetch(`${path}`)).json()
 const plansOf = async (kitchen: Kitchen) => MisePlanList.parse(await api(kitchen, '/mise/plans')).plans
@@ -48,7 +48,7 @@ test('from the plan to the board, short, planned anew, and ready for service', a
     await page.goto(`${kitchen.url}/mise`)
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Back from 17:00')
     await press(page, /Who holds this/)
-    await page.getByRole('radio', { name: 'Ifeoma' }).click()
+    await enterPin(page, 'Ifeoma', '6935')
     await expect(page.getByText('Ifeoma, next')).toBeVisible()
     await page.goto(`${kitchen.url}/mise/all`)
     await press(page, /Thaw crab/)

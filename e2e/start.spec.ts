@@ -70,12 +70,22 @@ async function end(...signals: NodeJS.Signals[]): Promise<void> {
 
 test('what dies is started again, and an open screen comes back by itself', async ({ page }) => {
   okazu = await start()
+  // The code and the PINs of the sample kitchen are what the start printed.
+  await page.goto(/http:\S+\/pair\?code=\S+/.exec(said)![0])
+  await page.getByLabel('Name of this device').fill('Ring A')
+  await page.getByRole('button', { name: 'Let it in' }).click()
+  await expect(page.getByRole('button', { name: /cook signs in to fire/ }).first()).toBeVisible()
+  const pin = /Bram, cook: (\d+)/.exec(said)![1]!
+  const signedIn = await page.request.post(`http://127.0.0.1:${port}/api/me/sign-in`, {
+    data: { staffId: 'bram', pin },
+  })
+  expect(signedIn.status()).toBe(200)
   await page.goto(`http://127.0.0.1:${port}/line`)
   await expect(page.getByRole('button', { name: /^Fire / }).last()).toBeVisible()
   for (const file of ['server.pid', 'db.pid']) {
     const before = pidOf(file)
     process.kill(before, 'SIGKILL')
-    await expect.poll(() => (pidOf(file) === before ? null : ask('/tickets')), { timeout: 20_000 }).toBe(200)
+    await expect.poll(() => (pidOf(file) === before ? null : ask('/health')), { timeout: 20_000 }).toBe(200)
   }
   expect(said).toMatch(/the server ended by itself: it is started again/)
   expect(said).toMatch(/the database ended by itself: it is started again/)
@@ -84,7 +94,9 @@ test('what dies is started again, and an open screen comes back by itself', asyn
     .last()
     .click()
   await page.waitForURL(/\/wok\/[0-9a-f-]{36}/)
-  await expect.poll(() => fetch(`http://127.0.0.1:${port}/api/runs`).then((one) => one.text())).toContain('"open"')
+  await expect
+    .poll(() => page.request.get(`http://127.0.0.1:${port}/api/runs`).then((one) => one.text()))
+    .toContain('"open"')
 })
 
 test('a person reaches the database on 127.0.0.1 with the password in the data folder, and with no other', () => {

@@ -91,7 +91,7 @@ need_server() {
   sum=$(find server/src core/src contract/src package-lock.json tools/lib.sh -type f -not -name '*.test.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum)
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$sum" ] && return 0
   say 'Building the server'
-  node_modules/.bin/esbuild server/src/main.ts server/src/testHost.ts server/src/papers/paperWorker.ts --bundle --platform=node --target=node20 --format=esm \
+  node_modules/.bin/esbuild server/src/main.ts server/src/owner.ts server/src/testHost.ts server/src/papers/paperWorker.ts --bundle --platform=node --target=node20 --format=esm \
     --outdir="$(dirname $SERVER_FILE)" --out-extension:.js=.mjs --sourcemap --log-level=warning --external:@resvg/resvg-js --external:piscina --entry-names=[name] \
     "--banner:js=import{createRequire as requireFrom}from'node:module';const require=requireFrom(import.meta.url);" </dev/null ||
     fail 'the server did not build: see the lines above'

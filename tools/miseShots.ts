@@ -1,5 +1,6 @@
 import type { Browser } from '@playwright/test'
 import { kitchenAt, openPage } from './shotKitchen'
+import { openAsPerson } from './toolDevice'
 
 const WORKED_OUT_MS = 3000
 
@@ -8,7 +9,7 @@ export async function shootMise(by: Browser, folder: string): Promise<void> {
   const { url, clock, stop } = await kitchenAt('shots_mise', 14, 20)
   const phone = await openPage(by, clock, 'phone', 'dark')
   const wide = await openPage(by, clock, 'wide', 'dark')
-  await phone.addInitScript(() => localStorage.setItem('okazu.settings', JSON.stringify({ cookId: 'ifeoma' })))
+  await openAsPerson(phone.context(), 'ifeoma')
   const take = async (page: typeof phone, path: string, name: string) => {
     await page.goto(url + path)
     await page.getByRole('heading', { level: 1 }).first().waitFor()

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm start [-- --fresh]: everything from a fresh clone to a running Okazu. OKAZU_PORT and OKAZU_DATA choose port and folder.
+# npm start [-- --new | --fresh]: everything from a fresh clone to a running Okazu. OKAZU_PORT and OKAZU_DATA choose port and folder.
 . "$(dirname "$0")/lib.sh"
 . "$(dirname "$0")/db-access.sh"
 
@@ -7,7 +7,8 @@ FRESH=no
 for word in "$@"; do
   case $word in
     --fresh) FRESH=yes ;;
-    *) fail "unknown option $word: use npm start, or npm start -- --fresh to begin again with the demo" ;;
+    --new) export OKAZU_NEW=1 ;;
+    *) fail "unknown option $word: use npm start, npm start -- --new to begin your own kitchen, or npm start -- --fresh to begin again with the demo" ;;
   esac
 done
 PORT=${OKAZU_PORT:-8425}

@@ -19,6 +19,7 @@ export const PROBLEM_CODES = [
   'pin-missing',
   'code-wrong',
   'last-owner',
+  'in-use',
   'unknown-dish',
   'unknown-modifier',
   'unknown-station',

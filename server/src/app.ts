@@ -7,6 +7,7 @@ import { dishRoutes } from './book/dishes.route'
 import { fileRoutes } from './book/files/files.route'
 import { ingredientRoutes } from './book/ingredient/ingredients.route'
 import { recipeRoutes } from './book/recipe/recipes.route'
+import { sketchRoutes } from './book/sketches.route'
 import { styleRoutes } from './book/styles.route'
 import { feedRoutes } from './device/feed/feed.route'
 import { probeRoutes } from './device/probe/probe.route'
@@ -23,10 +24,12 @@ import { deviceRoutes } from './people/devices.route'
 import { doorRoutes } from './people/door.route'
 import { peopleRoutes } from './people/people.route'
 import { recordRoutes } from './record/record.route'
+import { riceHouseRoutes } from './rice/house.route'
 import { lotRoutes } from './rice/lots.route'
 import { planRoutes } from './rice/plan/plan.route'
 import { printRoutes } from './rice/print/print.route'
 import { healthRoutes } from './setup/health.route'
+import { houseRoutes } from './setup/house/house.route'
 import { kitchenRoutes } from './setup/kitchen.route'
 import { plateRoutes } from './setup/station/plates.route'
 import { learnedRoutes } from './wok/learned.route'
@@ -96,15 +99,18 @@ export function createApp(
   app.route('/api', deviceRoutes)
   app.route('/api', auditRoutes)
   app.route('/api', peopleRoutes)
+  app.route('/api', houseRoutes)
   app.route('/api', kitchenRoutes)
   app.route('/api', fileRoutes)
   app.route('/api', dishRoutes)
   app.route('/api', ingredientRoutes)
   app.route('/api', recipeRoutes)
+  app.route('/api', sketchRoutes)
   app.route('/api', styleRoutes)
   app.route('/api', printRoutes)
   app.route('/api', scaleRoutes)
   app.route('/api', surfaceRoutes)
+  app.route('/api', riceHouseRoutes)
   app.route('/api', lotRoutes)
   app.route('/api', planRoutes)
   app.route('/api', probeRoutes)

@@ -1,8 +1,7 @@
 import { join, parse } from 'node:path'
 import pino from 'pino'
 import { z } from 'zod'
-import { DEMO_PINS } from './demo/demoPins'
-import { prepareDemo } from './demo/prepareDemo'
+import { firstKitchen } from './demo/firstKitchen'
 import { simulatedPrinter } from './device/printer/simulatedPrinter'
 import { backUpHourly } from './backup/backup'
 import { copyData } from './db/copyData'
@@ -11,7 +10,7 @@ import { openPool, type DatabaseAddress } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer } from './server'
 import { baseOf, networkOf, whereToOpen } from './network'
-import { wayIn } from './people/wayIn'
+import { wayIn } from './demo/wayIn'
 import { PAPER_WORKER, SERVER_FOLDER } from './serverFolder'
 
 const Environment = z.object({
@@ -29,6 +28,7 @@ const Environment = z.object({
   OKAZU_WEB: z.string().default('app/dist'),
   OKAZU_DATA: z.string().default('.okazu'),
   OKAZU_DEMO_EVENINGS: z.coerce.number().int().min(0).max(400).default(2),
+  OKAZU_NEW: z.literal('1').optional(),
   OKAZU_BACKUPS: z.enum(['on', 'off']).default('on'),
   OKAZU_TEST_CLOCK: z.literal('1').optional(),
   OKAZU_LOG: z.enum(['info', 'warn', 'error', 'silent']).default('info'),
@@ -57,7 +57,7 @@ const migrated = await migrate(address, folder, async (from) => {
 })
 if (migrated.length > 0) log.info({ migrated }, 'migrated')
 const pool = openPool(address)
-const kitchenId = await prepareDemo(pool, Date.now(), env.OKAZU_DEMO_EVENINGS)
+const kitchenId = await firstKitchen(pool, env.OKAZU_NEW === '1', env.OKAZU_DEMO_EVENINGS)
 const printer = simulatedPrinter(join(env.OKAZU_DATA, 'printed'), clock?.now ?? Date.now)
 const network = readNetwork()
 const server = await startServer({
@@ -84,7 +84,7 @@ const server = await startServer({
   throw error
 })
 for (const line of whereToOpen(network, server.port)) console.log(line)
-for (const line of await wayIn(pool, kitchenId, baseOf(network, server.port), Date.now(), DEMO_PINS)) console.log(line)
+for (const line of await wayIn(pool, kitchenId, baseOf(network, server.port), Date.now())) console.log(line)
 
 /** 2026-11-29T0102Z, as a name of a file. */
 function stamp(ms: number): string {

@@ -15,6 +15,7 @@ import { mountTestClock, type TestClock } from './http/testClock'
 import { Followers } from './live/follower'
 import { paperThreads } from './papers/paperThreads'
 import { startTicks } from './ticks'
+import { listKitchenIds } from './setup/house/house.sql'
 import { settleOpenRuns } from './wok/settle'
 
 /** So often it is looked whether the hour has its backup. */
@@ -80,20 +81,25 @@ export async function startServer({
   const papers = paperThreads(paperWorker)
   const house = { pool, now, kitchenId, printer, draw: papers.draw, dataFolder, migrations }
   const changed = () => followers.wake(kitchenId)
+  /** Does a work for each kitchen of the database; who follows one is told of its changes. */
+  const each = (work: (id: string) => Promise<number>) => async () => {
+    for (const id of await listKitchenIds(pool)) if ((await work(id)) > 0) followers.wake(id)
+    return 0
+  }
   const app = createApp(house, followers, log, network.names)
   if (clock) mountTestClock(app, clock, { pool, kitchenId, changed })
   serveApp(app, webFolder)
   await followers.of(kitchenId).started
-  const trim = async () => {
-    await trimOutbox(pool, kitchenId, now() - CHANGES_KEPT_MS)
-    return 0
-  }
   const endTicks = startTicks(
     [
-      { name: 'ending runs', everyMs: TICK_MS, work: () => settleOpenRuns(pool, kitchenId, now()) },
-      { name: 'ticket feed', everyMs: TICK_MS, work: () => runFeed(pool, kitchenId, now()) },
-      { name: 'probe', everyMs: TICK_MS, work: () => runProbe(pool, kitchenId, now()) },
-      { name: 'trimming the outbox', everyMs: TRIM_EVERY_MS, work: trim },
+      { name: 'ending runs', everyMs: TICK_MS, work: each((id) => settleOpenRuns(pool, id, now())) },
+      { name: 'ticket feed', everyMs: TICK_MS, work: each((id) => runFeed(pool, id, now())) },
+      { name: 'probe', everyMs: TICK_MS, work: each((id) => runProbe(pool, id, now())) },
+      {
+        name: 'trimming the outbox',
+        everyMs: TRIM_EVERY_MS,
+        work: each(async (id) => 0 * (await trimOutbox(pool, id, now() - CHANGES_KEPT_MS))),
+      },
       ...(backUp ? [{ name: 'the backup', everyMs: BACKUP_LOOK_MS, work: async () => 0 * (await backUp()) }] : []),
     ],
     changed,

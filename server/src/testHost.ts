@@ -25,6 +25,9 @@ const Command = z.discriminatedUnion('do', [
 const { OKAZU_DB_SOCKET: socketPath } = z.object({ OKAZU_DB_SOCKET: z.string().min(1) }).parse(process.env)
 const MIGRATIONS = new URL('src/db/migrations/', SERVER_FOLDER)
 const log = pino({ level: 'error' }, pino.destination(2))
+/** The port, and tokens of two devices at which the owner is signed in: one for pages, one for a program. */
+type Answer = { port: number; token: string; programToken: string }
+const CLOSED: Answer = { port: 0, token: '', programToken: '' }
 const opened: { server: RunningServer; pool: Pool }[] = []
 
 async function prepare(database: string, nowMs: number, evenings: number) {
@@ -34,11 +37,11 @@ async function prepare(database: string, nowMs: number, evenings: number) {
   return { pool, kitchenId: await prepareDemo(pool, nowMs, evenings) }
 }
 
-async function answer(command: z.infer<typeof Command>): Promise<{ port: number; token: string }> {
+async function answer(command: z.infer<typeof Command>): Promise<Answer> {
   switch (command.do) {
     case 'make':
       await (await prepare(command.database, command.nowMs, command.evenings)).pool.end()
-      return { port: 0, token: '' }
+      return CLOSED
     case 'open': {
       const clock = testClock()
       clock.moveToMs(command.nowMs)
@@ -58,7 +61,11 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number;
       })
       opened.push({ server, pool })
       log.level = 'error'
-      return { port: server.port, token: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Owner') }
+      return {
+        port: server.port,
+        token: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Owner'),
+        programToken: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Program'),
+      }
     }
     case 'close':
       // A page that is still open may ask after the database is closed: nobody reads that answer.
@@ -67,7 +74,7 @@ async function answer(command: z.infer<typeof Command>): Promise<{ port: number;
         await server.stop()
         await pool.end()
       }
-      return { port: 0, token: '' }
+      return CLOSED
   }
 }
 

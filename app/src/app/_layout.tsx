@@ -5,6 +5,8 @@ import { View } from 'react-native'
 import { SafeAreaProvider } from 'react-native-safe-area-context'
 import { useLive } from '../live/useLive'
 import { useTheme } from '../device/theme'
+import { FirstOwnerScreen } from '../people/FirstOwnerScreen'
+import { useIsNobodyHere } from '../people/useIsNobodyHere'
 import { PairScreen } from '../people/PairScreen'
 import { useDoor } from '../people/useDoor'
 import { startWords } from '../words/i18n'
@@ -30,12 +32,13 @@ function Shell() {
   useTheme()
   const isIn = useDoor()
   useLive(isIn === true)
+  const isEmpty = useIsNobodyHere(isIn === true)
   const path = usePathname()
   // Whoever is at the flame sees the run to its end, even where the device was shut out meanwhile.
   const isOpen = isIn === true || path === '/pair' || RUN_PATH.test(path)
   return (
     <View className="min-h-0 flex-1 bg-ground">
-      {isOpen ? <Slot /> : isIn === false ? <PairScreen code="" /> : null}
+      {isOpen ? isEmpty ? <FirstOwnerScreen /> : <Slot /> : isIn === false ? <PairScreen code="" /> : null}
     </View>
   )
 }

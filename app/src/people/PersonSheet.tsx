@@ -123,10 +123,12 @@ function useTypedFigures(isOn: boolean, onKey: (key: string) => void): void {
     const listen = (event: KeyboardEvent) => {
       const isButton = event.key === 'Enter' && (event.target as HTMLElement).getAttribute('role') === 'button'
       if (isButton || !/^(\d|Enter|Backspace)$/.test(event.key)) return
+      // A name that has the focus would take Enter for a choice.
       event.preventDefault()
+      event.stopPropagation()
       onKey(event.key)
     }
-    document.addEventListener('keydown', listen)
-    return () => document.removeEventListener('keydown', listen)
+    document.addEventListener('keydown', listen, true)
+    return () => document.removeEventListener('keydown', listen, true)
   })
 }

@@ -13,6 +13,16 @@ export const people = {
     isIn: '{{name}} is let in',
     noNetwork: 'The kitchen does not answer: this device asks again by itself.',
   },
+  first: {
+    title: 'Who answers for this kitchen?',
+    how: 'Nobody works here yet. Whoever is named now is its owner, and lets in others.',
+    name: 'Your name',
+    begin: 'Begin',
+    paper:
+      'Write this code on paper and keep it out of the kitchen: it helps when the PIN is forgotten. It is shown once.',
+    goOn: 'It is on paper',
+    goOnDetail: 'on to the kitchen',
+  },
   who: {
     title: 'Who is here?',
     nobody: 'nobody',

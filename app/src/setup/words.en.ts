@@ -1,6 +1,8 @@
+import { houseWords } from './house/words.en'
 import { wavesWords } from './waves/words.en'
 
 export const setup = {
+  house: houseWords,
   waves: wavesWords,
   title: 'Setup',
   loading: 'Fetching the kitchen',

@@ -36,6 +36,7 @@ const NO_VALUES = {
   types: '',
   host: '',
   seconds: '',
+  runs: '',
 }
 
 export function Loading({ what }: { what: string }) {

@@ -105,6 +105,8 @@ export const ui = {
       'pin-wait': 'Too many wrong PINs of {{name}} here. Try again in {{seconds}} s, or at another device.',
       'pin-missing': '{{name}} has no PIN yet. An owner sets one in Setup, People.',
       'code-wrong': 'The code is not known, was used or is over. Ask an owner for another.',
+      'in-use':
+        'It is used: {{runs}} runs were cooked there. Give it another name, or say on the line that it is down.',
       'last-owner': 'The kitchen needs an owner. Make somebody else an owner first.',
       'unknown-dish': 'There is no such dish in the book. Choose another.',
       'unknown-modifier': '{{dish}} has no “{{modifier}}”. Choose one of its own.',

@@ -88,3 +88,6 @@ function sharesOf(blend: Blend): [Grain, number][] {
   if (Math.abs(sum - 1) > 1e-6) throw new RangeError(`shares of a blend sum to ${sum}, not to 1`)
   return shares
 }
+
+/** Steam that a vessel loses until its own loads were weighed [g/min]; common practice, from memory. */
+export const usualSteamGPerMin = (method: Method): number => METHOD_FIGURES[method].steamGPerMin

@@ -19,6 +19,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'pin-wait': { status: 403, title: 'Too many wrong PINs' },
   'pin-missing': { status: 403, title: 'There is no PIN yet' },
   'code-wrong': { status: 403, title: 'The code is not right' },
+  'in-use': { status: 409, title: 'It is used' },
   'last-owner': { status: 409, title: 'The kitchen needs an owner' },
   'unknown-dish': { status: 422, title: 'No such dish in the book' },
   'unknown-modifier': { status: 422, title: 'The dish has no such modifier' },

@@ -4,7 +4,6 @@ import { leadIdsOf, type Kitchen } from 'contract/kitchen'
 import { allergenListOf } from 'core/book/allergens'
 import { varyDish } from 'core/book/variation/vary'
 import { Problem } from '../http/problems'
-import { checkStaff } from '../setup/checkStaff'
 
 /** A promise this far gone [ms] is still taken: a feed may be slow, and clocks differ. */
 const PAST_GRACE_MS = 60_000

@@ -11,7 +11,8 @@ import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { kitchenOf } from '../setup/kitchenOf'
 import { findOrder, insertOrder, insertWish, listWishes } from './line.sql'
-import { listOpenTickets, lockKitchen } from './tickets.sql'
+import { lockKitchen } from '../setup/kitchen.sql'
+import { listOpenTickets } from './tickets.sql'
 import { onlyFor, saidFor, spokenAll } from '../people/onlyFor'
 
 const getLine = onlyFor('read', {

@@ -5,7 +5,8 @@ import { codeOf } from '../db/pool'
 import { Problem } from '../http/problems'
 import { checkSameTicket } from './sameTicket'
 import type { TicketWithIds } from './ticketIds'
-import { findTicket, insertTicket, lockKitchen } from './tickets.sql'
+import { lockKitchen } from '../setup/kitchen.sql'
+import { findTicket, insertTicket } from './tickets.sql'
 
 /** Places tickets in the caller's transaction; one that was placed before is answered as it is. @throws {Problem} id-taken */
 export async function placeTickets(

@@ -211,8 +211,3 @@ export async function lockTicket(connection: PoolConnection, kitchenId: string, 
   )
   return rows.length > 0
 }
-
-/** Locks the kitchen's row until commit: tickets are numbered one after the other, and one sent twice waits here. */
-export async function lockKitchen(connection: PoolConnection, kitchenId: string): Promise<void> {
-  await connection.execute('SELECT id FROM kitchen WHERE id = ? FOR UPDATE', [kitchenId])
-}

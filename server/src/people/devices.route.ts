@@ -5,15 +5,12 @@ import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { json, jsonBody, newRouter, type KitchenContext } from '../http/context'
 import { Problem } from '../http/problems'
+import { beginAccess } from './beginAccess'
 import { noteChange } from './audit.sql'
-import { insertPairingCode, listDevices, nameDevice, shutOut } from './devices.sql'
+import { listDevices, nameDevice, shutOut } from './devices.sql'
 import { byOf, onlyFor } from './onlyFor'
-import { digest, newCode, plainCode } from './secrets'
 
 const params = z.object({ id: z.uuid() })
-export const PAIRING_MS = 30 * 60_000
-/** Two groups of four: forty bits, for half an hour, at twenty tries a minute. */
-export const PAIRING_GROUPS = 2
 
 const getDevices = onlyFor('people', {
   method: 'get',
@@ -44,10 +41,7 @@ export const deviceRoutes = newRouter()
   .openapi(getDevices, async (c) => c.json(await list(c.var.kitchen), 200))
   .openapi(postPairing, async (c) => {
     const { pool, kitchenId, now } = c.var.kitchen
-    const code = newCode(PAIRING_GROUPS)
-    const untilMs = Math.round(now()) + PAIRING_MS
-    const { staffId: madeBy } = byOf(c)
-    await insertPairingCode(pool, kitchenId, { hash: digest(plainCode(code)), madeBy, untilMs })
+    const { code, untilMs } = await beginAccess(pool, kitchenId, now(), byOf(c).staffId)
     const host = c.req.header('host') ?? new URL(c.req.url).host
     const link = `${new URL(c.req.url).protocol}//${host}/pair?code=${code}`
     const qr = encode(link, { border: 2 }).data.map((row) => row.map((isDark) => (isDark ? '#' : '.')).join(''))

@@ -7,6 +7,7 @@ import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { json, jsonBody, newRouter, type RequestEnv } from '../http/context'
 import { Problem } from '../http/problems'
+import { freeId } from '../setup/freeId'
 import { noteChange } from './audit.sql'
 import { RECOVERY_GROUPS } from './door.route'
 import { byOf, onlyFor } from './onlyFor'
@@ -71,7 +72,7 @@ export const peopleRoutes = newRouter()
     await change(c, async (connection, { kitchenId, nowMs }) => {
       await lockOwners(connection, kitchenId)
       await checkName(connection, kitchenId, draft.name, null)
-      const id = await freeId(connection, kitchenId, draft.name)
+      const id = await freeId(draft.name, 'person', (one) => isTaken(connection, kitchenId, one))
       await insertPerson(connection, kitchenId, id, draft)
       const change = { what: 'personAdded' as const, subject: draft.name, became: draft.role }
       await noteChange(connection, kitchenId, byOf(c), change, nowMs)
@@ -174,21 +175,6 @@ async function checkName(
       detail: `there is a ${same.name} already: add a letter, so that nobody signs in as the other`,
       values: { name: same.name },
     })
-}
-
-/** An id of the name's letters that nobody ever had. */
-async function freeId(connection: PoolConnection, kitchenId: string, name: string): Promise<string> {
-  const letters = name
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 50)
-  const base = letters || 'person'
-  for (let n = 1; ; n += 1) {
-    const id = n === 1 ? base : `${base}-${n}`
-    if (!(await isTaken(connection, kitchenId, id))) return id
-  }
 }
 
 /** Whatever device the person is signed in at has nobody from now on; its runs go on. */

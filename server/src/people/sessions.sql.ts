@@ -30,12 +30,7 @@ const SHIFT_MS = 16 * 3_600_000
  * was replaced counts, without a person, until the new one is used: the answer that brought it may have been lost.
  * @param isShown whether the device showed the token, which is its use
  */
-export async function findSession(
-  db: Db,
-  tokenHash: string,
-  nowMs: number,
-  isShown = true,
-): Promise<Session | null> {
+export async function findSession(db: Db, tokenHash: string, nowMs: number, isShown = true): Promise<Session | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
     `SELECT s.kitchen_id AS kitchenId, k.name AS kitchenName, s.device_id AS deviceId, d.name AS deviceName, d.place,
             s.staff_id AS staffId, p.name AS staffName, s.role, s.started_at_ms AS startedAtMs,

@@ -1,6 +1,7 @@
+import type { PlaceDraft, VesselDraft } from 'contract/house'
 import type { RicePolicy } from 'contract/riceHouse'
 import { RiceHouse, RicePlace, RiceVessel } from 'contract/riceHouse'
-import type { RowDataPacket } from 'mysql2'
+import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 import { DEFAULT_POLICY } from './defaultPolicy'
@@ -69,4 +70,48 @@ export async function saveSteam(
     `UPDATE rice_vessel SET steam_g_per_min = ?, loads_weighed = loads_weighed + 1 WHERE kitchen_id = ? AND id = ?`,
     [steamGPerMin, kitchenId, vesselId],
   )
+}
+
+/** Writes a vessel; what weighed loads taught of its steam stays unless somebody gives another figure. */
+export async function saveVessel(
+  connection: PoolConnection,
+  kitchenId: string,
+  id: string,
+  { name, method, volumeL, count, steamGPerMin }: VesselDraft,
+): Promise<void> {
+  await connection.execute(
+    `INSERT INTO rice_vessel (kitchen_id, id, name, method, volume_l, count, steam_g_per_min, loads_weighed, position)
+     SELECT ?, ?, ?, ?, ?, ?, ?, 0, COALESCE(MAX(position) + 1, 0) FROM rice_vessel WHERE kitchen_id = ?
+     ON DUPLICATE KEY UPDATE name = VALUES(name), method = VALUES(method), volume_l = VALUES(volume_l),
+       count = VALUES(count), steam_g_per_min = VALUES(steam_g_per_min)`,
+    [kitchenId, id, name, method, volumeL, count, steamGPerMin, kitchenId],
+  )
+}
+
+export async function savePlace(
+  connection: PoolConnection,
+  kitchenId: string,
+  id: string,
+  { name, kind, airTempC, trays }: PlaceDraft,
+): Promise<void> {
+  await connection.execute(
+    `INSERT INTO rice_place (kitchen_id, id, name, kind, air_temp_c, trays, position)
+     SELECT ?, ?, ?, ?, ?, ?, COALESCE(MAX(position) + 1, 0) FROM rice_place WHERE kitchen_id = ?
+     ON DUPLICATE KEY UPDATE name = VALUES(name), kind = VALUES(kind), air_temp_c = VALUES(air_temp_c),
+       trays = VALUES(trays)`,
+    [kitchenId, id, name, kind, airTempC, trays, kitchenId],
+  )
+}
+
+export async function removeThing(
+  connection: PoolConnection,
+  table: 'rice_vessel' | 'rice_place',
+  kitchenId: string,
+  id: string,
+): Promise<boolean> {
+  const [result] = await connection.execute<ResultSetHeader>(`DELETE FROM ${table} WHERE kitchen_id = ? AND id = ?`, [
+    kitchenId,
+    id,
+  ])
+  return result.affectedRows === 1
 }

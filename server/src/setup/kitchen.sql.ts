@@ -94,3 +94,8 @@ export async function saveReadings(
     kitchenId,
   ])
 }
+
+/** Locks the kitchen's row until commit: tickets are numbered one after the other, and one sent twice waits here. */
+export async function lockKitchen(connection: PoolConnection, kitchenId: string): Promise<void> {
+  await connection.execute('SELECT id FROM kitchen WHERE id = ? FOR UPDATE', [kitchenId])
+}

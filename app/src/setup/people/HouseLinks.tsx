@@ -10,6 +10,7 @@ import { useAside } from './usePeople'
 /** Who is here, and the way to people, devices and what they changed; only what whoever is here may open. */
 export function HouseLinks() {
   const t = useWords('people')
+  const setup = useWords('setup')
   const router = useRouter()
   const isOwner = useMay('people')
   const waiting = useAside().data?.aside.length ?? 0
@@ -20,6 +21,7 @@ export function HouseLinks() {
         {t('who.title')}
       </Text>
       <WhoButton />
+      <Button label={setup('house.title')} detail={setup('house.before')} onPress={() => router.push('/setup/first')} />
       {isOwner && (
         <>
           <Button
@@ -36,6 +38,11 @@ export function HouseLinks() {
             label={t('setup.changes')}
             detail={t('setup.changesDetail')}
             onPress={() => router.push('/setup/changes')}
+          />
+          <Button
+            label={setup('house.begin.open')}
+            detail={setup('house.begin.openDetail')}
+            onPress={() => router.push('/setup/begin')}
           />
         </>
       )}

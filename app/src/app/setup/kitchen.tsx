@@ -1,0 +1,3 @@
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen(['setup', 'rice'], async () => (await import('../../screens')).KitchenScreen)

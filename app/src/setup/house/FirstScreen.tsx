@@ -1,0 +1,95 @@
+import { firstKitchen, type FirstStep, type KitchenParts } from 'core/house/firstKitchen'
+import { isAtLine } from 'core/people/roles'
+import { useRouter, type Href } from 'expo-router'
+import { View } from 'react-native'
+import { useDishes } from '../../book/useDishes'
+import { useLots, useRiceHouse } from '../../rice/useLots'
+import { Button } from '../../ui/Button'
+import { Loading, Problem } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { useWords } from '../../words/i18n'
+import { useKitchen } from '../useKitchen'
+import { HousePage } from './HousePage'
+
+const WHERE: Readonly<Record<FirstStep, Href>> = {
+  name: '/setup/kitchen',
+  station: '/setup/stations',
+  plate: '/setup/stations',
+  vessel: '/setup/rice',
+  fridge: '/setup/rice',
+  tools: '/setup/kitchen',
+  people: '/setup/people',
+  waves: '/setup/waves',
+  dish: '/setup/sketches',
+  rice: '/rice/add',
+}
+
+/** A first kitchen in any order: what works already, and what each thing still to be said would add. */
+export function FirstScreen() {
+  const t = useWords('setup')
+  const router = useRouter()
+  const { parts, error, refetch } = useKitchenParts()
+  const toLine = <Button kind="main" isTall label={t('house.toLine')} onPress={() => router.push('/line')} />
+  if (!parts)
+    return (
+      <HousePage title={t('house.title')}>
+        {error ? <Problem error={error} onRetry={refetch} /> : <Loading what={t('loading')} />}
+      </HousePage>
+    )
+  const { steps, works, canCook } = firstKitchen(parts)
+  return (
+    <HousePage title={t('house.title')} bar={canCook && toLine}>
+      <Text tone="ash">{t('house.how')}</Text>
+      <View className="gap-1">
+        <Text role="heading" aria-level={2} size="step" weight="bold">
+          {t('house.works')}
+        </Text>
+        {works.length === 0 && <Text tone="ash">{t('house.worksNothing')}</Text>}
+        {works.map((one) => (
+          <Text key={one}>{t(`house.worksWords.${one}`)}</Text>
+        ))}
+        {canCook && <Text weight="semi">{t('house.canCook')}</Text>}
+      </View>
+      <Text role="heading" aria-level={2} size="step" weight="bold">
+        {t('house.before')}
+      </Text>
+      <View role="list" className="gap-2">
+        {steps.map(({ step, isDone, isNeeded }) => (
+          <View key={step} role="listitem">
+            <Button
+              label={t(`house.steps.${step}`)}
+              detail={isDone ? t('house.done') : isNeeded ? t('house.needed') : t('house.later')}
+              onPress={() => router.push(WHERE[step])}
+            />
+          </View>
+        ))}
+      </View>
+      <Text tone="ash">{t('house.caution')}</Text>
+      {canCook && <View className="hidden md:flex">{toLine}</View>}
+    </HousePage>
+  )
+}
+
+function useKitchenParts(): { parts: KitchenParts | null; error: Error | null; refetch: () => void } {
+  const kitchen = useKitchen()
+  const house = useRiceHouse()
+  const book = useDishes()
+  const { lots } = useLots()
+  const refetch = () => void Promise.all([kitchen.refetch(), house.refetch(), book.refetch()])
+  if (!kitchen.data || !house.data || !book.data)
+    return { parts: null, error: kitchen.error ?? house.error ?? book.error, refetch }
+  const { stations, staff, tools, waves } = kitchen.data
+  const parts = {
+    owners: staff.filter(({ role }) => role === 'owner').length,
+    cooks: staff.filter(({ role }) => isAtLine(role)).length,
+    stations: stations.length,
+    stationsWithPlate: stations.filter(({ heat }) => heat !== undefined).length,
+    vessels: house.data.vessels.length,
+    coldPlaces: house.data.places.filter(({ kind }) => kind === 'fridge' || kind === 'freezer').length,
+    ladles: tools.ladles.length,
+    dishes: book.data.dishes.length,
+    lots: lots?.length ?? 0,
+    waves: waves.spans.length,
+  }
+  return { parts, error: null, refetch }
+}

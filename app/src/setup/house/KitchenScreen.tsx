@@ -1,0 +1,180 @@
+import type { Kitchen } from 'contract/kitchen'
+import { KitchenHead } from 'contract/house'
+import { MEASURE_SYSTEMS } from 'core/measure/units'
+import { useState } from 'react'
+import { useFieldArray } from 'react-hook-form'
+import { View } from 'react-native'
+import { z } from 'zod'
+import { useMay } from '../../people/me'
+import { Button } from '../../ui/Button'
+import { FormField } from '../../ui/form/FormField'
+import { useValidForm } from '../../ui/form/useValidForm'
+import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
+import { Loading, Problem, useProblemSentence } from '../../ui/states'
+import { Text } from '../../ui/Text'
+import { toast } from '../../ui/Toast'
+import { useWords } from '../../words/i18n'
+import { RuleSetSection } from '../RuleSetSection'
+import { useKitchen } from '../useKitchen'
+import { figure } from './figures'
+import { HousePage } from './HousePage'
+import { useSaveHead, useSaveTools } from './useHouse'
+
+/** What the kitchen is called and where it is, its rules, and what it measures with. */
+export function KitchenScreen() {
+  const t = useWords('setup')
+  const kitchen = useKitchen()
+  return (
+    <HousePage title={t('house.head.title')}>
+      {kitchen.data ? (
+        <>
+          <HeadForm kitchen={kitchen.data} />
+          <RuleSetSection kitchen={kitchen.data} />
+          <ToolsForm kitchen={kitchen.data} />
+        </>
+      ) : kitchen.error ? (
+        <Problem error={kitchen.error} onRetry={() => void kitchen.refetch()} />
+      ) : (
+        <Loading what={t('loading')} />
+      )}
+    </HousePage>
+  )
+}
+
+function HeadForm({ kitchen }: { kitchen: Kitchen }) {
+  const t = useWords('setup')
+  const mayChange = useMay('rules')
+  const { shape } = KitchenHead
+  const schema = z.object({
+    name: z.string().trim().min(1, t('house.head.name')).max(120),
+    timeZone: z
+      .string()
+      .trim()
+      .refine((zone) => shape.timeZone.safeParse(zone).success, t('house.head.timeZoneFault')),
+    locale: z
+      .string()
+      .trim()
+      .refine((tag) => shape.locale.safeParse(tag).success, t('house.head.localeFault')),
+    currency: z
+      .string()
+      .trim()
+      .regex(/^[A-Z]{3}$/, t('house.head.currencyFault')),
+  })
+  const { name, timeZone, locale, currency } = kitchen
+  const form = useValidForm(schema, { name, timeZone, locale, currency })
+  const save = useSaveHead()
+  const problem = useProblemSentence(save.error)
+  return (
+    <View className="gap-2">
+      {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
+      <FormField control={form.control} name="name" label={t('house.head.name')} maxLength={120} />
+      <FormField control={form.control} name="timeZone" label={t('house.head.timeZone')} maxLength={64} />
+      {form.watch('timeZone') !== timeZone && <Text tone="ash">{t('house.head.zoneChanged')}</Text>}
+      <FormField control={form.control} name="locale" label={t('house.head.locale')} maxLength={35} />
+      <FormField control={form.control} name="currency" label={t('house.head.currency')} maxLength={3} />
+      {mayChange && (
+        <Button
+          label={t('house.head.save')}
+          isBusy={save.isPending}
+          onPress={() =>
+            void form.handleSubmit((head) =>
+              save.mutate(head, {
+                onSuccess: () => {
+                  toast(t('house.head.saved'))
+                  form.reset(head)
+                },
+              }),
+            )()
+          }
+        />
+      )}
+    </View>
+  )
+}
+
+function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
+  const t = useWords('setup')
+  const { tools } = kitchen
+  const [system, setSystem] = useState(tools.system)
+  const schema = z.object({
+    ladles: z.array(
+      z.object({
+        name: z.string().trim().min(1, t('house.head.ladleName')).max(60),
+        volumeML: figure(5, 2000, t('house.head.ladleFault')),
+      }),
+    ),
+    scaleG: figure(0.1, 50, t('house.head.scaleFault')),
+  })
+  const typed = {
+    ladles: tools.ladles.map(({ name, volumeML }) => ({ name, volumeML: String(volumeML) })),
+    scaleG: String(tools.scaleResolutionG),
+  }
+  const form = useValidForm(schema, typed)
+  const ladles = useFieldArray({ control: form.control, name: 'ladles' })
+  const save = useSaveTools()
+  const problem = useProblemSentence(save.error)
+  return (
+    <View className="mt-4 gap-2 border-t border-edge pt-3">
+      {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
+      <Text tone="ash">{t('house.head.system')}</Text>
+      <OneOf
+        name={t('house.head.system')}
+        of={MEASURE_SYSTEMS}
+        chosen={system}
+        words={(one) => t(`systems.${one}`)}
+        onChoose={setSystem}
+      />
+      <Text role="heading" aria-level={2} size="step" weight="bold">
+        {t('house.head.ladles')}
+      </Text>
+      {ladles.fields.map((field, i) => (
+        <View key={field.id} className="flex-row items-start gap-2">
+          <FormField
+            control={form.control}
+            name={`ladles.${i}.name`}
+            label={t('house.head.ladleName')}
+            maxLength={60}
+            className="flex-1"
+          />
+          <FormField
+            control={form.control}
+            name={`ladles.${i}.volumeML`}
+            label={t('house.head.ladleML')}
+            inputMode="decimal"
+            className="w-28"
+          />
+          <Button
+            size="body"
+            label="−"
+            accessibleName={t('house.head.removeLadle', { name: form.watch(`ladles.${i}.name`) })}
+            className="mt-[22px] w-14"
+            onPress={() => ladles.remove(i)}
+          />
+        </View>
+      ))}
+      <Button size="body" label={t('house.head.addLadle')} onPress={() => ladles.append({ name: '', volumeML: '' })} />
+      <FormField control={form.control} name="scaleG" label={t('house.head.scale')} inputMode="decimal" />
+      <Button
+        label={t('house.head.saveTools')}
+        isBusy={save.isPending}
+        onPress={() =>
+          void form.handleSubmit(({ ladles: kept, scaleG }) =>
+            save.mutate(
+              { ...tools, system, ladles: kept, scaleResolutionG: scaleG },
+              {
+                onSuccess: () => {
+                  toast(t('house.head.saved'))
+                  form.reset({
+                    ladles: kept.map((one) => ({ ...one, volumeML: String(one.volumeML) })),
+                    scaleG: String(scaleG),
+                  })
+                },
+              },
+            ),
+          )()
+        }
+      />
+    </View>
+  )
+}

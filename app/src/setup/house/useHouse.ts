@@ -1,0 +1,66 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { DishList } from 'contract/dish'
+import {
+  KitchenMade,
+  SketchList,
+  type KitchenHead,
+  type NewKitchen,
+  type PlaceDraft,
+  type StationDraft,
+  type VesselDraft,
+} from 'contract/house'
+import { Kitchen } from 'contract/kitchen'
+import { RiceHouse } from 'contract/riceHouse'
+import { getJson, sendJson } from '../../device/http'
+
+/** A change of the kitchen; what comes back is shown at once. */
+function useKitchenChange<Body>(send: (body: Body) => Promise<Kitchen>) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: send,
+    onSuccess: (kitchen) => {
+      queries.setQueryData(['kitchen'], kitchen)
+      void queries.invalidateQueries({ queryKey: ['kitchen'] })
+    },
+  })
+}
+
+export const useSaveHead = () =>
+  useKitchenChange((head: KitchenHead) => sendJson('PUT', '/kitchen/head', head, Kitchen))
+export const useSaveTools = () =>
+  useKitchenChange((tools: Kitchen['tools']) => sendJson('PUT', '/kitchen/tools', tools, Kitchen))
+export const useSaveStation = () =>
+  useKitchenChange(({ id, draft }: { id: string | null; draft: StationDraft }) =>
+    id === null
+      ? sendJson('POST', '/kitchen/stations', draft, Kitchen)
+      : sendJson('PUT', `/kitchen/stations/${id}`, draft, Kitchen),
+  )
+export const useRemoveStation = () =>
+  useKitchenChange((id: string) => sendJson('DELETE', `/kitchen/stations/${id}`, undefined, Kitchen))
+
+/** A change of pots and places. */
+function useRiceChange<Body>(send: (body: Body) => Promise<RiceHouse>) {
+  const queries = useQueryClient()
+  return useMutation({ mutationFn: send, onSuccess: () => queries.invalidateQueries({ queryKey: ['rice'] }) })
+}
+export const useSaveVessel = () =>
+  useRiceChange(({ id, draft }: { id: string; draft: VesselDraft }) =>
+    sendJson('PUT', `/rice/vessels/${id}`, draft, RiceHouse),
+  )
+export const useSavePlace = () =>
+  useRiceChange(({ id, draft }: { id: string; draft: PlaceDraft }) =>
+    sendJson('PUT', `/rice/places/${id}`, draft, RiceHouse),
+  )
+export const useRemoveThing = () => useRiceChange((path: string) => sendJson('DELETE', path, undefined, RiceHouse))
+
+export const useSketches = () =>
+  useQuery({ queryKey: ['sketches'], queryFn: ({ signal }) => getJson('/sketches', SketchList, signal) })
+export function useTakeSketch() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (dishId: string) => sendJson('POST', '/sketches', { dishId }, DishList),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['book'] }),
+  })
+}
+export const useBeginKitchen = () =>
+  useMutation({ mutationFn: (draft: NewKitchen) => sendJson('POST', '/kitchens', draft, KitchenMade) })
