@@ -90,6 +90,32 @@ test('rule set, readings and the timetable of waves', async () => {
   expect(await read('/kitchen')).toEqual(before)
 })
 
+test('the house: name, tools, stations, pots and places are taken as they were read', async () => {
+  const before = await read<{
+    name: string
+    timeZone: string
+    locale: string
+    currency: string
+    tools: object
+    stations: { id: string; name: string; kind: string; powerW: number | null; capPortions: number }[]
+  }>('/kitchen')
+  const { name, timeZone, locale, currency, tools, stations } = before
+  await put('/kitchen/head', { name, timeZone, locale, currency })
+  await put('/kitchen/tools', tools)
+  for (const one of stations)
+    await put(`/kitchen/stations/${one.id}`, {
+      name: one.name,
+      kind: one.kind,
+      powerW: one.powerW,
+      capPortions: one.capPortions,
+    })
+  expect(await read('/kitchen')).toEqual(before)
+  const house = await read<{ vessels: Record<string, unknown>[]; places: Record<string, unknown>[] }>('/rice/house')
+  for (const { id, loadsWeighed: _loads, ...vessel } of house.vessels) await put(`/rice/vessels/${String(id)}`, vessel)
+  for (const { id, ...place } of house.places) await put(`/rice/places/${String(id)}`, place)
+  expect(await read('/rice/house')).toEqual(house)
+})
+
 test('people and devices: what was read is taken back', async () => {
   const { people } = await read<{ people: { id: string; name: string; role: string }[] }>('/people')
   for (const { id, name, role } of people) await put(`/people/${id}`, { name, role })
@@ -112,8 +138,11 @@ test('every address that takes a change in place is tried here', async () => {
       '/api/dishes/{id}',
       '/api/feed',
       '/api/ingredients/{id}',
+      '/api/kitchen/head',
       '/api/kitchen/readings',
       '/api/kitchen/rule-set',
+      '/api/kitchen/stations/{id}',
+      '/api/kitchen/tools',
       '/api/kitchen/waves',
       '/api/line/order',
       '/api/me/pin',
@@ -124,7 +153,9 @@ test('every address that takes a change in place is tried here', async () => {
       '/api/probe',
       '/api/recipes/{id}',
       '/api/rice/house',
+      '/api/rice/places/{id}',
       '/api/rice/plan/{day}',
+      '/api/rice/vessels/{id}',
       '/api/stations/{id}/plate',
       '/api/styles',
     ].sort(),

@@ -46,7 +46,7 @@ export async function insertPerson(
 ): Promise<void> {
   await connection.execute(
     `INSERT INTO staff (kitchen_id, id, name, role, position)
-     SELECT ?, ?, ?, ?, COALESCE(MAX(position) + 1, 0) FROM staff WHERE kitchen_id = ?`,
+     SELECT ?, ?, ?, ?, last.next FROM (SELECT COALESCE(MAX(position) + 1, 0) AS next FROM staff WHERE kitchen_id = ?) AS last`,
     [kitchenId, id, name, role, kitchenId],
   )
 }

@@ -81,7 +81,7 @@ export async function saveVessel(
 ): Promise<void> {
   await connection.execute(
     `INSERT INTO rice_vessel (kitchen_id, id, name, method, volume_l, count, steam_g_per_min, loads_weighed, position)
-     SELECT ?, ?, ?, ?, ?, ?, ?, 0, COALESCE(MAX(position) + 1, 0) FROM rice_vessel WHERE kitchen_id = ?
+     SELECT ?, ?, ?, ?, ?, ?, ?, 0, last.next FROM (SELECT COALESCE(MAX(position) + 1, 0) AS next FROM rice_vessel WHERE kitchen_id = ?) AS last
      ON DUPLICATE KEY UPDATE name = VALUES(name), method = VALUES(method), volume_l = VALUES(volume_l),
        count = VALUES(count), steam_g_per_min = VALUES(steam_g_per_min)`,
     [kitchenId, id, name, method, volumeL, count, steamGPerMin, kitchenId],
@@ -96,7 +96,7 @@ export async function savePlace(
 ): Promise<void> {
   await connection.execute(
     `INSERT INTO rice_place (kitchen_id, id, name, kind, air_temp_c, trays, position)
-     SELECT ?, ?, ?, ?, ?, ?, COALESCE(MAX(position) + 1, 0) FROM rice_place WHERE kitchen_id = ?
+     SELECT ?, ?, ?, ?, ?, ?, last.next FROM (SELECT COALESCE(MAX(position) + 1, 0) AS next FROM rice_place WHERE kitchen_id = ?) AS last
      ON DUPLICATE KEY UPDATE name = VALUES(name), kind = VALUES(kind), air_temp_c = VALUES(air_temp_c),
        trays = VALUES(trays)`,
     [kitchenId, id, name, kind, airTempC, trays, kitchenId],

@@ -75,7 +75,7 @@ export async function saveStation(
 ): Promise<void> {
   await connection.execute(
     `INSERT INTO station (kitchen_id, id, name, kind, power_w, cap_portions, position)
-     SELECT ?, ?, ?, ?, ?, ?, COALESCE(MAX(position) + 1, 0) FROM station WHERE kitchen_id = ?
+     SELECT ?, ?, ?, ?, ?, ?, last.next FROM (SELECT COALESCE(MAX(position) + 1, 0) AS next FROM station WHERE kitchen_id = ?) AS last
      ON DUPLICATE KEY UPDATE name = VALUES(name), kind = VALUES(kind), power_w = VALUES(power_w),
        cap_portions = VALUES(cap_portions)`,
     [kitchenId, id, name, kind, powerW, capPortions, kitchenId],
