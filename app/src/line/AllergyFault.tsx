@@ -1,6 +1,8 @@
 import type { Kitchen } from 'contract/kitchen'
 import { leadIdsOf } from 'contract/kitchen'
 import { View } from 'react-native'
+import { usePersonId } from '../people/me'
+import { WhoButton } from '../people/WhoButton'
 import { HoldButton } from '../ui/HoldButton'
 import { Notice } from '../ui/Notice'
 import { useWords } from '../words/i18n'
@@ -16,7 +18,8 @@ export function AllergyFault(props: { fault: DraftFault; kitchen: Kitchen; onAll
     allergen: name(`allergens.${fault.allergen}`),
     components: fault.components.join(', '),
   }
-  const leads = kitchen.staff.filter((one) => leadIdsOf(kitchen).includes(one.id))
+  const personId = usePersonId()
+  const lead = kitchen.staff.find(({ id }) => id === personId && leadIdsOf(kitchen).includes(id))
   return (
     <View role="alert" className="gap-2">
       <Notice kind="allergy" title={t(`add.fault.${fault.kind}`, words)}>
@@ -24,16 +27,17 @@ export function AllergyFault(props: { fault: DraftFault; kitchen: Kitchen; onAll
       </Notice>
       {fault.kind === 'may' && (
         <View className="flex-row flex-wrap gap-2">
-          {leads.map((lead) => (
+          {lead ? (
             <HoldButton
-              key={lead.id}
               kind="plain"
               label={t('add.leadTakesOn', { lead: lead.name })}
               detail={t('add.leadHold')}
               className="flex-1"
               onHeld={() => onAllowed(lead.id)}
             />
-          ))}
+          ) : (
+            <WhoButton />
+          )}
         </View>
       )}
     </View>

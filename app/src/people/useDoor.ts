@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Me } from 'contract/people'
 import { useEffect } from 'react'
 import { getJson, NotLetIn, onNotLetIn, sendJson } from '../device/http'
-import { noteMe, useMe } from './me'
+import { currentMe, noteMe, useMe } from './me'
 
 const ME = ['people', 'me']
 
@@ -34,6 +34,9 @@ function useAtDoor<Body>(path: string) {
   return useMutation({
     mutationFn: (body: Body) => sendJson('POST', path, body, Me),
     onSuccess: (now) => {
+      // What was seen of another kitchen is not this one's.
+      const before = currentMe()
+      if (before && before.kitchen.id !== now.kitchen.id) queries.clear()
       noteMe(now)
       queries.setQueryData(ME, now)
       void queries.invalidateQueries()

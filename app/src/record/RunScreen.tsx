@@ -8,6 +8,7 @@ import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Loading, Problem } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
+import { nameOfStaff } from '../people/nameOfStaff'
 import { Text } from '../ui/Text'
 import { formatDay, formatLate, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -49,7 +50,7 @@ function RunPage({ run, csv }: { run: Run; csv: React.ReactNode }) {
   const portions = run.parts.reduce((sum, part) => sum + part.portions, 0)
   const numbers = [...new Set(run.parts.map((part) => part.ticketNumber))]
   const station = kitchen?.stations.find((one) => one.id === run.stationId)?.name ?? run.stationId
-  const cook = kitchen?.staff.find((one) => one.id === run.cookId)?.name ?? t('noCook')
+  const cook = nameOfStaff(kitchen, run.cookId) ?? t('noCook')
   const lateS = record.lateS
   const about = [
     `${formatDay(run.firedAtMs, zone)} ${formatTimeS(run.firedAtMs, zone)}`,

@@ -12,6 +12,7 @@ import { Frame } from '../ui/Frame'
 import { PageHeading } from '../ui/PageHeading'
 import { Pick } from '../ui/Pick'
 import { Empty, Loading, Problem } from '../ui/states'
+import { nameOfStaff } from '../people/nameOfStaff'
 import { DataTable } from '../ui/table/DataTable'
 import { Text } from '../ui/Text'
 import { formatDay } from '../words/format'
@@ -39,7 +40,7 @@ export function WideRecord() {
     () =>
       runColumns(t, zone, {
         station: (id) => nameOf(kitchen?.stations, id),
-        cook: (id) => (id === null ? t('noCook') : nameOf(kitchen?.staff, id)),
+        cook: (id) => nameOfStaff(kitchen, id) ?? t('noCook'),
       }),
     [t, zone, kitchen],
   )

@@ -12,7 +12,7 @@ import { toast } from '../../ui/Toast'
 import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
-import { nameOfStaff } from './nameOfStaff'
+import { nameOfStaff } from '../../people/nameOfStaff'
 import { useAside, useDecideAside } from './usePeople'
 
 const KINDS = ['tickets', 'runs', 'rice', 'mise', 'line', 'stations', 'tastings'] as const

@@ -10,7 +10,7 @@ import { Text } from '../../ui/Text'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
-import { nameOfStaff } from './nameOfStaff'
+import { nameOfStaff } from '../../people/nameOfStaff'
 import { useChanges } from './usePeople'
 
 /** Who changed what answers for safety or money, newest first; for owners. Nobody can edit it. */

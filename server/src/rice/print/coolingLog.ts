@@ -43,12 +43,13 @@ export function loggedReadings({ state }: LoggedLot): LoggedReading[] {
 
 /** Who said something: a person by name where the device knew one, else the device. */
 export const whoOf = (
-  { staff }: Pick<Kitchen, 'staff'>,
+  { staff, formerStaff = [] }: Pick<Kitchen, 'staff' | 'formerStaff'>,
   event: Pick<LoggedEvent['event'], 'staffId' | 'deviceId'>,
-): string => staff.find((one) => one.id === event.staffId)?.name ?? `device ${event.deviceId.slice(0, 8)}`
+): string =>
+  [...staff, ...formerStaff].find((one) => one.id === event.staffId)?.name ?? `device ${event.deviceId.slice(0, 8)}`
 
 /** The cooling log as CSV (RFC 4180), a line a reading, struck-out ones too, every lot at least once; times in UTC. */
-export function coolingLogCsv(logged: readonly LoggedLot[], kitchen: Pick<Kitchen, 'staff'>): string {
+export function coolingLogCsv(logged: readonly LoggedLot[], kitchen: Pick<Kitchen, 'staff' | 'formerStaff'>): string {
   const lines = logged.flatMap((one) => {
     const { lot, state } = one
     const head = [

@@ -54,7 +54,11 @@ export async function coolingDaySheet(
       )
       sheet.write(`${ruleSet.toUpperCase()}: ${steps.join(', ')}`, {})
     }
-    sheet.write(`Outcome: ${outcome(one)}${state.isAccepted ? ', accepted by the lead' : ''}`, { bold: true })
+    const accepted = lot.events.findLast(({ kind }) => kind === 'accepted')
+    const by = state.isAccepted && accepted?.kind === 'accepted' ? accepted : null
+    sheet.write(`Outcome: ${outcome(one)}${by ? `, accepted by ${whoOf(kitchen, by)}: ${by.reason}` : ''}`, {
+      bold: true,
+    })
   }
   sheet.signatures(['Logged by', 'Checked by'])
   return pdf.save()

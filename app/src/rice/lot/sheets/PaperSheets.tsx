@@ -11,6 +11,7 @@ import { Sheet } from '../../../ui/Sheet'
 import { useProblemSentence } from '../../../ui/states'
 import { toast } from '../../../ui/Toast'
 import { Text } from '../../../ui/Text'
+import { nameOfStaff } from '../../../people/nameOfStaff'
 import { formatDay, formatMassG, formatTime } from '../../../words/format'
 import { useWords } from '../../../words/i18n'
 import { useLotSays } from '../lotSays'
@@ -111,7 +112,7 @@ export function LogSheet(props: SheetProps) {
   const { lot, state } = shown
   const when = (ms: number) => `${formatDay(ms, kitchen.timeZone)} ${formatTime(ms, kitchen.timeZone)}`
   const who = (event: { staffId?: string | null | undefined }) =>
-    kitchen.staff.find((one) => one.id === event.staffId)?.name ?? t('lot.someone')
+    nameOfStaff(kitchen, event.staffId ?? null) ?? t('lot.someone')
   const whyOf = ({ why, struckBy }: LoggedEvent) =>
     why === null
       ? ''
