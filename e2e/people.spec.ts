@@ -16,7 +16,7 @@ async function pairSecond(browser: Browser, kitchen: Kitchen, code: string, view
   await expect(page.getByText('The code is not known, was used or is over.')).toBeVisible()
   await page.getByLabel('Code').fill(code.toLowerCase())
   await page.getByRole('button', { name: 'Let it in' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Line')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('17 portions')
   return page
 }
 

@@ -1,5 +1,6 @@
 import type { Run } from 'contract/run'
 import { View } from 'react-native'
+import { WhoButton } from '../people/WhoButton'
 import { Text } from '../ui/Text'
 import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -29,6 +30,7 @@ export function RunHead({ run, cook, stationName }: { run: Run; cook: Cook; stat
           {about.join(' · ')}
         </Text>
       </View>
+      {!isRehearsed && <WhoButton className="max-w-[88px] items-start" />}
       <View className="items-end">
         {cook.state.endedMs === null && <Countdown untilMs={cook.state.upMs} mayPass={false} size="title" />}
         <Text size="small" tone="ash" stretch="narrow">
