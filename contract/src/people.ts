@@ -87,7 +87,6 @@ export const AUDITED = [
   'devicePaired',
   'deviceShutOut',
   'recovered',
-  'restored',
   'asideTaken',
   'asideLeft',
 ] as const

@@ -136,7 +136,6 @@ export const people = {
       devicePaired: 'Device let in',
       deviceShutOut: 'Device shut out',
       recovered: 'Owner’s code on paper used',
-      restored: 'Restored',
       asideTaken: 'Kept for the lead: taken',
       asideLeft: 'Kept for the lead: left',
     },

@@ -52,7 +52,6 @@ const putPin = onlyFor('rehearse', {
 const recover = onlyFor('read', {
   method: 'post',
   path: '/me/recover',
-  middleware: [limitTries()] as const,
   request: { body: jsonBody(Recover) },
   responses: {
     200: json(Recovery, 'The owner has a new PIN and is signed in; the old code is used up, this is the next'),
