@@ -23,6 +23,8 @@ const Command = z.discriminatedUnion('do', [
   z.object({ do: z.literal('close') }),
 ])
 const { OKAZU_DB_SOCKET: socketPath } = z.object({ OKAZU_DB_SOCKET: z.string().min(1) }).parse(process.env)
+/** Tests let days pass: their owner's shift does not end meanwhile. */
+const LONG_SHIFT_MS = 30 * 86_400_000
 const MIGRATIONS = new URL('src/db/migrations/', SERVER_FOLDER)
 const log = pino({ level: 'error' }, pino.destination(2))
 /** The port, and tokens of two devices at which the owner is signed in: one for pages, one for a program. */
@@ -63,8 +65,8 @@ async function answer(command: z.infer<typeof Command>): Promise<Answer> {
       log.level = 'error'
       return {
         port: server.port,
-        token: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Owner'),
-        programToken: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Program'),
+        token: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Owner', clock.now() + LONG_SHIFT_MS),
+        programToken: await letIn(pool, kitchenId, 'odalys', clock.now(), 'Program', clock.now() + LONG_SHIFT_MS),
       }
     }
     case 'close':

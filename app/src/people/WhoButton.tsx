@@ -6,7 +6,7 @@ import { useMe } from './me'
 import { PersonSheet } from './PersonSheet'
 
 /** Who is at this device; a tap changes it. */
-export function WhoButton({ className = '' }: { className?: string }) {
+export function WhoButton({ className = '', isOnChannel = false }: { className?: string; isOnChannel?: boolean }) {
   const t = useWords('people')
   const me = useMe()
   const [isOpen, setIsOpen] = useState(false)
@@ -19,11 +19,17 @@ export function WhoButton({ className = '' }: { className?: string }) {
         onPress={() => setIsOpen(true)}
         className={`ring-focus min-h-14 min-w-14 justify-center active:bg-ground ${className}`}
       >
-        <Text weight="semi" stretch="slim" numberOfLines={1} className="self-start border-b-2 border-ash">
+        <Text
+          weight="semi"
+          stretch="slim"
+          tone={isOnChannel ? 'channel' : 'rice'}
+          numberOfLines={1}
+          className="self-start border-b-2 border-ash"
+        >
           {name}
         </Text>
         {me?.person && (
-          <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
+          <Text size="small" tone={isOnChannel ? 'quiet' : 'ash'} stretch="slim" numberOfLines={1}>
             {t(`who.roles.${me.person.role}`)}
           </Text>
         )}

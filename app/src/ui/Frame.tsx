@@ -64,7 +64,7 @@ function Rail({ stage }: { stage: Stage }) {
         />
       ))}
       <View className="flex-1" />
-      <WhoButton className="mb-3 border-t border-edge px-3 pt-2" />
+      <WhoButton isOnChannel className="mb-3 border-t border-edge px-3 pt-2" />
     </View>
   )
 }
