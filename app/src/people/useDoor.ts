@@ -18,7 +18,6 @@ export function useDoor(): boolean | null {
       return now
     },
     retry: (count, failure) => !(failure instanceof NotLetIn) && count < 2,
-    meta: { isNotKept: true },
   })
   useEffect(() => onNotLetIn(() => void queries.invalidateQueries({ queryKey: ME })), [queries])
   const isOut = error instanceof NotLetIn

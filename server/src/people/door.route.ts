@@ -14,7 +14,7 @@ import { noteChange } from './audit.sql'
 import { insertDevice, takePairingCode } from './devices.sql'
 import { byOf, notPaired, onlyFor, SESSION_COOKIE } from './onlyFor'
 import { findPerson, findRecovery, lockOwners, lockTries, savePinHash, saveRecovery, saveTries } from './people.sql'
-import { digest, hashSecret, isSecret, newCode, newToken, plainCode } from './secrets'
+import { digest, hashSecret, isSecret, newRecoveryCode, newToken, plainCode } from './secrets'
 import { findSession, openSession } from './sessions.sql'
 
 const YEAR_S = 365 * 86_400
@@ -61,7 +61,7 @@ const recover = onlyFor('read', {
 /** The way in: devices by a code, people by a PIN, an owner by the code on paper. */
 export const doorRoutes = newRouter()
   .openapi(pair, async (c) => {
-    const { pool, now, kitchenOf } = { ...c.var.kitchen, kitchenOf: c.var.kitchenOf }
+    const { pool, now } = c.var.kitchen
     const { code, name, place } = c.req.valid('json')
     const token = newToken()
     const nowMs = Math.round(now())
@@ -76,7 +76,7 @@ export const doorRoutes = newRouter()
       await announce(connection, taken.kitchenId, nowMs, [{ topic: 'people', key: '' }])
       return taken.kitchenId
     })
-    kitchenOf(kitchenId).changed()
+    c.var.kitchenOf(kitchenId).changed()
     return c.json(await meWith(c, token), 201)
   })
   .openapi(getMe, (c) => c.json(meOf(c), 200))
@@ -109,7 +109,7 @@ export const doorRoutes = newRouter()
     const kept = await findRecovery(pool, kitchenId)
     if (kept === null || !(await isSecret(plainCode(code), kept))) throw codeWrong()
     const hash = await hashSecret(pin)
-    const next = newCode(RECOVERY_GROUPS)
+    const next = newRecoveryCode()
     const nextHash = await hashSecret(plainCode(next))
     const ownerId = await inTransaction(pool, async (connection) => {
       const [owner] = await lockOwners(connection, kitchenId)
@@ -122,9 +122,6 @@ export const doorRoutes = newRouter()
     await begin(c, await findPerson(pool, kitchenId, ownerId))
     return c.json({ code: next }, 200)
   })
-
-/** Five groups of four signs: a hundred bits, to be written on paper. */
-export const RECOVERY_GROUPS = 5
 
 const codeWrong = () =>
   new Problem('code-wrong', { detail: 'the code is not known, was used or is over: ask the owner for another one' })

@@ -46,7 +46,7 @@ export const mayOnly =
   }
 
 /** The session that a request comes with: a browser's cookie, or a program's bearer token. @throws {Problem} not-paired */
-export async function enter(c: Context<RequestEnv>): Promise<Session> {
+async function enter(c: Context<RequestEnv>): Promise<Session> {
   const token = getCookie(c, SESSION_COOKIE) ?? c.req.header('authorization')?.replace(/^Bearer /i, '')
   const { pool, now } = c.var.kitchen
   const session = token ? await findSession(pool, digest(token), now()) : null
@@ -81,6 +81,7 @@ async function mightThen(c: Context<RequestEnv>, session: Session, action: Actio
 async function setAside(c: Context<RequestEnv>, session: Session): Promise<void> {
   const { pool, now } = c.var.kitchen
   const body = await c.req.text()
+  if (body === '') return
   const path = c.req.path.replace(/^\/api/, '')
   const { device, person, kitchen } = session
   await keepAside(pool, kitchen.id, { deviceId: device.id, staffId: person?.id ?? null, path, body }, now())
@@ -95,7 +96,7 @@ export async function spokenBy(c: Context<RequestEnv>, action: Action, atMs: num
   const { id: staffId = null, role = null } = session.person ?? {}
   // What a lead takes of what was kept aside is said in the lead's own name.
   const isTaken = c.req.query('taken') !== undefined && may(role, 'decide')
-  const isOfNow = isTaken || atMs >= session.startedAtMs
+  const isOfNow = isTaken || (session.person !== null && atMs >= session.startedAtMs)
   const then = isOfNow ? undefined : await findSpeaker(kitchen.pool, kitchen.kitchenId, session.device.id, atMs)
   const speaker = then ?? { staffId, role }
   if (!may(speaker.role, action) || speaker.staffId === null) throw keptAside()

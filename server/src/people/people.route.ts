@@ -9,7 +9,6 @@ import { json, jsonBody, newRouter, type RequestEnv } from '../http/context'
 import { Problem } from '../http/problems'
 import { freeId } from '../setup/freeId'
 import { noteChange } from './audit.sql'
-import { RECOVERY_GROUPS } from './door.route'
 import { byOf, onlyFor } from './onlyFor'
 import {
   changePerson,
@@ -22,7 +21,7 @@ import {
   savePinHash,
   saveRecovery,
 } from './people.sql'
-import { digest, hashSecret, newCode, newToken, plainCode } from './secrets'
+import { digest, hashSecret, newRecoveryCode, newToken, plainCode } from './secrets'
 import { devicesOfPerson, openSession } from './sessions.sql'
 
 const params = z.object({ id: Slug })
@@ -118,7 +117,7 @@ export const peopleRoutes = newRouter()
     return c.json({ people: await listPeople(c.var.kitchen.pool, c.var.kitchen.kitchenId) }, 200)
   })
   .openapi(postRecovery, async (c) => {
-    const code = newCode(RECOVERY_GROUPS)
+    const code = newRecoveryCode()
     const hash = await hashSecret(plainCode(code))
     await change(c, async (connection, { kitchenId, nowMs }) => {
       await saveRecovery(connection, kitchenId, hash)

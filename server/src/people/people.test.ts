@@ -79,6 +79,36 @@ describe('what was said', () => {
     expect(codeOf(await as(tam, 'POST', `/runs/${run.id}/events`, { events: [later] }))).toBe('kept-aside')
   })
 
+  test('before the shift ended by itself is still the person’s when it comes the next morning', async () => {
+    const bram = await kitchen.letIn('bram')
+    const run = Run.parse((await as(bram, 'POST', '/runs', fireOf([await place()], 'ring-a', now()))).json)
+    const then = eventOf(run, now() + 1000, { kind: 'handsFree', on: false })
+    const washed = {
+      id: newId(),
+      stationId: 'ring-b',
+      kind: 'washed',
+      deviceId: 'phone',
+      staffId: null,
+      atMs: then.atMs,
+    }
+    kitchen.clock.moveToMs(now() + 17 * 60 * MIN_MS)
+    expect(Me.parse((await as(bram, 'GET', '/me')).json).person).toBeNull()
+    expect((await as(bram, 'POST', '/stations/ring-b/events', { events: [washed] })).status).toBe(200)
+    const late = { ...washed, id: newId(), atMs: now() }
+    expect(codeOf(await as(bram, 'POST', '/stations/ring-b/events', { events: [late] }))).toBe('kept-aside')
+  })
+
+  test('nothing at all is refused and not kept, so that the list can always be read', async () => {
+    const tam = await kitchen.letIn('tam')
+    const ticket = await place()
+    const answer = await kitchen.app.request(`/api/tickets/${ticket.id}/events`, {
+      method: 'POST',
+      headers: { authorization: `Bearer ${tam}` },
+    })
+    expect(answer.status).toBe(403)
+    expect(AsideList.parse((await send(kitchen.app, 'GET', '/kept-aside')).json).aside).toEqual([])
+  })
+
   test('by somebody who might not is kept once; a lead takes it in their own name, or leaves it', async () => {
     const tam = await kitchen.letIn('tam')
     const [first, second] = [await place(), await place()]

@@ -34,12 +34,16 @@ export const digest = (text: string): string => createHash('sha256').update(text
 /** Letters and figures that are not taken for one another on paper. */
 const CLEAR_SIGNS = '23456789ABCDEFGHJKMNPQRSTVWXYZ'
 const GROUP = 4
+const RECOVERY_GROUPS = 5
 
-/** A code to be read off a screen or paper: groups of four, five bits a sign. */
+/** A code to be read off a screen or paper: groups of four, nearly five bits a sign. */
 export function newCode(groups: number): string {
   const group = () => Array.from({ length: GROUP }, () => CLEAR_SIGNS[randomInt(CLEAR_SIGNS.length)]).join('')
   return Array.from({ length: groups }, group).join('-')
 }
+
+/** The owner's code on paper: five groups of four signs, nearly a hundred bits. */
+export const newRecoveryCode = (): string => newCode(RECOVERY_GROUPS)
 
 /** A code as it was meant, however it was typed. */
 export const plainCode = (typed: string): string => typed.toUpperCase().replace(/[^0-9A-Z]/g, '')

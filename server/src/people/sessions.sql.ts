@@ -69,7 +69,9 @@ async function isNewestUsed(db: Db, kitchenId: string, deviceId: string): Promis
   return rows[0]?.['isUsed'] !== 0
 }
 
-/** Who was signed in at a device at an instant; undefined where it was not let in yet. */
+/**
+ * Who was signed in at a device at an instant, nobody once the shift was over; undefined where it was not let in yet.
+ */
 export async function findSpeaker(
   db: Db,
   kitchenId: string,
@@ -77,11 +79,14 @@ export async function findSpeaker(
   atMs: number,
 ): Promise<{ staffId: string | null; role: Role | null } | undefined> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT staff_id AS staffId, role FROM device_session WHERE kitchen_id = ? AND device_id = ? AND started_at_ms <= ?
-      ORDER BY started_at_ms DESC LIMIT 1`,
+    `SELECT staff_id AS staffId, role, started_at_ms AS startedAtMs FROM device_session
+      WHERE kitchen_id = ? AND device_id = ? AND started_at_ms <= ? ORDER BY started_at_ms DESC LIMIT 1`,
     [kitchenId, deviceId, atMs],
   )
-  return rowsAs<{ staffId: string | null; role: Role | null }>(rows)[0]
+  const [row] = rowsAs<{ staffId: string | null; role: Role | null; startedAtMs: string }>(rows)
+  if (!row) return undefined
+  const isOver = atMs - Number(row.startedAtMs) >= SHIFT_MS
+  return isOver ? { staffId: null, role: null } : { staffId: row.staffId, role: row.role }
 }
 
 /** The roles that were signed in at a device since an instant. */

@@ -11,10 +11,9 @@ import { inTransaction } from '../../db/pool'
 import { json, jsonBody, newRouter, type RequestEnv } from '../../http/context'
 import { Problem } from '../../http/problems'
 import { noteChange } from '../../people/audit.sql'
-import { RECOVERY_GROUPS } from '../../people/door.route'
 import { byOf, onlyFor } from '../../people/onlyFor'
 import { insertPerson, listPeople, savePinHash, saveRecovery } from '../../people/people.sql'
-import { hashSecret, newCode, plainCode } from '../../people/secrets'
+import { hashSecret, newRecoveryCode, plainCode } from '../../people/secrets'
 import { freeId } from '../freeId'
 import { kitchenOf } from '../kitchenOf'
 import { lockKitchen } from '../kitchen.sql'
@@ -74,7 +73,7 @@ export const houseRoutes = newRouter()
   })
   .openapi(postOwner, async (c) => {
     const { name, pin } = c.req.valid('json')
-    const code = newCode(RECOVERY_GROUPS)
+    const code = newRecoveryCode()
     const [pinHash, codeHash] = [await hashSecret(pin), await hashSecret(plainCode(code))]
     await change(c, [{ topic: 'people', key: '' }, KITCHEN], async (connection, kitchenId) => {
       await lockKitchen(connection, kitchenId)
