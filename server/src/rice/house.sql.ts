@@ -20,9 +20,13 @@ export async function findRiceHouse(db: Db, kitchenId: string): Promise<RiceHous
     `SELECT id, name, kind, air_temp_c AS airTempC, trays FROM rice_place WHERE kitchen_id = ? ORDER BY position`,
     [kitchenId],
   )
+  const policy = (kitchens[0]?.['policy'] as RicePolicy | null | undefined) ?? DEFAULT_POLICY
+  const isThere = vessels.some(({ id }) => id === policy.vesselId)
+  const first = vessels[0]?.['id'] as string | undefined
   return RiceHouse.parse({
     version: Number(kitchens[0]?.['version'] ?? 0),
-    policy: (kitchens[0]?.['policy'] as unknown) ?? DEFAULT_POLICY,
+    // A pot that was taken out: rice is cooked in the first of the others.
+    policy: { ...policy, vesselId: isThere || first === undefined ? policy.vesselId : first },
     vessels: vessels.map((row) => RiceVessel.parse(row)),
     places: places.map((row) => RicePlace.parse(row)),
   })

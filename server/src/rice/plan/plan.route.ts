@@ -112,7 +112,7 @@ export const planRoutes = newRouter()
   })
 
 function checkVessel(policy: RicePolicy, { vessels }: RiceHouse): void {
-  if (vessels.some((vessel) => vessel.id === policy.vesselId)) return
+  if (vessels.length === 0 || vessels.some((vessel) => vessel.id === policy.vesselId)) return
   throw new Problem('unknown-place', {
     detail: `no vessel "${policy.vesselId}": use one of ${vessels.map((vessel) => vessel.id).join(', ')}`,
   })

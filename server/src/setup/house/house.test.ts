@@ -3,6 +3,7 @@ import { Kitchen } from 'contract/kitchen'
 import { Me, PersonList } from 'contract/people'
 import { openTestKitchen, send, type TestKitchen } from '../../db/test/testKitchen'
 import { fireOf } from '../../db/test/testKitchen'
+import { RiceHouse } from 'contract/riceHouse'
 import { OpenTickets } from 'contract/ticket'
 
 let kitchen: TestKitchen
@@ -72,6 +73,20 @@ test.each([
 ])('a kitchen with %s is refused, and says what to give', async (_, body) => {
   const answer = await send(kitchen.app, 'POST', '/kitchens', body)
   expect([answer.status, codeOf(answer)]).toEqual([422, 'invalid'])
+})
+
+test('the rice house of an empty kitchen takes what it gives; with its first pot, rice is cooked in that', async () => {
+  const { token } = await begin('Rice first')
+  await as(token, 'POST', '/first-owner', { name: 'Mara', pin: '2580' })
+  const owner = tokenOf(await as(token, 'POST', '/me/sign-in', { staffId: 'mara', pin: '2580' }))
+  const read = async () => RiceHouse.parse((await as(owner, 'GET', '/rice/house')).json)
+  const { version, policy } = await read()
+  expect((await as(owner, 'PUT', '/rice/house', { version, policy })).status).toBe(200)
+  const pot = { name: 'Cooker', method: 'cooker', volumeL: 10, count: 1, steamGPerMin: 5 }
+  await as(owner, 'PUT', '/rice/vessels/cooker', pot)
+  expect((await read()).policy.vesselId).toBe('cooker')
+  const next = await read()
+  expect((await as(owner, 'PUT', '/rice/house', { version: next.version, policy: next.policy })).status).toBe(200)
 })
 
 test('a sample dish becomes one of the own book with what is made ahead for it; a second time it is another', async () => {
