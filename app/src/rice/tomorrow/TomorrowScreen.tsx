@@ -74,6 +74,18 @@ type PageProps = {
   setAhead: (days: number) => void
 }
 
+/** Without anything to cook in there is no load to plan. */
+function NoVessel() {
+  const t = useWords('rice')
+  const router = useRouter()
+  return (
+    <View className="gap-2">
+      <Text>{t('tomorrow.noVessel')}</Text>
+      <Button label={t('tomorrow.addVessel')} onPress={() => router.push('/setup/rice')} />
+    </View>
+  )
+}
+
 function TomorrowPage(props: PageProps) {
   const { kitchen, house, plan, lots, nowMs } = props
   const t = useWords('rice')
@@ -106,6 +118,8 @@ function TomorrowPage(props: PageProps) {
               <LoadFigures rice={rice} house={house} kitchen={kitchen} />
               <LoadTimes day={rice} kitchen={kitchen} cold={heldCold([kitchen.ruleSet])} widthPx={columnPx} />
             </>
+          ) : house.vessels.length === 0 ? (
+            <NoVessel />
           ) : (
             <Loading what={t('loading')} />
           )}
