@@ -3,6 +3,9 @@ import { randomUUID } from 'node:crypto'
 import { once } from 'node:events'
 import { createInterface, type Interface } from 'node:readline'
 
+/** Every test begins here, in the evening service: what a plan says hangs on the hour, as cooks of the hour do. */
+const SERVICE_MS = Date.parse('2026-11-27T18:42:00Z')
+
 const freshName = () => `e2e_${randomUUID().replaceAll('-', '')}`
 
 type Opened = { port: number; token: string; programToken: string }
@@ -35,7 +38,7 @@ export class Host {
   async sample(evenings: number): Promise<{ database: string; nowMs: number }> {
     let made = this.samples.get(evenings)
     if (!made) {
-      made = { database: freshName(), nowMs: Date.now() }
+      made = { database: freshName(), nowMs: SERVICE_MS }
       await this.order({ do: 'make', ...made, evenings })
       this.samples.set(evenings, made)
     }

@@ -5,7 +5,7 @@ import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './s
 
 /** What may be said without a network and is not said with one: that there is none, what it waits for, and ways to go. */
 const NO_NETWORK =
-  /^(Rice|Mise|Wok|Line|Record|Book|Set-up|No network|the run goes on; \d+ kept here|The kitchen’s server does not answer|Nothing is lost\. Check the network; it goes on by itself as soon as it is back\.|Try again|That did not work)$/
+  /^(Rice|Mise|Wok|Line|Record|Book|Set-up|No network|the run goes on; \d+ kept here|The kitchen’s server does not answer|Nothing is lost\. Check the network; it goes on by itself as soon as it is back\.|Try again|That did not work|The kitchen does not answer: this device asks again by itself\.)$/
 
 test.describe('every screen', () => {
   test.use({ evenings: 1 })
@@ -82,6 +82,7 @@ test.describe('a device that keeps nothing', () => {
       const page = await open('/line')
       const runId = await fireFirst(page)
       await kitchen.pass(context, 36)
+      await expect(step(page)).toHaveText('Egg in')
       await page.getByRole('button', { name: /^Done/ }).click()
       await expect(step(page)).toHaveText('Egg out')
       await expect.poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind)).toEqual(['done'])
@@ -127,6 +128,7 @@ test.describe('a clock that is set', () => {
       const run = await kitchen.run(runId)
       const [event] = cookSaid(run)
       expect(event!.atMs).toBeGreaterThanOrEqual(run.firedAtMs)
-      expect(Math.abs(event!.atMs - kitchen.now())).toBeLessThan(30_000)
+      // A clock that is believed is ten minutes off at least; a slow machine needs a part of a minute to get here.
+      expect(Math.abs(event!.atMs - kitchen.now())).toBeLessThan(300_000)
     })
 })

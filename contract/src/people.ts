@@ -89,6 +89,8 @@ export const AUDITED = [
   'recovered',
   'asideTaken',
   'asideLeft',
+  'restored',
+  'sampleDeleted',
 ] as const
 export const AuditEntry = z.strictObject({
   id: z.uuid(),

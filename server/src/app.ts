@@ -3,6 +3,7 @@ import { ProblemDetails } from 'contract/problem'
 import { HTTPException } from 'hono/http-exception'
 import { secureHeaders } from 'hono/secure-headers'
 import type { Logger } from 'pino'
+import { archiveRoutes } from './archive/archive.route'
 import { dishRoutes } from './book/dishes.route'
 import { fileRoutes } from './book/files/files.route'
 import { ingredientRoutes } from './book/ingredient/ingredients.route'
@@ -99,6 +100,7 @@ export function createApp(
   app.route('/api', deviceRoutes)
   app.route('/api', auditRoutes)
   app.route('/api', peopleRoutes)
+  app.route('/api', archiveRoutes)
   app.route('/api', houseRoutes)
   app.route('/api', kitchenRoutes)
   app.route('/api', fileRoutes)

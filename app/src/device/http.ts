@@ -39,13 +39,10 @@ export function sendJson<T extends z.ZodType>(
   path: string,
   body: unknown,
   schema: T,
+  patienceMs = TIMEOUT_MS,
 ) {
-  return request(
-    method,
-    path,
-    schema,
-    body === undefined ? undefined : { body: JSON.stringify(body), type: 'application/json' },
-  )
+  const sent = body === undefined ? undefined : { body: JSON.stringify(body), type: 'application/json' }
+  return request(method, path, schema, sent, undefined, patienceMs)
 }
 
 export function sendFile<T extends z.ZodType>(
@@ -64,8 +61,9 @@ async function request<T extends z.ZodType>(
   schema: T,
   sent?: { body: BodyInit; type: string },
   signal?: AbortSignal,
+  patienceMs = TIMEOUT_MS,
 ): Promise<z.infer<T>> {
-  const response = await answer(method, path, sent, signal)
+  const response = await answer(method, path, patienceMs, sent, signal)
   if (response.ok) return schema.parse(await bodyOf(response))
   const problem = ProblemDetails.safeParse(await response.json().catch(() => null))
   if (!problem.success) throw new NoAnswer(`status ${response.status}`)
@@ -87,9 +85,15 @@ async function bodyOf(response: Response): Promise<unknown> {
   }
 }
 
-async function answer(method: string, path: string, sent?: { body: BodyInit; type: string }, signal?: AbortSignal) {
+async function answer(
+  method: string,
+  path: string,
+  patienceMs: number,
+  sent?: { body: BodyInit; type: string },
+  signal?: AbortSignal,
+) {
   const timeout = new AbortController()
-  const timer = setTimeout(() => timeout.abort(), TIMEOUT_MS)
+  const timer = setTimeout(() => timeout.abort(), patienceMs)
   const giveUp = () => timeout.abort()
   signal?.addEventListener('abort', giveUp)
   const sentMs = Date.now()

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
+import type { RestoredKitchen } from 'contract/archive'
 import { Recovery } from 'contract/people'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
@@ -15,6 +16,8 @@ import { useProblemSentence } from '../ui/states'
 import { Text } from '../ui/Text'
 import { ToastPlace } from '../ui/Toast'
 import { useWords } from '../words/i18n'
+import { FromFile } from './FromFile'
+import { RestoredPaper } from './RestoredPaper'
 import { useSignIn } from './useDoor'
 
 /** A kitchen that has nobody yet: whoever opens it first answers for it, and gets a code on paper for a forgotten PIN. */
@@ -41,11 +44,18 @@ export function FirstOwnerScreen() {
       signIn.mutate({ staffId: made.staffId, pin: made.pin })
     },
   })
+  const [restored, setRestored] = useState<RestoredKitchen | null>(null)
   const problem = useProblemSentence(begin.error ?? signIn.error)
+  const takeRestored = (kitchen: RestoredKitchen) => {
+    setRestored(kitchen)
+    if (kitchen.owner) signIn.mutate({ staffId: kitchen.owner.staffId, pin: kitchen.owner.pin })
+  }
   const goOn = () => {
     void queries.invalidateQueries()
     router.replace('/setup/first')
   }
+  // Nothing that this device has kept is of the kitchen that it is in now.
+  const goToLine = () => window.location.replace('/line')
   return (
     <View className="min-h-0 flex-1 bg-ground">
       <ScrollView tabIndex={0} className="min-h-0 flex-1" role="main">
@@ -54,7 +64,8 @@ export function FirstOwnerScreen() {
             {t('first.title')}
           </PageHeading>
           {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-          {code === null ? (
+          {restored && <RestoredPaper kitchen={restored} onDone={goToLine} />}
+          {!restored && code === null && (
             <>
               <Text tone="ash">{t('first.how')}</Text>
               <FormField control={form.control} name="name" label={t('first.name')} maxLength={120} />
@@ -66,8 +77,10 @@ export function FirstOwnerScreen() {
                 isBusy={begin.isPending}
                 onPress={() => void form.handleSubmit((typed) => begin.mutate(typed))()}
               />
+              <FromFile onRestored={takeRestored} />
             </>
-          ) : (
+          )}
+          {code !== null && (
             <>
               <Text>{t('first.paper')}</Text>
               <Text size="title" weight="bold" stretch="wide">

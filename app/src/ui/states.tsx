@@ -9,6 +9,7 @@ import { CutThread, Diamond, EmptyBowl } from './icons'
 import { Text } from './Text'
 
 const NO_VALUES = {
+  what: '',
   dish: '',
   modifier: '',
   allergen: '',

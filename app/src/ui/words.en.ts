@@ -157,6 +157,17 @@ export const ui = {
       'not-a-recipe': 'There is no recipe in that file. It must be JSON-LD with a Recipe of schema.org.',
       'service-past': 'That service is over, or further off than four days. Choose the next one.',
       'unknown-item': '{{item}} is not in the book. Choose a sub-recipe, an ingredient or a cut of one.',
+      'archive-cut': 'The file ends too early, or is no zip. Download or copy it again.',
+      'archive-foreign': 'This file is no kitchen of Okazu. Take one that “This kitchen as a file” has written.',
+      'archive-altered': 'The file was changed since it was written, at {{what}}. Take one that nobody has changed.',
+      'archive-newer': 'A newer Okazu has written this file. Bring this one up to date first.',
+      'archive-older':
+        'An older Okazu has written this file. Open it with that one, bring that up to date, and write the file again.',
+      'archive-bomb': 'The file says it holds far more than a kitchen. Take one that Okazu has written.',
+      'archive-gap': 'A part of the file is missing. Choose the file again; what has arrived is kept.',
+      'kitchen-not-empty':
+        'There is something in this kitchen already. Begin another one in Setup and read the file there.',
+      'no-room': 'The disk of the kitchen’s server is full. Make room on it, then try again.',
       'id-taken': 'That was sent before as something else. Enter it again.',
       database: 'The kitchen’s database does not answer. Nothing is lost; try again in a moment.',
       internal: 'The server failed. Nothing was saved; try again.',

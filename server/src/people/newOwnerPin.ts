@@ -11,6 +11,9 @@ export async function firstOwnerOf(pool: Pool, kitchenId: string): Promise<{ id:
   return (await listPeople(pool, kitchenId)).find(({ role }) => role === 'owner') ?? null
 }
 
+/** A PIN of chance. */
+export const freshPin = (): string => Array.from({ length: FIGURES }, () => randomInt(10)).join('')
+
 /** Gives an owner a PIN of chance; whoever can do this has the machine in their hands. */
 export async function newOwnerPin(
   pool: Pool,
@@ -18,7 +21,7 @@ export async function newOwnerPin(
   owner: { id: string; name: string },
   nowMs: number,
 ): Promise<string> {
-  const pin = Array.from({ length: FIGURES }, () => randomInt(10)).join('')
+  const pin = freshPin()
   const hash = await hashSecret(pin)
   await inTransaction(pool, async (connection) => {
     await savePinHash(connection, kitchenId, owner.id, hash)

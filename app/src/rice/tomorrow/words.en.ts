@@ -1,6 +1,8 @@
 /** Words of the plan, and of how the house cooks. */
 export const tomorrowWords = {
   tomorrow: {
+    noVessel: 'There is nothing to cook rice in yet, so no load can be planned.',
+    addVessel: 'Add a cooker or a pot',
     title: 'Rice for {{day}}',
     about_one: '{{count}} service, margin 1 day in {{days}} short',
     about_other: '{{count}} services, margin 1 day in {{days}} short',

@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { SampleKitchen } from 'contract/archive'
 import { DishList } from 'contract/dish'
 import {
   KitchenMade,
@@ -64,3 +65,16 @@ export function useTakeSketch() {
 }
 export const useBeginKitchen = () =>
   useMutation({ mutationFn: (draft: NewKitchen) => sendJson('POST', '/kitchens', draft, KitchenMade) })
+
+export const useSampleKitchen = () =>
+  useQuery({
+    queryKey: ['sample-kitchen'],
+    queryFn: ({ signal }) => getJson('/sample-kitchen', SampleKitchen, signal),
+  })
+export function useDeleteSample() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: () => sendJson('DELETE', '/sample-kitchen', undefined, SampleKitchen),
+    onSuccess: (sample) => queries.setQueryData(['sample-kitchen'], sample),
+  })
+}

@@ -125,6 +125,22 @@ export const houseWords = {
     taken: '{{name}} is in your book',
     own: 'Write or paste a dish of your own',
   },
+  archive: {
+    title: 'This kitchen as a file',
+    detail: 'all of it, with its record, to keep or to move',
+    how: 'One zip with everything that this kitchen is and has cooked: JSON to read it into an empty kitchen again, CSV for a spreadsheet, and checksums. PINs and what lets devices in are not in it.',
+    save: 'Save okazu-kitchen.zip',
+    saveDetail: 'a year may take a minute',
+    readTitle: 'To read one in',
+    read: 'Begin an own kitchen: it asks at once whether it is in a file already.',
+    sampleTitle: 'The sample kitchen',
+    sample:
+      'It stands beside yours, with its people and dishes, to look things up. Sketches come from the program and stay.',
+    deleteSample: 'Delete the sample kitchen',
+    deleteDetail: 'hold 1 s; for good',
+    deleted: 'The sample kitchen is gone',
+    ownerOnly: 'An owner does this.',
+  },
   begin: {
     title: 'Begin your own kitchen',
     how: 'An empty kitchen beside this one. This device moves into it; the sample kitchen stays as it is.',

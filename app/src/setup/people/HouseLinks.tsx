@@ -40,6 +40,11 @@ export function HouseLinks() {
             onPress={() => router.push('/setup/changes')}
           />
           <Button
+            label={setup('house.archive.title')}
+            detail={setup('house.archive.detail')}
+            onPress={() => router.push('/setup/archive')}
+          />
+          <Button
             label={setup('house.begin.open')}
             detail={setup('house.begin.openDetail')}
             onPress={() => router.push('/setup/begin')}
