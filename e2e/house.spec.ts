@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
-import { expect, told, test } from './kitchen'
+import { readFile, writeFile } from 'node:fs/promises'
+import { enterPin, expect, hold, openWho, told, test } from './kitchen'
 
 const MOST_TAPS = 90
 const MOST_MIN = 15
@@ -67,4 +68,54 @@ test('an empty kitchen is begun beside the sample one, and a first dish of it is
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Heat the wok')
   expect(taps).toBeLessThanOrEqual(MOST_TAPS)
   expect(Date.now() - startedMs).toBeLessThan(MOST_MIN * 60_000)
+})
+
+test('a kitchen is saved as a file, read into an empty one, and its owner comes in with the PIN on paper', async ({
+  kitchen,
+  open,
+  context,
+}, info) => {
+  test.setTimeout(180_000)
+  const page = await open('/setup/archive')
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: /^Save okazu-kitchen.zip/ }).click()
+  const saved = await saving
+  expect(saved.suggestedFilename()).toBe('okazu-kitchen.zip')
+  const [whole, cut] = [info.outputPath('okazu-kitchen.zip'), info.outputPath('cut.zip')]
+  await saved.saveAs(whole)
+  await writeFile(cut, (await readFile(whole)).subarray(0, -500))
+
+  await page.goto(`${kitchen.url}/setup/begin`)
+  await page.getByLabel('Name of the kitchen').fill('Second place')
+  await page.getByRole('button', { name: 'Begin it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Who answers for this kitchen?')
+  const choose = async (file: string) => {
+    const chooser = page.waitForEvent('filechooser')
+    await page.getByRole('button', { name: /^This kitchen is in a file/ }).click()
+    await (await chooser).setFiles(file)
+  }
+  await choose(cut)
+  await expect(page.getByText('The file ends too early, or is no zip. Download or copy it again.')).toBeVisible()
+  await choose(whole)
+  await expect(page.getByText(/^Low Tide Rice Counter is here again/)).toBeVisible()
+  const pin = (await page.getByText(/^\d{6}$/).textContent()) ?? ''
+  await expect(page.getByText(/^([0-9A-Z]{4}-){4}[0-9A-Z]{4}$/)).toBeVisible()
+  await page.getByRole('button', { name: 'It is on paper' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your kitchen')
+  await expect(page.getByText('The first dish can be fired.')).toBeVisible()
+  await page.getByRole('button', { name: 'To the line' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('17 portions')
+
+  await test.step('the PIN on paper is the owner’s from now on; the sample kitchen goes', async () => {
+    await openWho(page)
+    await page.getByRole('button', { name: /^End the shift of Odalys/ }).click()
+    await openWho(page)
+    await enterPin(page, 'Odalys', pin)
+    await page.goto(`${kitchen.url}/setup/archive`)
+    await hold(page.getByRole('button', { name: /^Delete the sample kitchen/ }), kitchen, context)
+    await expect(page.getByText('The sample kitchen is gone')).toBeVisible()
+    await page.goto(`${kitchen.url}/setup/changes`)
+    await expect(page.getByText('Sample kitchen deleted')).toBeVisible()
+    await expect(page.getByText('Kitchen read from a file')).toBeVisible()
+  })
 })

@@ -3,6 +3,7 @@ import { Run, RunList } from 'contract/run'
 import { LineState } from 'contract/line'
 import { OpenTickets, type Ticket } from 'contract/ticket'
 import { Host } from './host'
+import { WIDE_PX } from './looks'
 
 /** A kitchen of its own in a database of its own, whose clock the test moves. */
 export class Kitchen {
@@ -140,6 +141,15 @@ export { expect }
 /** Pages of a context open on the device that the owner is signed in at. */
 export const letIn = (context: BrowserContext, { token }: Kitchen) =>
   context.addCookies([{ name: 'okazu_session', value: token, domain: '127.0.0.1', path: '/api', httpOnly: true }])
+
+/** Opens the sheet of who is here: at the foot of the rail, or in the sheet of places. */
+export async function openWho(page: Page): Promise<void> {
+  if ((page.viewportSize()?.width ?? 0) < WIDE_PX) await page.getByRole('button', { name: /^Go to/ }).click()
+  await page
+    .getByRole('button', { name: /^Who is here/ })
+    .first()
+    .click()
+}
 
 /** Signs somebody in at the page's device, by the keypad that is on screen already. */
 export async function enterPin(page: Page, name: string, pin: string): Promise<void> {

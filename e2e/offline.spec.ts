@@ -10,7 +10,7 @@ const NO_NETWORK =
 test.describe('every screen', () => {
   test.use({ evenings: 1 })
   test('opened cold and without a network says nothing that is false', async ({ kitchen, open, context }) => {
-    test.setTimeout(300_000)
+    test.setTimeout(420_000)
     const first = await open('/setup')
     await shellKept(first)
     await expect(first.getByRole('heading').first()).toBeVisible()

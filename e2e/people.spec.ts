@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Browser, Page, ViewportSize } from '@playwright/test'
-import { WIDE_PX } from './looks'
-import { enterPin, expect, hold, test, type Kitchen } from './kitchen'
+import { cookSaid, enterPin, expect, fireFirst, hold, openWho, test, type Kitchen } from './kitchen'
 
 /** A second device with a browser of its own, let in by the code that the owner's screen shows. */
 async function pairSecond(browser: Browser, kitchen: Kitchen, code: string, viewport: ViewportSize): Promise<Page> {
@@ -18,15 +17,6 @@ async function pairSecond(browser: Browser, kitchen: Kitchen, code: string, view
   await page.getByRole('button', { name: 'Let it in' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('17 portions')
   return page
-}
-
-/** Opens the sheet of who is here: at the foot of the rail, or in the sheet of places. */
-async function openWho(page: Page): Promise<void> {
-  if ((page.viewportSize()?.width ?? 0) < WIDE_PX) await page.getByRole('button', { name: /^Go to/ }).click()
-  await page
-    .getByRole('button', { name: /^Who is here/ })
-    .first()
-    .click()
 }
 
 test('a second device comes in, a trainee is refused, what they say waits for the lead, and the device is shut out', async ({
@@ -118,4 +108,61 @@ test('a person is added, given a PIN, and signs in at the same device while noth
   await enterPin(page, 'Nia', '24680')
   await page.goto(`${kitchen.url}/setup/people`)
   await expect(page.getByText('An owner signs in to see this.')).toBeVisible()
+})
+
+test('a PIN that was wrong four times waits, here and for this person alone; the code on paper opens the door', async ({
+  kitchen,
+  open,
+}) => {
+  const { code } = (await (await kitchen.post('/recovery-code', {})).json()) as { code: string }
+  const page = await open('/line')
+  await openWho(page)
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('radio', { name: /^Odalys/ }).click()
+  for (let n = 0; n < 4; n += 1) {
+    await page.keyboard.type('0000')
+    await page.keyboard.press('Enter')
+    await expect(
+      sheet.getByText(n < 3 ? 'This is not the PIN of Odalys. Try again.' : /^Too many wrong PINs/),
+    ).toBeVisible()
+    await expect(sheet.getByRole('status', { name: '0 figures typed' })).toBeAttached()
+  }
+  await enterPin(page, 'Wen', '5124')
+  await openWho(page)
+  await sheet.getByRole('radio', { name: /^Odalys/ }).click()
+  await sheet.getByRole('button', { name: 'PIN forgotten?' }).click()
+  await sheet.getByLabel('The owner’s code on paper').fill('AAAA-BBBB-CCCC-DDDD-EEEE')
+  await sheet.getByLabel(/^New PIN/).fill('975310')
+  await sheet.getByRole('button', { name: 'Set the new PIN' }).click()
+  await expect(sheet.getByText('The code is not known, was used or is over.')).toBeVisible()
+  await sheet.getByLabel('The owner’s code on paper').fill(code.toLowerCase())
+  await sheet.getByRole('button', { name: 'Set the new PIN' }).click()
+  await expect(sheet.getByText('The old code is used up.')).toBeVisible()
+  expect(await sheet.getByText(/^([0-9A-Z]{4}-){4}[0-9A-Z]{4}$/).textContent()).not.toBe(code)
+  await page.goto(`${kitchen.url}/line`)
+  await openWho(page)
+  await enterPin(page, 'Odalys', '975310')
+})
+
+test('what a phone says without a network counts as of whoever it was then, also where the shift has ended since', async ({
+  kitchen,
+  open,
+  context,
+}) => {
+  const page = await open('/line')
+  await openWho(page)
+  await enterPin(page, 'Bram', '1379')
+  const runId = await fireFirst(page)
+  await kitchen.pass(context, 36)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Egg in')
+  await context.setOffline(true)
+  await page.getByRole('button', { name: /^Done/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Egg out')
+  const token = (await context.cookies()).find(({ name }) => name === 'okazu_session')?.value
+  await kitchen.pass(context, 5)
+  expect((await kitchen.fetch('/me/sign-out', { method: 'POST' }, token)).status).toBe(200)
+  await context.setOffline(false)
+  await expect.poll(async () => cookSaid(await kitchen.run(runId)).map(({ kind }) => kind)).toEqual(['done'])
+  const kept = (await (await kitchen.fetch('/kept-aside')).json()) as { aside: unknown[] }
+  expect(kept.aside).toEqual([])
 })

@@ -32,6 +32,7 @@ export const SCREENS = [
   '/setup/rice',
   '/setup/sketches',
   '/setup/begin',
+  '/setup/archive',
   '/setup/people',
   '/setup/devices',
   '/setup/changes',

@@ -21,7 +21,7 @@ types() {
 lint() { node_modules/.bin/eslint --cache --cache-location node_modules/.cache/okazu/eslint --max-warnings 0 .; }
 imports() { node_modules/.bin/depcruise --config .dependency-cruiser.cjs core/src contract/src server/src app/src tools e2e; }
 format() { node_modules/.bin/prettier --check --cache --cache-location node_modules/.cache/okazu/prettier --log-level warn .; }
-units() { node_modules/.bin/jest --ci; }
+units() { node_modules/.bin/jest --ci --maxWorkers=100%; }
 
 mkdir -p node_modules/.cache/okazu
 say 'Checking types, import directions, format, lint and units'

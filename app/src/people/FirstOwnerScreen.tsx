@@ -54,8 +54,6 @@ export function FirstOwnerScreen() {
     void queries.invalidateQueries()
     router.replace('/setup/first')
   }
-  // Nothing that this device has kept is of the kitchen that it is in now.
-  const goToLine = () => window.location.replace('/line')
   return (
     <View className="min-h-0 flex-1 bg-ground">
       <ScrollView tabIndex={0} className="min-h-0 flex-1" role="main">
@@ -64,7 +62,7 @@ export function FirstOwnerScreen() {
             {t('first.title')}
           </PageHeading>
           {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-          {restored && <RestoredPaper kitchen={restored} onDone={goToLine} />}
+          {restored && <RestoredPaper kitchen={restored} onDone={goOn} />}
           {!restored && code === null && (
             <>
               <Text tone="ash">{t('first.how')}</Text>

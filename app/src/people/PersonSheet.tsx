@@ -17,11 +17,16 @@ import { RecoverForm } from './RecoverForm'
 import { useSignIn, useSignOut } from './useDoor'
 
 /** Who is at this device: a name, and a PIN where the role needs one. Whoever was here stays until it is right. */
-export function PersonSheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+export function PersonSheet(props: { isOpen: boolean; onClose: () => void; onChanged?: (() => void) | undefined }) {
+  const { isOpen, onClose, onChanged } = props
   const t = useWords('people')
+  const done = () => {
+    onClose()
+    onChanged?.()
+  }
   return (
     <Sheet title={t('who.title')} isOpen={isOpen} onClose={onClose}>
-      {isOpen && <Persons onDone={onClose} />}
+      {isOpen && <Persons onDone={done} />}
     </Sheet>
   )
 }

@@ -5,8 +5,10 @@ import { useWords } from '../words/i18n'
 import { useMe } from './me'
 import { PersonSheet } from './PersonSheet'
 
-/** Who is at this device; a tap changes it. */
-export function WhoButton({ className = '', isOnChannel = false }: { className?: string; isOnChannel?: boolean }) {
+type Props = { className?: string; isOnChannel?: boolean; onChanged?: () => void }
+
+/** Who is at this device; a tap changes it, and what it stands on may close with it. */
+export function WhoButton({ className = '', isOnChannel = false, onChanged }: Props) {
   const t = useWords('people')
   const me = useMe()
   const [isOpen, setIsOpen] = useState(false)
@@ -34,7 +36,7 @@ export function WhoButton({ className = '', isOnChannel = false }: { className?:
           </Text>
         )}
       </Pressable>
-      <PersonSheet isOpen={isOpen} onClose={() => setIsOpen(false)} />
+      <PersonSheet isOpen={isOpen} onClose={() => setIsOpen(false)} onChanged={onChanged} />
     </>
   )
 }

@@ -104,7 +104,7 @@ function NavButton({ stage }: { stage: Stage }) {
         <Text weight="bold">{t(`stages.${stage}`)}</Text>
       </Pressable>
       <Sheet title={t('nav')} isOpen={isOpen} onClose={() => setIsOpen(false)}>
-        <WhoButton className="border-b border-edge" />
+        <WhoButton className="border-b border-edge" onChanged={() => setIsOpen(false)} />
         <View role="navigation" aria-label={t('nav')}>
           {PLACES.map((place) => (
             <Pressable
