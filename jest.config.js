@@ -11,7 +11,7 @@ const untranspiled =
   '(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|react-native-.*|nativewind|uuid|d3-[a-z-]+|internmap|@tanstack/(react|table-core|react-table)[^/]*'
 
 module.exports = {
-  testTimeout: 60_000,
+  testTimeout: 180_000,
   projects: [
     node('core'),
     node('contract'),

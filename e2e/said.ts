@@ -33,6 +33,7 @@ export const SCREENS = [
   '/setup/sketches',
   '/setup/begin',
   '/setup/archive',
+  '/setup/prep',
   '/setup/people',
   '/setup/devices',
   '/setup/changes',

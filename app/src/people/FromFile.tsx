@@ -4,7 +4,6 @@ import { chooseFile } from '../device/chooseFile'
 import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
 import { useProblemSentence } from '../ui/states'
-import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 import { useRestore } from './useRestore'
 

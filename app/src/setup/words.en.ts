@@ -1,8 +1,10 @@
 import { houseWords } from './house/words.en'
+import { prepWords } from './prep/words.en'
 import { wavesWords } from './waves/words.en'
 
 export const setup = {
   house: houseWords,
+  prep: prepWords,
   waves: wavesWords,
   title: 'Setup',
   loading: 'Fetching the kitchen',

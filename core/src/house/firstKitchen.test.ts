@@ -12,6 +12,7 @@ const NOTHING: KitchenParts = {
   dishes: 0,
   lots: 0,
   waves: 0,
+  shifts: 0,
 }
 const some = fc.nat({ max: 4 })
 const partsOf = fc
@@ -26,6 +27,7 @@ const partsOf = fc
     dishes: some,
     lots: some,
     waves: some,
+    shifts: some,
   })
   .map((parts) => ({ ...parts, stationsWithPlate: Math.min(parts.stations, parts.stationsWithPlate) }))
 

@@ -13,6 +13,8 @@ export type KitchenParts = {
   dishes: number
   lots: number
   waves: number
+  /** Prep shifts of all people. */
+  shifts: number
 }
 
 /** Steps of a first kitchen, in the order in which they are offered; any may be left for later. */
@@ -24,6 +26,7 @@ export const FIRST_STEPS = [
   'fridge',
   'tools',
   'people',
+  'prep',
   'waves',
   'dish',
   'rice',
@@ -38,6 +41,7 @@ export const WORKS = [
   'coolingRice',
   'portions',
   'ladles',
+  'mise',
   'plan',
 ] as const
 export type Works = (typeof WORKS)[number]
@@ -62,6 +66,7 @@ export function firstKitchen(parts: KitchenParts): FirstKitchen {
     fridge: parts.coldPlaces > 0,
     tools: parts.ladles > 0,
     people: parts.cooks > 1,
+    prep: parts.shifts > 0,
     waves: parts.waves > 0,
     dish: parts.dishes > 0,
     rice: parts.lots > 0,
@@ -74,6 +79,7 @@ export function firstKitchen(parts: KitchenParts): FirstKitchen {
     coolingRice: isDone.vessel && isDone.fridge,
     portions: isDone.rice,
     ladles: isDone.tools,
+    mise: isDone.prep && isDone.dish,
     plan: isDone.station && isDone.dish && isDone.waves,
   }
   return {

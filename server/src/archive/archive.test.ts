@@ -2,6 +2,7 @@ import { ARCHIVE_VERSION, ArchiveManifest, IncomingArchive, RestoredKitchen, Sam
 import { DishList } from 'contract/dish'
 import { AuditPage } from 'contract/people'
 import { parse } from 'csv-parse/sync'
+import type { RowDataPacket } from 'mysql2'
 import { createHash } from 'node:crypto'
 import { buffer } from 'node:stream/consumers'
 import { fromBufferPromise } from 'yauzl'
@@ -86,10 +87,10 @@ test('every table of the database that belongs to kitchens is in it, as JSON wit
   const files = await unpack(whole)
   const manifest = ArchiveManifest.parse(JSON.parse(files.get('manifest.json')!))
   expect(manifest).toMatchObject({ format: 'okazu-kitchen', version: ARCHIVE_VERSION, kitchen: { id: 'low-tide' } })
-  const [rows] = await kitchen.pool.query(
+  const [rows] = await kitchen.pool.query<RowDataPacket[]>(
     `SELECT DISTINCT TABLE_NAME AS name FROM information_schema.COLUMNS WHERE TABLE_SCHEMA = DATABASE() AND COLUMN_NAME = 'kitchen_id'`,
   )
-  const ofKitchens = (rows as { name: string }[]).map(({ name }) => name).filter((name) => !KEPT_HERE.includes(name))
+  const ofKitchens = rows.map((row) => String(row['name'])).filter((name) => !KEPT_HERE.includes(name))
   expect(manifest.files.map(({ path }) => path).sort()).toEqual(
     ['kitchen', ...ofKitchens].flatMap((name) => [`csv/${name}.csv`, `tables/${name}.json`]).sort(),
   )
@@ -97,7 +98,7 @@ test('every table of the database that belongs to kitchens is in it, as JSON wit
     if (count === null) continue
     const table = JSON.parse(files.get(path)!) as unknown[]
     expect([path, table.length]).toEqual([path, count])
-    const csv = parse(files.get(path.replace(/^tables(.+)json$/, 'csv$1csv'))!, { columns: true }) as unknown[]
+    const csv: unknown[] = parse(files.get(path.replace(/^tables(.+)json$/, 'csv$1csv'))!, { columns: true })
     expect([path, csv.length]).toEqual([path, count])
   }
 })
@@ -214,8 +215,11 @@ test('the sample kitchen is deleted from another one, whole, by its owner alone'
   expect(SampleKitchen.parse((await as(owner, 'DELETE', '/sample-kitchen')).json).isBeside).toBe(false)
   for (const { name } of await kitchenTables(kitchen.pool)) {
     const column = name === 'kitchen' ? 'id' : 'kitchen_id'
-    const [rows] = await kitchen.pool.query(`SELECT COUNT(*) AS n FROM \`${name}\` WHERE ${column} = ?`, ['low-tide'])
-    expect([name, Number((rows as { n: number }[])[0]!.n)]).toEqual([name, 0])
+    const [rows] = await kitchen.pool.query<RowDataPacket[]>(
+      `SELECT COUNT(*) AS n FROM \`${name}\` WHERE ${column} = ?`,
+      ['low-tide'],
+    )
+    expect([name, Number(rows[0]!['n'])]).toEqual([name, 0])
   }
   expect(codeOf(await as(kitchen.token, 'GET', '/kitchen'))).toBe('not-paired')
   expect((await as(owner, 'GET', '/kitchen')).status).toBe(200)

@@ -1,5 +1,6 @@
 import { z } from '@hono/zod-openapi'
 import { MiseEvents, type MiseEvent, PlanId } from 'contract/mise/event'
+import { CardList } from 'contract/mise/cards'
 import { MiseHouse, PutMisePolicy } from 'contract/mise/house'
 import { DrawPlan, MisePlan, MisePlanList } from 'contract/mise/plan'
 import { MiseStock } from 'contract/mise/stock'
@@ -14,6 +15,7 @@ import { insertMiseEvent } from './events.sql'
 import { findMiseHouse, saveMisePolicy } from './house.sql'
 import { miseKitchen } from './miseKitchen'
 import { drawMisePlan, misePlans } from './plan/misePlans'
+import { cardRows } from './cardRows'
 import { checkPolicy } from './checkPolicy'
 import { stockOf, stockRows } from './stock'
 import { onlyFor, saidFor, spokenAll } from '../people/onlyFor'
@@ -30,6 +32,11 @@ const putHouse = onlyFor('arrange', {
   path: '/mise/house',
   request: { body: jsonBody(PutMisePolicy) },
   responses: { 200: json(MiseHouse, 'Changed, if nobody else did meanwhile') },
+})
+const getCards = onlyFor('read', {
+  method: 'get',
+  path: '/mise/cards',
+  responses: { 200: json(CardList, 'How everything that is prepared is made, step by step') },
 })
 const getPlans = onlyFor('read', {
   method: 'get',
@@ -71,6 +78,10 @@ export const miseRoutes = newRouter()
     })
     changed()
     return c.json(await findMiseHouse(pool, kitchenId), 200)
+  })
+  .openapi(getCards, async (c) => {
+    const { pool, kitchenId } = c.var.kitchen
+    return c.json({ cards: cardRows(await miseKitchen(pool, kitchenId)) }, 200)
   })
   .openapi(getPlans, async (c) => {
     const { pool, kitchenId, now } = c.var.kitchen

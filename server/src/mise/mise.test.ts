@@ -1,3 +1,4 @@
+import { CardList } from 'contract/mise/cards'
 import { MiseEvents, type MiseEvent } from 'contract/mise/event'
 import { MiseHouse } from 'contract/mise/house'
 import { MisePlan, MisePlanList } from 'contract/mise/plan'
@@ -186,4 +187,17 @@ test('a changed house is kept for the next plan', async () => {
   const { id, version: drawnVersion } = await evening()
   const plan = MisePlan.parse((await draw(id, drawnVersion)).json)
   expect(plan.drawn!.tasks.find((task) => task.kind === 'rails')!.durationS).toBe(1800)
+})
+
+test('a card of the kitchen’s own takes the place of the usual one, for everything that hands prepare', async () => {
+  const cards = async () => CardList.parse(await get('/mise/cards')).cards
+  const usual = (await cards()).find((card) => !card.isOwn && card.itemId.startsWith('recipe:'))!
+  expect(usual.steps.length).toBeGreaterThan(0)
+  expect((await cards()).some((card) => card.itemId.startsWith('ingredient:'))).toBe(false)
+  const { version, policy } = await house()
+  const steps = [{ ...usual.steps[0]!, kind: 'pound' as const, handsOnS: 540 }]
+  const own = { version, policy: { ...policy, cards: [...policy.cards, { itemId: usual.itemId, steps, keepH: 48 }] } }
+  expect((await send(kitchen.app, 'PUT', '/mise/house', own)).status).toBe(200)
+  expect((await cards()).find((card) => card.itemId === usual.itemId)).toMatchObject({ steps, keepH: 48, isOwn: true })
+  expect(codeOf(await send(kitchen.app, 'PUT', '/mise/house', own))).toBe('edited-meanwhile')
 })

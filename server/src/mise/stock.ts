@@ -1,4 +1,5 @@
 import { Dish } from 'contract/dish'
+import type { Cut } from 'core/book/dish'
 import type { MiseStock, StockRow } from 'contract/mise/stock'
 import { localDay } from 'core/time/localTime'
 import { allergenListOf } from 'core/book/allergens'
@@ -46,7 +47,7 @@ export function stockRows(from: MiseKitchen, stock: readonly ItemStock[], nowMs:
     return {
       ...(byId.get(item.itemId) ?? emptyOf(item.itemId)),
       name: item.name,
-      form: cut ? [cut.shape, cut.sizeMm === null ? '' : `${cut.sizeMm} mm`].join(' ').trim() : '',
+      form: formOf(cut),
       placeId:
         house.policy.homes[item.itemId] ??
         usualPlace(
@@ -64,6 +65,10 @@ export function stockRows(from: MiseKitchen, stock: readonly ItemStock[], nowMs:
   )
   return { rows: named }
 }
+
+/** A cut in a few words: "dice 5 mm". */
+export const formOf = (cut: Cut | null): string =>
+  cut ? [cut.shape, cut.sizeMm === null ? '' : `${cut.sizeMm} mm`].join(' ').trim() : ''
 
 /** Items of the whole book, one portion of everything. */
 export function knownItems({ dishes, shelf, house }: MiseKitchen): ItemNeed[] {

@@ -1,4 +1,5 @@
 import type { MisePolicy } from 'contract/mise/house'
+import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
@@ -19,6 +20,7 @@ import { ShiftSheet } from './ShiftSheet'
 export function HouseSection({ mise }: { mise: Mise }) {
   const t = useWords('mise')
   const words = useMiseWords(mise.kitchen)
+  const router = useRouter()
   const save = useSaveMisePolicy()
   const problem = useProblemSentence(save.error)
   const [shiftOf, setShiftOf] = useState<string | null>(null)
@@ -75,6 +77,7 @@ export function HouseSection({ mise }: { mise: Mise }) {
           </View>
         ))}
       </View>
+      <Button label={t('services.prep')} onPress={() => router.push('/setup/prep')} />
       <Pars mise={mise} onKeep={(pars) => keep({ ...policy, pars })} />
       {shiftOf !== null && (
         <ShiftSheet

@@ -43,6 +43,7 @@ export const servicesWords = {
     tools: 'What there is',
     less: 'one less {{name}}',
     more: 'one more {{name}}',
+    prep: 'Other tools, places and prep cards',
     pars: 'Pars: at least so much at the start of service',
     parOf: 'Par of {{name}}',
     saved: 'Saved',

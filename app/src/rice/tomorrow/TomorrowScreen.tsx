@@ -26,6 +26,7 @@ import { Crests } from './Crests'
 import { EditEvent, EditService } from './EditPlan'
 import { LoadFigures } from './LoadFigures'
 import { LoadTimes } from './LoadTimes'
+import { NoVessel } from './NoVessel'
 import { PolicySheet } from './PolicySheet'
 import { useDayRice } from './useDayRice'
 import { Wanted } from './Wanted'
@@ -72,18 +73,6 @@ type PageProps = {
   nowMs: number
   ahead: number
   setAhead: (days: number) => void
-}
-
-/** Without anything to cook in there is no load to plan. */
-function NoVessel() {
-  const t = useWords('rice')
-  const router = useRouter()
-  return (
-    <View className="gap-2">
-      <Text>{t('tomorrow.noVessel')}</Text>
-      <Button label={t('tomorrow.addVessel')} onPress={() => router.push('/setup/rice')} />
-    </View>
-  )
 }
 
 function TomorrowPage(props: PageProps) {

@@ -3,6 +3,7 @@ import { isAtLine } from 'core/people/roles'
 import { useRouter, type Href } from 'expo-router'
 import { View } from 'react-native'
 import { useDishes } from '../../book/useDishes'
+import { useMiseHouse } from '../../mise/useMise'
 import { useLots, useRiceHouse } from '../../rice/useLots'
 import { Button } from '../../ui/Button'
 import { Loading, Problem } from '../../ui/states'
@@ -19,6 +20,7 @@ const WHERE: Readonly<Record<FirstStep, Href>> = {
   fridge: '/setup/rice',
   tools: '/setup/kitchen',
   people: '/setup/people',
+  prep: '/setup/prep',
   waves: '/setup/waves',
   dish: '/setup/sketches',
   rice: '/rice/add',
@@ -75,9 +77,10 @@ function useKitchenParts(): { parts: KitchenParts | null; error: Error | null; r
   const house = useRiceHouse()
   const book = useDishes()
   const { lots } = useLots()
-  const refetch = () => void Promise.all([kitchen.refetch(), house.refetch(), book.refetch()])
-  if (!kitchen.data || !house.data || !book.data)
-    return { parts: null, error: kitchen.error ?? house.error ?? book.error, refetch }
+  const mise = useMiseHouse()
+  const refetch = () => void Promise.all([kitchen.refetch(), house.refetch(), book.refetch(), mise.refetch()])
+  if (!kitchen.data || !house.data || !book.data || !mise.data)
+    return { parts: null, error: kitchen.error ?? house.error ?? book.error ?? mise.error, refetch }
   const { stations, staff, tools, waves } = kitchen.data
   const parts = {
     owners: staff.filter(({ role }) => role === 'owner').length,
@@ -90,6 +93,7 @@ function useKitchenParts(): { parts: KitchenParts | null; error: Error | null; r
     dishes: book.data.dishes.length,
     lots: lots?.length ?? 0,
     waves: waves.spans.length,
+    shifts: mise.data.policy.people.reduce((sum, { shifts }) => sum + shifts.length, 0),
   }
   return { parts, error: null, refetch }
 }

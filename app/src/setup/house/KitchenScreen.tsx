@@ -1,10 +1,12 @@
 import type { Kitchen } from 'contract/kitchen'
 import { KitchenHead } from 'contract/house'
+import { ladleUses } from 'core/book/ladleUses'
 import { MEASURE_SYSTEMS } from 'core/measure/units'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useFieldArray } from 'react-hook-form'
 import { View } from 'react-native'
 import { z } from 'zod'
+import { useDishes } from '../../book/useDishes'
 import { useMay } from '../../people/me'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
@@ -81,7 +83,11 @@ function HeadForm({ kitchen }: { kitchen: Kitchen }) {
             void form.handleSubmit((head) =>
               save.mutate(head, {
                 onSuccess: () => {
-                  toast(t('house.head.saved'))
+                  const before = { name, timeZone, locale, currency }
+                  toast(t('house.head.saved'), () => {
+                    save.mutate(before)
+                    form.reset(before)
+                  })
                   form.reset(head)
                 },
               }),
@@ -112,6 +118,12 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
   }
   const form = useValidForm(schema, typed)
   const ladles = useFieldArray({ control: form.control, name: 'ladles' })
+  const { data: book } = useDishes()
+  const uses = useMemo(() => (book ? ladleUses(book.dishes, tools) : null), [book, tools])
+  const usedBy = (name: string): string | undefined => {
+    const count = uses?.get(name)?.length
+    return count === undefined ? undefined : t('house.head.usedBy', { count })
+  }
   const save = useSaveTools()
   const problem = useProblemSentence(save.error)
   return (
@@ -129,28 +141,33 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
         {t('house.head.ladles')}
       </Text>
       {ladles.fields.map((field, i) => (
-        <View key={field.id} className="flex-row items-start gap-2">
-          <FormField
-            control={form.control}
-            name={`ladles.${i}.name`}
-            label={t('house.head.ladleName')}
-            maxLength={60}
-            className="flex-1"
-          />
-          <FormField
-            control={form.control}
-            name={`ladles.${i}.volumeML`}
-            label={t('house.head.ladleML')}
-            inputMode="decimal"
-            className="w-28"
-          />
-          <Button
-            size="body"
-            label="−"
-            accessibleName={t('house.head.removeLadle', { name: form.watch(`ladles.${i}.name`) })}
-            className="mt-[22px] w-14"
-            onPress={() => ladles.remove(i)}
-          />
+        <View key={field.id}>
+          <View className="flex-row items-start gap-2">
+            <FormField
+              control={form.control}
+              name={`ladles.${i}.name`}
+              label={t('house.head.ladleName')}
+              maxLength={60}
+              className="flex-1"
+            />
+            <FormField
+              control={form.control}
+              name={`ladles.${i}.volumeML`}
+              label={t('house.head.ladleML')}
+              inputMode="decimal"
+              className="w-28"
+            />
+            <Button
+              size="body"
+              label="−"
+              accessibleName={t('house.head.removeLadle', { name: form.watch(`ladles.${i}.name`) })}
+              className="mt-[22px] w-14"
+              onPress={() => ladles.remove(i)}
+            />
+          </View>
+          <Text size="small" tone="ash">
+            {usedBy(form.watch(`ladles.${i}.name`))}
+          </Text>
         </View>
       ))}
       <Button size="body" label={t('house.head.addLadle')} onPress={() => ladles.append({ name: '', volumeML: '' })} />
@@ -164,7 +181,11 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
               { ...tools, system, ladles: kept, scaleResolutionG: scaleG },
               {
                 onSuccess: () => {
-                  toast(t('house.head.saved'))
+                  toast(t('house.head.saved'), () => {
+                    save.mutate(tools)
+                    setSystem(tools.system)
+                    form.reset(typed)
+                  })
                   form.reset({
                     ladles: kept.map((one) => ({ ...one, volumeML: String(one.volumeML) })),
                     scaleG: String(scaleG),

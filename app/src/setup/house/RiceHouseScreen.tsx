@@ -110,7 +110,8 @@ function VesselForm({ vessel, onDone }: { vessel: RiceVessel | null; onDone: () 
   const submit = form.handleSubmit(({ name, volumeL, many }) => {
     const steamGPerMin = vessel?.method === method ? vessel.steamGPerMin : usualSteamGPerMin(method)
     const draft = { name, method, volumeL, count: many, steamGPerMin }
-    save.mutate({ id, draft }, { onSuccess: () => said(t('house.rice.saved', { name }), form.reset, onDone) })
+    const undo = vessel ? () => save.mutate({ id, draft: vesselDraft(vessel) }) : undefined
+    save.mutate({ id, draft }, { onSuccess: () => said(t('house.rice.saved', { name }), undo, form.reset, onDone) })
   })
   return (
     <View className="gap-3 pb-2">
@@ -126,7 +127,14 @@ function VesselForm({ vessel, onDone }: { vessel: RiceVessel | null; onDone: () 
       <FormField control={form.control} name="volumeL" label={t('house.rice.volume')} inputMode="decimal" />
       <FormField control={form.control} name="many" label={t('house.rice.count')} inputMode="numeric" />
       <Button kind="main" label={t('house.rice.save')} isBusy={save.isPending} onPress={() => void submit()} />
-      {vessel && <TakeOut name={vessel.name} path={`/rice/vessels/${vessel.id}`} onDone={onDone} />}
+      {vessel && (
+        <TakeOut
+          name={vessel.name}
+          path={`/rice/vessels/${vessel.id}`}
+          onUndo={() => save.mutate({ id, draft: vesselDraft(vessel) })}
+          onDone={onDone}
+        />
+      )}
     </View>
   )
 }
@@ -148,12 +156,14 @@ function PlaceForm({ place, onDone }: { place: RicePlace | null; onDone: () => v
   })
   const save = useSavePlace()
   const problem = useProblemSentence(save.error)
+  const undo = place ? () => save.mutate({ id, draft: placeDraft(place) }) : undefined
   const submit = form.handleSubmit(({ name, air, trays }) =>
     save.mutate(
       { id, draft: { name, kind, airTempC: air, trays } },
-      { onSuccess: () => said(t('house.rice.saved', { name }), form.reset, onDone) },
+      { onSuccess: () => said(t('house.rice.saved', { name }), undo, form.reset, onDone) },
     ),
   )
+
   return (
     <View className="gap-3 pb-2">
       {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
@@ -168,18 +178,36 @@ function PlaceForm({ place, onDone }: { place: RicePlace | null; onDone: () => v
       <FormField control={form.control} name="air" label={t('house.rice.air')} inputMode="decimal" />
       <FormField control={form.control} name="trays" label={t('house.rice.trays')} inputMode="numeric" />
       <Button kind="main" label={t('house.rice.save')} isBusy={save.isPending} onPress={() => void submit()} />
-      {place && <TakeOut name={place.name} path={`/rice/places/${place.id}`} onDone={onDone} />}
+      {place && (
+        <TakeOut
+          name={place.name}
+          path={`/rice/places/${place.id}`}
+          onUndo={() => save.mutate({ id, draft: placeDraft(place) })}
+          onDone={onDone}
+        />
+      )}
     </View>
   )
 }
 
-function said(words: string, reset: () => void, onDone: () => void): void {
-  toast(words)
+const vesselDraft = ({ name, method, volumeL, count: many, steamGPerMin }: RiceVessel) => ({
+  name,
+  method,
+  volumeL,
+  count: many,
+  steamGPerMin,
+})
+const placeDraft = ({ name, kind, airTempC, trays }: RicePlace) => ({ name, kind, airTempC, trays })
+
+function said(words: string, undo: (() => void) | undefined, reset: () => void, onDone: () => void): void {
+  toast(words, undo)
   reset()
   onDone()
 }
 
-function TakeOut({ name, path, onDone }: { name: string; path: string; onDone: () => void }) {
+type TakeOutProps = { name: string; path: string; onUndo: () => void; onDone: () => void }
+
+function TakeOut({ name, path, onUndo, onDone }: TakeOutProps) {
   const t = useWords('setup')
   const remove = useRemoveThing()
   const problem = useProblemSentence(remove.error)
@@ -192,7 +220,7 @@ function TakeOut({ name, path, onDone }: { name: string; path: string; onDone: (
         onHeld={() =>
           remove.mutate(path, {
             onSuccess: () => {
-              toast(t('house.rice.removed', { name }))
+              toast(t('house.rice.removed', { name }), onUndo)
               onDone()
             },
           })

@@ -63,6 +63,12 @@ export function StationsScreen() {
   )
 }
 
+/** A station as it stands, to be saved again. */
+const before = ({ id, name, kind, powerW, capPortions }: Station) => ({
+  id,
+  draft: { name, kind, powerW, capPortions },
+})
+
 function StationForm({ station, onDone }: { station: Station | null; onDone: () => void }) {
   const t = useWords('setup')
   const [kind, setKind] = useState<Station['kind']>(station?.kind ?? 'wok')
@@ -86,7 +92,7 @@ function StationForm({ station, onDone }: { station: Station | null; onDone: () 
       { id: station?.id ?? null, draft },
       {
         onSuccess: () => {
-          toast(t('house.stations.saved', { name }))
+          toast(t('house.stations.saved', { name }), station ? () => save.mutate(before(station)) : undefined)
           form.reset()
           onDone()
         },

@@ -22,6 +22,7 @@ export function HouseLinks() {
       </Text>
       <WhoButton />
       <Button label={setup('house.title')} detail={setup('house.before')} onPress={() => router.push('/setup/first')} />
+      <Button label={setup('prep.title')} detail={setup('prep.detail')} onPress={() => router.push('/setup/prep')} />
       {isOwner && (
         <>
           <Button
