@@ -3,6 +3,7 @@ import { useSyncExternalStore } from 'react'
 import { z } from 'zod'
 import { Failed, NoAnswer, Refused, sendJson } from './http'
 import { kitchenNowMs } from './clock'
+import { kitchenHere, onMoved } from './kitchenHere'
 import { onReachable } from './network'
 import { forget, keep, keptKeys, onKeptElsewhere, readKept } from './storage'
 import { v7 } from 'uuid'
@@ -27,6 +28,8 @@ const Parcel = z.object({
   path: z.string(),
   body: z.unknown(),
   refusal: ProblemDetails.nullable(),
+  /** The kitchen in which it was said: in another one it waits until this device is back. */
+  kitchenId: z.string().nullable().default(null),
   /** How often the server failed on it: from the third time on it stands aside, and is tried again now and then. */
   failures: z.int().default(0),
 })
@@ -48,10 +51,14 @@ const restsUntilMs = new Map<string, number>()
 /** Takes what the server answered to a parcel; the parcel is forgotten only when that is kept in its place. */
 type Delivered = (parcel: Parcel, answer: unknown) => Promise<void>
 
+/** What was said in the kitchen that this device is in; all of it while no kitchen lets it in. */
 function read(): Parcel[] {
+  const here = kitchenHere()
   return keptKeys(PREFIX).flatMap((key) => {
     const parcel = Parcel.safeParse(parseJson(readKept(key)))
-    return parcel.success ? [parcel.data] : []
+    if (!parcel.success) return []
+    const { kitchenId } = parcel.data
+    return here === null || kitchenId === null || kitchenId === here ? [parcel.data] : []
   })
 }
 
@@ -74,8 +81,8 @@ function write(parcel: Parcel): void {
 }
 
 /** Keeps a parcel and sends it as soon as the server answers; parcels leave in the order they were posted. */
-export function post(parcel: Omit<Parcel, 'id' | 'refusal' | 'failures'>): void {
-  write({ ...parcel, id: v7(), refusal: null, failures: 0 })
+export function post(parcel: Omit<Parcel, 'id' | 'refusal' | 'failures' | 'kitchenId'>): void {
+  write({ ...parcel, id: v7(), refusal: null, failures: 0, kitchenId: kitchenHere() })
   void send()
 }
 
@@ -87,10 +94,15 @@ export function dropParcel(id: string): void {
 export function startOutbox(delivered: Delivered): () => void {
   onDelivered = delivered
   const stopStorage = onKeptElsewhere(PREFIX, changed)
+  const stopMoves = onMoved(() => {
+    changed()
+    void send()
+  })
   const stopReachable = onReachable(() => void send())
   void send()
   return () => {
     stopStorage()
+    stopMoves()
     stopReachable()
   }
 }

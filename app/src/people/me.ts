@@ -1,16 +1,16 @@
 import { Me } from 'contract/people'
 import { may, type Action } from 'core/people/roles'
 import { useSyncExternalStore } from 'react'
+import { ME_KEY, noteMoved } from '../device/kitchenHere'
 import { forget, keep, onKeptElsewhere, readKept } from '../device/storage'
 
 /** Who this device is and who is signed in at it, as the kitchen last said: it holds without a network too. */
-const KEY = 'okazu.me'
 const listeners = new Set<() => void>()
 let me = read()
 
 function read(): Me | null {
   try {
-    return Me.safeParse(JSON.parse(readKept(KEY) ?? 'null')).data ?? null
+    return Me.safeParse(JSON.parse(readKept(ME_KEY) ?? 'null')).data ?? null
   } catch {
     return null
   }
@@ -20,7 +20,7 @@ function changed(): void {
   listeners.forEach((listener) => listener())
 }
 
-onKeptElsewhere(KEY, () => {
+onKeptElsewhere(ME_KEY, () => {
   me = read()
   changed()
 })
@@ -32,10 +32,12 @@ export const currentPersonId = (): string | null => me?.person?.id ?? null
 /** What the kitchen said of this device; null where it does not know it. */
 export function noteMe(next: Me | null): void {
   if (JSON.stringify(next) === JSON.stringify(me)) return
+  const isMoved = next !== null && me !== null && next.kitchen.id !== me.kitchen.id
   me = next
-  if (next) keep(KEY, JSON.stringify(next))
-  else forget(KEY)
+  if (next) keep(ME_KEY, JSON.stringify(next))
+  else forget(ME_KEY)
   changed()
+  if (isMoved) noteMoved()
 }
 
 const subscribe = (listener: () => void) => {

@@ -71,6 +71,7 @@ const parcel = (kind: Parcel['kind'], body: unknown, subjectId = 'a'): Parcel =>
   path: '',
   body,
   refusal: null,
+  kitchenId: null,
   failures: 0,
 })
 const shown = (lots: Lot[], parcels: Parcel[] = [], nowMs = NOW) => shownLots(lots, parcels, KITCHEN, HOUSE, nowMs)

@@ -63,6 +63,7 @@ const parcel = (kind: Parcel['kind'], subjectId: string, body: unknown, n = 1): 
   path: '/',
   body,
   refusal: null,
+  kitchenId: null,
   failures: 0,
 })
 const fire = (tickets: Ticket[], stationId = 'ring-a') =>

@@ -9,9 +9,6 @@ import { stockG } from 'core/mise/stock/foldStock'
 import { v7 as newId } from 'uuid'
 import { fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 
-/** Drawing a plan forecasts, cools rice and explodes the book: seconds on a loaded machine. */
-jest.setTimeout(20_000)
-
 let kitchen: TestKitchen
 beforeAll(async () => void (kitchen = await openTestKitchen()))
 afterAll(() => kitchen.close())

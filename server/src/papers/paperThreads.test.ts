@@ -12,7 +12,7 @@ beforeAll(async () => {
   execFileSync('bash', ['-c', '. tools/lib.sh && need_server'], { cwd: ROOT })
   threads = paperThreads(pathToFileURL(`${ROOT}/server/dist/paperWorker.mjs`))
   kitchen = await openTestKitchen(2, threads.draw)
-}, 120_000)
+})
 afterAll(async () => {
   await kitchen.close()
   await threads.end()

@@ -7,7 +7,7 @@ let all: RunRow[]
 beforeAll(async () => {
   kitchen = await openTestKitchen(2)
   all = await everyRun('')
-}, 120_000)
+})
 afterAll(() => kitchen.close())
 
 /** All pages of a list, one after the other. */

@@ -43,7 +43,7 @@ test('every batch is read until enough were good, then one in three; Done ends t
   expect(unread.lots.length).toBeGreaterThan(0)
   expect(await cook(null)).toMatchObject({ state: 'finished', riceReading: { isAsked: false } })
   expect(await cook(GOOD)).toMatchObject({ riceReading: { isAsked: true, why: 'sample' } })
-}, 60_000)
+})
 
 test('Done does not end a rice check that is asked', async () => {
   for (let n = 0; n < 2; n += 1) await cook(null)
@@ -61,14 +61,14 @@ test('Done does not end a rice check that is asked', async () => {
   expect((await send(kitchen.app, 'POST', `/runs/${owed.id}/events`, { events })).json).toMatchObject({
     state: 'finished',
   })
-}, 60_000)
+})
 
 test('a cook may read all the same; after a no every batch is read again', async () => {
   const short = await cook([{ ok: false, tempC: 62 }, ...GOOD])
   expect(short).toMatchObject({ state: 'finished', riceReading: { isAsked: false } })
   expect(await cook(GOOD)).toMatchObject({ riceReading: { isAsked: true, why: 'shortLately' } })
-}, 60_000)
+})
 
 test('a batch that was fired without a network was led with its check, and keeps it', async () => {
   expect((await cook(GOOD, { isUnconfirmed: true })).riceReading ?? null).toBeNull()
-}, 60_000)
+})

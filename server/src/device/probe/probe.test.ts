@@ -3,7 +3,6 @@ import { openTestKitchen, send, type TestKitchen } from '../../db/test/testKitch
 import { loadOf, MIN_MS, riceOf, said, SPREAD } from '../../db/test/testLots'
 import { runProbe } from './runProbe'
 
-jest.setTimeout(30_000)
 let kitchen: TestKitchen
 let rice: ReturnType<typeof riceOf>
 beforeAll(async () => {

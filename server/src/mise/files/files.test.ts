@@ -10,9 +10,6 @@ import { join } from 'node:path'
 import { prepDemoMise } from '../../demo/mise'
 import { openTestKitchen, type TestKitchen } from '../../db/test/testKitchen'
 
-/** Planning and drawing a whole sheet takes its time on a loaded machine. */
-jest.setTimeout(20_000)
-
 let kitchen: TestKitchen
 let folder: string
 let planId: string
@@ -22,7 +19,7 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'okazu-mise-'))
   const { plans } = MisePlanList.parse(JSON.parse((await bytes('/mise/plans')).toString()))
   planId = plans.filter((plan) => plan.drawn !== null)[1]!.id
-}, 20_000)
+})
 afterAll(async () => {
   rmSync(folder, { recursive: true })
   await kitchen.close()
