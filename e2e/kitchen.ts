@@ -3,7 +3,7 @@ import { Run, RunList } from 'contract/run'
 import { LineState } from 'contract/line'
 import { OpenTickets, type Ticket } from 'contract/ticket'
 import { Host } from './host'
-import { WIDE_PX } from './looks'
+import { WIDE_PX } from './width'
 
 /** A kitchen of its own in a database of its own, whose clock the test moves. */
 export class Kitchen {

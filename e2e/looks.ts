@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, type Kitchen } from './kitchen'
+import { WIDE_PX } from './width'
 
 export async function settings(page: Page, changes: object): Promise<void> {
   await page.addInitScript((kept) => localStorage.setItem('okazu.settings', JSON.stringify(kept)), changes)
@@ -19,9 +20,6 @@ export async function seriousFindings(page: Page): Promise<string[]> {
   await ground(page, 'steel')
   return [...onSteel, ...onPaper].filter(isSerious).map(inWords)
 }
-
-/** Wider than this the wide layout is drawn [px]. */
-export const WIDE_PX = 800
 
 type Finding = Awaited<ReturnType<AxeBuilder['analyze']>>['violations'][number]
 const isSerious = (one: Finding) => one.impact === 'serious' || one.impact === 'critical'

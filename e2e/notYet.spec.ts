@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './kitchen'
-import { WIDE_PX } from './looks'
+import { WIDE_PX } from './width'
 import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
 
 test.use({ evenings: 1 })

@@ -1,6 +1,6 @@
 import type { BrowserContext } from '@playwright/test'
 import { cookSaid, expect, fireFirst, shellKept, step, test } from './kitchen'
-import { WIDE_PX } from './looks'
+import { WIDE_PX } from './width'
 import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
 
 /** What may be said without a network and is not said with one: that there is none, what it waits for, and ways to go. */

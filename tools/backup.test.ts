@@ -1,27 +1,16 @@
-import { spawnSync } from 'node:child_process'
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
+import { onDataFolder } from './test/dataFolder'
 
 jest.setTimeout(240_000)
 
 const folder = mkdtempSync(join(tmpdir(), 'okazu-data '))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
-const run = (args: string[], env: Record<string, string> = {}) => {
-  const { status, stderr, stdout } = spawnSync('bash', args, {
-    cwd: `${__dirname}/..`,
-    encoding: 'utf8',
-    env: { ...process.env, OKAZU_DATA: folder, ...env },
-  })
-  return { status, said: `${stdout}${stderr}`.trim() }
-}
-/** Does something with the database of the folder running. */
-const withDatabase = (script: string) =>
-  run(['-c', `. tools/lib.sh; . tools/db-access.sh; trap stop_db EXIT; start_db_for_all "$OKAZU_DATA"; ${script}`])
-const SQL = 'MYSQL_PWD=$DB_PASSWORD mariadb --no-defaults --host=127.0.0.1 --port=$DB_PORT --user=$DB_USER -N okazu -e'
-const nameNow = () => withDatabase(`${SQL} "SELECT name FROM kitchen"`).said
+const { run, withDatabase, startOnce, sql } = onDataFolder(folder)
+const nameNow = () => sql('SELECT name FROM kitchen')
 /** Everything in the database, without the lines that say when it was read. */
 const everything = () =>
   withDatabase(
@@ -32,11 +21,7 @@ const restore = (file: string, env: Record<string, string> = {}) => run(['tools/
 let copy = ''
 let before = ''
 beforeAll(() => {
-  const made = withDatabase(
-    `OKAZU_PORT=0 OKAZU_DEMO_EVENINGS=0 OKAZU_DB_SOCKET=$DB_SOCKET OKAZU_DB_USER=$DB_USER OKAZU_DB_PASSWORD=$DB_PASSWORD OKAZU_LOG=error \
-       node --import tsx server/src/main.ts >"$OKAZU_DATA/out" 2>&1 </dev/null & S=$!
-     for i in $(seq 1 600); do grep -q http "$OKAZU_DATA/out" && break; sleep 0.1; done; kill $S; wait $S; cat "$OKAZU_DATA/out"`,
-  )
+  const made = startOnce()
   expect(made.said).toMatch(/http/)
   before = everything()
   const backup = run(['tools/backup.sh'])
@@ -46,7 +31,7 @@ beforeAll(() => {
 
 test('a restore gives back exactly what was copied, and what was there in between is copied first', () => {
   expect(before).toMatch(/Low Tide Rice Counter/)
-  withDatabase(`${SQL} "UPDATE kitchen SET name = 'Changed since'; DELETE FROM ticket_item"`)
+  sql("UPDATE kitchen SET name = 'Changed since'; DELETE FROM ticket_item")
   expect(nameNow()).toBe('Changed since')
   // What an earlier restore was killed over.
   mkdirSync(join(folder, 'db-before-restore-2026-01-01T000000Z'))

@@ -41,6 +41,7 @@ export function SetupScreen() {
           </PageHeading>
           <View className="gap-x-10 md:flex-row">
             <View className="min-w-0 gap-2 md:flex-1">
+              <HouseLinks />
               <Section title={t('device')}>
                 <Row name={t('theme')}>
                   {THEMES.map((theme) => (
@@ -69,10 +70,9 @@ export function SetupScreen() {
                 <Text tone="ash">{t('speechDetail')}</Text>
                 <Button size="body" label={t('trySignals')} className="w-44" onPress={trySignals} />
               </Section>
-              <FeedSection />
             </View>
             <View className="min-w-0 gap-2 md:flex-1">
-              <HouseLinks />
+              <FeedSection />
               {kitchen && <KitchenSection kitchen={kitchen} />}
               <Button label={t('parts')} onPress={() => router.push('/setup/parts')} className="mt-4 md:w-72" />
             </View>

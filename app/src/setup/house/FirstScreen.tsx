@@ -1,16 +1,19 @@
+import type { RicePlace } from 'contract/riceHouse'
 import { firstKitchen, type FirstStep, type KitchenParts } from 'core/house/firstKitchen'
 import { isAtLine } from 'core/people/roles'
 import { useRouter, type Href } from 'expo-router'
-import { View } from 'react-native'
+import { useWindowDimensions, View } from 'react-native'
 import { useDishes } from '../../book/useDishes'
 import { useMiseHouse } from '../../mise/useMise'
 import { useLots, useRiceHouse } from '../../rice/useLots'
 import { Button } from '../../ui/Button'
 import { Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
+import { useIsWide } from '../../ui/useIsWide'
 import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
 import { HousePage } from './HousePage'
+import { KitchenDrawing, type KitchenSaid } from './KitchenDrawing'
 
 const WHERE: Readonly<Record<FirstStep, Href>> = {
   name: '/setup/kitchen',
@@ -42,6 +45,7 @@ export function FirstScreen() {
   return (
     <HousePage title={t('house.title')} bar={canCook && toLine}>
       <Text tone="ash">{t('house.how')}</Text>
+      <Drawing onOpen={(step) => router.push(WHERE[step])} />
       <View className="gap-1">
         <Text role="heading" aria-level={2} size="step" weight="bold">
           {t('house.works')}
@@ -96,4 +100,49 @@ function useKitchenParts(): { parts: KitchenParts | null; error: Error | null; r
     shifts: mise.data.policy.people.reduce((sum, { shifts }) => sum + shifts.length, 0),
   }
   return { parts, error: null, refetch }
+}
+
+const PADDING_PX = 32
+
+/** The kitchen in lines and dots, from what was entered. */
+function Drawing({ onOpen }: { onOpen: (step: FirstStep) => void }) {
+  const t = useWords('setup')
+  const { width } = useWindowDimensions()
+  const isWide = useIsWide()
+  const kitchen = useKitchen().data
+  const house = useRiceHouse().data
+  const mise = useMiseHouse().data
+  const book = useDishes().data
+  if (!kitchen || !house || !mise || !book) return null
+  const [ring, ...others] = kitchen.stations
+  const fridge = house.places.find(({ kind }) => kind === 'fridge')
+  const [owner, ...people] = kitchen.staff
+  const countOf = (count: number) => (count === 0 ? null : t('house.drawing.more', { count }))
+  const coldWords = (place: RicePlace) => {
+    const { name, airTempC, trays: count } = place
+    return airTempC === null
+      ? t('house.drawing.coldUnknown', { name, count })
+      : t('house.drawing.cold', { name, count, tempC: airTempC })
+  }
+  const said: KitchenSaid = {
+    tools: kitchen.tools.ladles.length === 0 ? null : kitchen.tools.ladles.map(({ name }) => name).join(', '),
+    clock: owner ? t('house.drawing.owner', { name: owner.name, zone: kitchen.timeZone }) : null,
+    orders: kitchen.waves.spans.length === 0 ? null : t('house.drawing.planned'),
+    ring: ring ? t('house.drawing.portions', { name: ring.name, count: ring.capPortions }) : null,
+    nextRing: countOf(others.length),
+    people: countOf(people.length),
+    vessel: house.vessels.length === 0 ? null : t('house.drawing.pots', { count: house.vessels.length }),
+    fridge: fridge ? coldWords(fridge) : null,
+    freezer: house.places.find(({ kind }) => kind === 'freezer')?.name ?? null,
+    prep: mise.policy.people.some(({ shifts }) => shifts.length > 0) ? t('house.drawing.prepped') : null,
+  }
+  return (
+    <KitchenDrawing
+      said={said}
+      trays={fridge?.trays ?? 0}
+      hasDish={book.dishes.length > 0}
+      widthPx={isWide ? width / 2 : width - PADDING_PX}
+      onOpen={onOpen}
+    />
+  )
 }
