@@ -62,7 +62,7 @@ export const SHAPES: Readonly<Record<KitchenThing, Shape>> = {
     step: 'people',
     box: box(152, 112, 62, 92),
     lines:
-      'M162 136 a9 9 0 1 0 18 0 a9 9 0 1 0 -18 0 M157 184 V168 A14 16 0 0 1 185 168 V184 M190 142 a8 8 0 1 0 16 0 a8 8 0 1 0 -16 0 M188 184 V172 A11 14 0 0 1 210 172 V184',
+      'M162 126 a9 9 0 1 0 18 0 a9 9 0 1 0 -18 0 M157 172 V158 A14 16 0 0 1 185 158 V172 M190 132 a8 8 0 1 0 16 0 a8 8 0 1 0 -16 0 M188 172 V162 A11 14 0 0 1 210 162 V172',
     words: 'bottom',
   },
   vessel: {
