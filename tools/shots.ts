@@ -1,5 +1,7 @@
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { LAUNCH } from '../e2e/launch'
+import { writeBeside } from './beside'
+import { shootHouse } from './houseShots'
 import { shootMise } from './miseShots'
 import { kitchenAt, openPage } from './shotKitchen'
 import { ask } from './toolDevice'
@@ -9,6 +11,7 @@ const { url, clock, stop } = await kitchenAt('shots', 18, 24)
 const browser = await chromium.launch(LAUNCH)
 await takeAll(browser)
 await shootMise(browser, FOLDER)
+await shootHouse(browser, url, clock, FOLDER)
 await browser.close()
 await stop()
 
@@ -59,14 +62,14 @@ async function takeAll(by: Browser): Promise<void> {
     runs: { id: string; actualS: number; plannedS: number; portions: number }[]
   }
   const late = runs.find((run) => run.actualS - run.plannedS > 14 && run.portions > 1) ?? runs[0]
-  await take(phone, `/record/${late?.id}`, 'record-run-phone')
-  await fault(phone, late?.id ?? '')
-  await book(phone, paper)
+  const run = await pictureOf(phone, `/record/${late?.id}`)
+  await writeBeside(by, [run, await fault(phone, late?.id ?? '')], `${FOLDER}/record-phones.png`)
+  await writeBeside(by, await book(phone, paper), `${FOLDER}/book-phones.png`)
 }
 
 /** The book, a dish at both sizes, its score as it is edited. */
-async function book(phone: Page, paper: Page): Promise<void> {
-  await take(phone, '/book/duck', 'dish-phone')
+async function book(phone: Page, paper: Page): Promise<Buffer[]> {
+  const dish = await pictureOf(phone, '/book/duck')
   await take(paper, '/book/duck', 'dish-wide')
   await phone.goto(`${url}/book/duck/edit`)
   await phone.getByRole('button', { name: 'Hold garlic in its place' }).click()
@@ -77,14 +80,16 @@ async function book(phone: Page, paper: Page): Promise<void> {
   await phone.getByText('kept', { exact: true }).waitFor()
   await phone.getByRole('button', { name: 'Hold garlic in its place' }).click()
   await phone.getByRole('heading', { name: /^Score on Ring A/ }).evaluate((one) => one.scrollIntoView())
-  await shoot(phone, 'score-edit-phone')
+  await phone.waitForTimeout(1200)
+  return [dish, await phone.screenshot()]
 }
 
 /** A complaint of a run, with what may be behind it. */
-async function fault(phone: Page, runId: string): Promise<void> {
+async function fault(phone: Page, runId: string): Promise<Buffer> {
   await phone.goto(`${url}/record/fault/${runId}`)
   await phone.getByRole('radio', { name: 'burnt', exact: true }).click()
-  await shoot(phone, 'fault-phone')
+  await phone.waitForTimeout(1200)
+  return phone.screenshot()
 }
 
 /** A dish on less flame, beside what it does today. */
@@ -120,9 +125,19 @@ async function pass(a: Page, b: Page, seconds: number): Promise<void> {
 }
 
 async function take(page: Page, path: string, name: string): Promise<void> {
+  await open(page, path)
+  await shoot(page, name)
+}
+
+async function pictureOf(page: Page, path: string): Promise<Buffer> {
+  await open(page, path)
+  await page.waitForTimeout(1200)
+  return page.screenshot()
+}
+
+async function open(page: Page, path: string): Promise<void> {
   await page.goto(url + path)
   await page.getByRole('heading', { level: 1 }).first().waitFor()
-  await shoot(page, name)
 }
 
 async function shoot(page: Page, name: string): Promise<void> {

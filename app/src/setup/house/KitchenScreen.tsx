@@ -102,6 +102,7 @@ function HeadForm({ kitchen }: { kitchen: Kitchen }) {
 function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
   const t = useWords('setup')
   const { tools } = kitchen
+  const mayChange = useMay('arrange')
   const [system, setSystem] = useState(tools.system)
   const schema = z.object({
     ladles: z.array(
@@ -175,6 +176,7 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
       <Button
         label={t('house.head.saveTools')}
         isBusy={save.isPending}
+        disabledBecause={mayChange ? undefined : t('house.mayNot')}
         onPress={() =>
           void form.handleSubmit(({ ladles: kept, scaleG }) =>
             save.mutate(

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { z } from 'zod'
 import { newId } from '../../device/ids'
+import { useMay } from '../../people/me'
 import { useRiceHouse } from '../../rice/useLots'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
@@ -126,7 +127,7 @@ function VesselForm({ vessel, onDone }: { vessel: RiceVessel | null; onDone: () 
       />
       <FormField control={form.control} name="volumeL" label={t('house.rice.volume')} inputMode="decimal" />
       <FormField control={form.control} name="many" label={t('house.rice.count')} inputMode="numeric" />
-      <Button kind="main" label={t('house.rice.save')} isBusy={save.isPending} onPress={() => void submit()} />
+      <SaveButton isBusy={save.isPending} onPress={() => void submit()} />
       {vessel && (
         <TakeOut
           name={vessel.name}
@@ -177,7 +178,7 @@ function PlaceForm({ place, onDone }: { place: RicePlace | null; onDone: () => v
       />
       <FormField control={form.control} name="air" label={t('house.rice.air')} inputMode="decimal" />
       <FormField control={form.control} name="trays" label={t('house.rice.trays')} inputMode="numeric" />
-      <Button kind="main" label={t('house.rice.save')} isBusy={save.isPending} onPress={() => void submit()} />
+      <SaveButton isBusy={save.isPending} onPress={() => void submit()} />
       {place && (
         <TakeOut
           name={place.name}
@@ -207,10 +208,25 @@ function said(words: string, undo: (() => void) | undefined, reset: () => void, 
 
 type TakeOutProps = { name: string; path: string; onUndo: () => void; onDone: () => void }
 
+function SaveButton({ isBusy, onPress }: { isBusy: boolean; onPress: () => void }) {
+  const t = useWords('setup')
+  const mayChange = useMay('arrange')
+  return (
+    <Button
+      kind="main"
+      label={t('house.rice.save')}
+      isBusy={isBusy}
+      disabledBecause={mayChange ? undefined : t('house.mayNot')}
+      onPress={onPress}
+    />
+  )
+}
+
 function TakeOut({ name, path, onUndo, onDone }: TakeOutProps) {
   const t = useWords('setup')
   const remove = useRemoveThing()
   const problem = useProblemSentence(remove.error)
+  if (!useMay('arrange')) return null
   return (
     <>
       {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}

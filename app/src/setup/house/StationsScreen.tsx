@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { z } from 'zod'
+import { useMay } from '../../people/me'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
 import { useValidForm } from '../../ui/form/useValidForm'
@@ -83,6 +84,7 @@ function StationForm({ station, onDone }: { station: Station | null; onDone: () 
     powerKw: powerW === null ? '' : String(powerW / W_PER_KW),
     cap: String(station?.capPortions ?? 4),
   })
+  const mayChange = useMay('arrange')
   const save = useSaveStation()
   const remove = useRemoveStation()
   const problem = useProblemSentence(save.error ?? remove.error)
@@ -112,8 +114,14 @@ function StationForm({ station, onDone }: { station: Station | null; onDone: () 
       />
       <FormField control={form.control} name="powerKw" label={t('house.stations.power')} inputMode="decimal" />
       <FormField control={form.control} name="cap" label={t('house.stations.cap')} inputMode="numeric" />
-      <Button kind="main" label={t('house.stations.save')} isBusy={save.isPending} onPress={() => void submit()} />
-      {station && (
+      <Button
+        kind="main"
+        label={t('house.stations.save')}
+        isBusy={save.isPending}
+        disabledBecause={mayChange ? undefined : t('house.mayNot')}
+        onPress={() => void submit()}
+      />
+      {station && mayChange && (
         <HoldButton
           label={t('house.stations.remove', { name: station.name })}
           detail={t('house.stations.removeDetail')}

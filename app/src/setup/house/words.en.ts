@@ -53,6 +53,7 @@ export const houseWords = {
     pots_other: '{{count}} pots',
     owner: '{{name}}, {{zone}}',
   },
+  mayNot: 'an owner or a lead changes this',
   caution: 'The rule set is from memory of the published text. Your local code and inspector decide.',
   head: {
     title: 'Name, zone, money and measures',
