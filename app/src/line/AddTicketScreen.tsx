@@ -3,6 +3,7 @@ import { useDeferredValue, useMemo, useState, type Dispatch, type SetStateAction
 import { ScrollView, View } from 'react-native'
 import type { Dish } from 'contract/dish'
 import { allergenListOf } from 'core/book/allergens'
+import { goneBecause } from 'core/line/plan/gone'
 import { useNowMs } from '../device/clock'
 import { newId } from '../device/ids'
 import { Button } from '../ui/Button'
@@ -18,7 +19,7 @@ import { AllergyFault } from './AllergyFault'
 import { DishTap } from './DishTap'
 import { effectOf } from './draftEffect'
 import { EffectRow } from './EffectRow'
-import { addPortion, allowLine, draftFault, EMPTY_DRAFT, ticketOf, type TicketDraft } from './draftTicket'
+import { addPortion, allowLine, draftFault, draftGone, EMPTY_DRAFT, ticketOf, type TicketDraft } from './draftTicket'
 import { LineInHand } from './LineInHand'
 import { useLinePlan, type Line } from './useLinePlan'
 import { placeTicket } from './useTickets'
@@ -94,6 +95,12 @@ function Dishes({ line, draft, onChange }: DraftProps) {
   const t = useWords('line')
   const count = (dish: Dish) =>
     draft.lines.filter((one) => one.dishId === dish.id).reduce((sum, one) => sum + one.portions, 0)
+  const list = allergenListOf(line.kitchen.ruleSet)
+  const goneWords = (dish: Dish): string | null => {
+    const gone = goneBecause(dish, { modifiers: [], allergies: [] }, line.wishes, list)
+    if (!gone) return null
+    return gone.kind === 'dish' ? t('add.is86') : t('add.lacks', { name: gone.name })
+  }
   return (
     <View role="group" aria-label={t('add.how')} className="flex-row flex-wrap">
       {line.dishes.map((dish) => (
@@ -101,6 +108,7 @@ function Dishes({ line, draft, onChange }: DraftProps) {
           key={dish.id}
           dish={dish}
           count={count(dish)}
+          gone={goneWords(dish)}
           onTap={() => onChange((one) => addPortion(one, dish.id, newId()))}
         />
       ))}
@@ -148,10 +156,13 @@ function SendBar({ line, draft, effect, nowMs, onChange }: DraftProps & { effect
   const t = useWords('line')
   const name = useWords('ui')
   const router = useRouter()
-  const fault = draftFault(draft, line.dishes, allergenListOf(line.kitchen.ruleSet))
+  const list = allergenListOf(line.kitchen.ruleSet)
+  const fault = draftFault(draft, line.dishes, list)
+  const gone = draftGone(draft, line.dishes, line.wishes, list)
   const what = draft.lines.map((one) => lineName(line, one)).join(', ')
   const blocked = () => {
     if (draft.lines.length === 0) return t('add.sendEmpty')
+    if (gone) return t('add.gone', { name: gone.name })
     if (!draft.isAllergyAsked) return t('add.sendAllergy')
     return fault ? t(`add.blocked.${fault.kind}`) : undefined
   }

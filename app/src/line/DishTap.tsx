@@ -4,8 +4,10 @@ import { openSound } from '../device/signal'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 
-/** A dish to tap: a tap is a portion. */
-export function DishTap({ dish, count, onTap }: { dish: Dish; count: number; onTap: () => void }) {
+type DishTapProps = { dish: Dish; count: number; gone: string | null; onTap: () => void }
+
+/** A dish to tap: a tap is a portion. What is 86 of it stands in place of the rest of its name. */
+export function DishTap({ dish, count, gone, onTap }: DishTapProps) {
   const t = useWords('line')
   const rest = dish.name
     .toLowerCase()
@@ -14,7 +16,7 @@ export function DishTap({ dish, count, onTap }: { dish: Dish; count: number; onT
   return (
     <Pressable
       role="button"
-      aria-label={`${dish.name}, ${t('portions', { count })}`}
+      aria-label={[dish.name, t('portions', { count }), gone].filter(Boolean).join(', ')}
       onPress={() => {
         openSound()
         onTap()
@@ -30,8 +32,14 @@ export function DishTap({ dish, count, onTap }: { dish: Dish; count: number; onT
         <Text size="title" weight="semi" stretch="slim" numberOfLines={1}>
           {dish.shortName}
         </Text>
-        <Text size="small" tone="ash" stretch="narrow" numberOfLines={1}>
-          {rest}
+        <Text
+          size="small"
+          tone={gone ? 'rice' : 'ash'}
+          weight={gone ? 'bold' : 'normal'}
+          stretch="narrow"
+          numberOfLines={1}
+        >
+          {gone ?? rest}
         </Text>
       </View>
     </Pressable>

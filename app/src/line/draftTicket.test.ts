@@ -6,6 +6,7 @@ import {
   addPortion,
   allowLine,
   draftFault,
+  draftGone,
   EMPTY_DRAFT,
   noAllergy,
   setPortions,
@@ -137,4 +138,15 @@ test('whatever is tapped, portions are never lost to a split and the ticket is o
       if (draft.lines.length > 0) expect(NewTicket.safeParse(ticketOf(draft, v7(), NOW_MS, 'hatch')).success).toBe(true)
     }),
   )
+})
+
+test('what is 86 keeps a ticket back: the dish itself, or what no modifier takes out of it', () => {
+  const draft = addPortion(EMPTY_DRAFT, 'duck', 'a')
+  const gone = (goneDishes: string[], goneMatters: string[], one = draft) =>
+    draftGone(one, [dish], { goneDishes, goneMatters }, 'us')?.name ?? null
+  expect(gone([], [])).toBe(null)
+  expect(gone(['duck'], [])).toBe('duck')
+  expect(gone([], ['egg'])).toBe('egg')
+  expect(gone([], ['egg'], toggleModifier(draft, 'a', 'no-egg'))).toBe(null)
+  expect(gone(['crab'], ['kimchi'])).toBe(null)
 })

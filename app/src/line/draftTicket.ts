@@ -2,6 +2,7 @@ import type { Dish } from 'contract/dish'
 import type { NewTicketBody } from 'contract/ticket'
 import { MAX_PORTIONS } from 'contract/ticket'
 import type { AllergenList } from 'core/book/allergens'
+import { goneBecause } from 'core/line/plan/gone'
 import { varyDish, type AllergenFound } from 'core/book/variation/vary'
 import type { Allergen } from 'core/book/ingredient'
 
@@ -163,4 +164,19 @@ export function ticketOf(
     place,
     source: 'hand',
   }
+}
+
+/** The first line of which something is 86, and what; null where all of it can be cooked. */
+export function draftGone(
+  draft: TicketDraft,
+  dishes: readonly Dish[],
+  wishes: Parameters<typeof goneBecause>[2],
+  list: AllergenList,
+): { dish: Dish; name: string } | null {
+  for (const line of draft.lines) {
+    const dish = dishes.find((one) => one.id === line.dishId)
+    const gone = dish && goneBecause(dish, line, wishes, list)
+    if (dish && gone) return { dish, name: gone.kind === 'dish' ? dish.shortName : gone.name }
+  }
+  return null
 }
