@@ -42,10 +42,15 @@ export const StationDraft = z.strictObject({
 })
 export type StationDraft = z.infer<typeof StationDraft>
 
+/** A changed station, with what it was when the change began. */
+export const StationEdit = StationDraft.extend({ was: StationDraft.exactOptional() })
+
 export const VesselDraft = RiceVessel.omit({ id: true, loadsWeighed: true })
 export type VesselDraft = z.infer<typeof VesselDraft>
+export const VesselEdit = VesselDraft.extend({ was: VesselDraft.exactOptional() })
 export const PlaceDraft = RicePlace.omit({ id: true })
 export type PlaceDraft = z.infer<typeof PlaceDraft>
+export const PlaceEdit = PlaceDraft.extend({ was: PlaceDraft.exactOptional() })
 /** A dish of the sample kitchen, as a sketch to change. */
 export const Sketch = z.strictObject({ dishId: Slug })
 export const SketchList = z.strictObject({

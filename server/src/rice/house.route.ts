@@ -1,5 +1,5 @@
 import { z } from '@hono/zod-openapi'
-import { PlaceDraft, VesselDraft } from 'contract/house'
+import { PlaceEdit, VesselEdit } from 'contract/house'
 import { Slug } from 'contract/ids'
 import { RiceHouse } from 'contract/riceHouse'
 import type { Context } from 'hono'
@@ -7,8 +7,10 @@ import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
 import { json, jsonBody, newRouter, type RequestEnv } from '../http/context'
+import { checkWas } from '../http/conflict'
 import { Problem } from '../http/problems'
 import { onlyFor } from '../people/onlyFor'
+import { lockKitchen } from '../setup/kitchen.sql'
 import { findRiceHouse, removeThing, savePlace, saveVessel } from './house.sql'
 
 const params = z.object({ id: Slug })
@@ -17,7 +19,7 @@ const houseAnswer = (description: string) => ({ 200: json(RiceHouse, description
 const putVessel = onlyFor('arrange', {
   method: 'put',
   path: '/rice/vessels/{id}',
-  request: { params, body: jsonBody(VesselDraft) },
+  request: { params, body: jsonBody(VesselEdit) },
   responses: houseAnswer('The rice house with this vessel'),
 })
 const deleteVessel = onlyFor('arrange', {
@@ -29,7 +31,7 @@ const deleteVessel = onlyFor('arrange', {
 const putPlace = onlyFor('arrange', {
   method: 'put',
   path: '/rice/places/{id}',
-  request: { params, body: jsonBody(PlaceDraft) },
+  request: { params, body: jsonBody(PlaceEdit) },
   responses: houseAnswer('The rice house with this place'),
 })
 const deletePlace = onlyFor('arrange', {
@@ -43,7 +45,16 @@ const deletePlace = onlyFor('arrange', {
 export const riceHouseRoutes = newRouter()
   .openapi(putVessel, async (c) => {
     const { id } = c.req.valid('param')
-    await change(c, (connection, kitchenId) => saveVessel(connection, kitchenId, id, c.req.valid('json')))
+    const { was, ...draft } = c.req.valid('json')
+    await change(c, async (connection, kitchenId) => {
+      await lockKitchen(connection, kitchenId)
+      const { vessels } = await findRiceHouse(connection, kitchenId)
+      checkWas(
+        was,
+        vessels.find((one) => one.id === id),
+      )
+      await saveVessel(connection, kitchenId, id, draft)
+    })
     return c.json(await house(c), 200)
   })
   .openapi(deleteVessel, async (c) => {
@@ -55,7 +66,16 @@ export const riceHouseRoutes = newRouter()
   })
   .openapi(putPlace, async (c) => {
     const { id } = c.req.valid('param')
-    await change(c, (connection, kitchenId) => savePlace(connection, kitchenId, id, c.req.valid('json')))
+    const { was, ...draft } = c.req.valid('json')
+    await change(c, async (connection, kitchenId) => {
+      await lockKitchen(connection, kitchenId)
+      const { places } = await findRiceHouse(connection, kitchenId)
+      checkWas(
+        was,
+        places.find((one) => one.id === id),
+      )
+      await savePlace(connection, kitchenId, id, draft)
+    })
     return c.json(await house(c), 200)
   })
   .openapi(deletePlace, async (c) => {

@@ -111,8 +111,12 @@ function VesselForm({ vessel, onDone }: { vessel: RiceVessel | null; onDone: () 
   const submit = form.handleSubmit(({ name, volumeL, many }) => {
     const steamGPerMin = vessel?.method === method ? vessel.steamGPerMin : usualSteamGPerMin(method)
     const draft = { name, method, volumeL, count: many, steamGPerMin }
-    const undo = vessel ? () => save.mutate({ id, draft: vesselDraft(vessel) }) : undefined
-    save.mutate({ id, draft }, { onSuccess: () => said(t('house.rice.saved', { name }), undo, form.reset, onDone) })
+    const was = vessel ? vesselDraft(vessel) : undefined
+    const undo = was ? () => save.mutate({ id, draft: was, was: draft }) : undefined
+    save.mutate(
+      { id, draft, was },
+      { onSuccess: () => said(t('house.rice.saved', { name }), undo, form.reset, onDone) },
+    )
   })
   return (
     <View className="gap-3 pb-2">
@@ -132,7 +136,7 @@ function VesselForm({ vessel, onDone }: { vessel: RiceVessel | null; onDone: () 
         <TakeOut
           name={vessel.name}
           path={`/rice/vessels/${vessel.id}`}
-          onUndo={() => save.mutate({ id, draft: vesselDraft(vessel) })}
+          onUndo={() => save.mutate({ id, draft: vesselDraft(vessel), was: undefined })}
           onDone={onDone}
         />
       )}
@@ -157,14 +161,15 @@ function PlaceForm({ place, onDone }: { place: RicePlace | null; onDone: () => v
   })
   const save = useSavePlace()
   const problem = useProblemSentence(save.error)
-  const undo = place ? () => save.mutate({ id, draft: placeDraft(place) }) : undefined
-  const submit = form.handleSubmit(({ name, air, trays }) =>
+  const submit = form.handleSubmit(({ name, air, trays }) => {
+    const draft = { name, kind, airTempC: air, trays }
+    const was = place ? placeDraft(place) : undefined
+    const undo = was ? () => save.mutate({ id, draft: was, was: draft }) : undefined
     save.mutate(
-      { id, draft: { name, kind, airTempC: air, trays } },
+      { id, draft, was },
       { onSuccess: () => said(t('house.rice.saved', { name }), undo, form.reset, onDone) },
-    ),
-  )
-
+    )
+  })
   return (
     <View className="gap-3 pb-2">
       {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
@@ -183,7 +188,7 @@ function PlaceForm({ place, onDone }: { place: RicePlace | null; onDone: () => v
         <TakeOut
           name={place.name}
           path={`/rice/places/${place.id}`}
-          onUndo={() => save.mutate({ id, draft: placeDraft(place) })}
+          onUndo={() => save.mutate({ id, draft: placeDraft(place), was: undefined })}
           onDone={onDone}
         />
       )}

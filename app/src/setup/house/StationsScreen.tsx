@@ -65,10 +65,7 @@ export function StationsScreen() {
 }
 
 /** A station as it stands, to be saved again. */
-const before = ({ id, name, kind, powerW, capPortions }: Station) => ({
-  id,
-  draft: { name, kind, powerW, capPortions },
-})
+const draftOf = ({ name, kind, powerW, capPortions }: Station) => ({ name, kind, powerW, capPortions })
 
 function StationForm({ station, onDone }: { station: Station | null; onDone: () => void }) {
   const t = useWords('setup')
@@ -91,10 +88,13 @@ function StationForm({ station, onDone }: { station: Station | null; onDone: () 
   const submit = form.handleSubmit(({ name, powerKw, cap }) => {
     const draft = { name, kind, powerW: powerKw === null ? null : Math.round(powerKw * W_PER_KW), capPortions: cap }
     save.mutate(
-      { id: station?.id ?? null, draft },
+      { id: station?.id ?? null, draft, was: station ? draftOf(station) : undefined },
       {
         onSuccess: () => {
-          toast(t('house.stations.saved', { name }), station ? () => save.mutate(before(station)) : undefined)
+          toast(
+            t('house.stations.saved', { name }),
+            station ? () => save.mutate({ id: station.id, draft: draftOf(station), was: draft }) : undefined,
+          )
           form.reset()
           onDone()
         },

@@ -14,6 +14,9 @@ import { Kitchen } from 'contract/kitchen'
 import { RiceHouse } from 'contract/riceHouse'
 import { getJson, sendJson } from '../../device/http'
 
+/** What is saved, and what it was when the change began: nobody else's change is written over. */
+type Edit<T> = { draft: T; was: T | undefined }
+
 /** A change of the kitchen; what comes back is shown at once. */
 function useKitchenChange<Body>(send: (body: Body) => Promise<Kitchen>) {
   const queries = useQueryClient()
@@ -31,10 +34,10 @@ export const useSaveHead = () =>
 export const useSaveTools = () =>
   useKitchenChange((tools: Kitchen['tools']) => sendJson('PUT', '/kitchen/tools', tools, Kitchen))
 export const useSaveStation = () =>
-  useKitchenChange(({ id, draft }: { id: string | null; draft: StationDraft }) =>
+  useKitchenChange(({ id, draft, was }: Edit<StationDraft> & { id: string | null }) =>
     id === null
       ? sendJson('POST', '/kitchen/stations', draft, Kitchen)
-      : sendJson('PUT', `/kitchen/stations/${id}`, draft, Kitchen),
+      : sendJson('PUT', `/kitchen/stations/${id}`, { ...draft, was }, Kitchen),
   )
 export const useRemoveStation = () =>
   useKitchenChange((id: string) => sendJson('DELETE', `/kitchen/stations/${id}`, undefined, Kitchen))
@@ -45,12 +48,12 @@ function useRiceChange<Body>(send: (body: Body) => Promise<RiceHouse>) {
   return useMutation({ mutationFn: send, onSuccess: () => queries.invalidateQueries({ queryKey: ['rice'] }) })
 }
 export const useSaveVessel = () =>
-  useRiceChange(({ id, draft }: { id: string; draft: VesselDraft }) =>
-    sendJson('PUT', `/rice/vessels/${id}`, draft, RiceHouse),
+  useRiceChange(({ id, draft, was }: Edit<VesselDraft> & { id: string }) =>
+    sendJson('PUT', `/rice/vessels/${id}`, { ...draft, was }, RiceHouse),
   )
 export const useSavePlace = () =>
-  useRiceChange(({ id, draft }: { id: string; draft: PlaceDraft }) =>
-    sendJson('PUT', `/rice/places/${id}`, draft, RiceHouse),
+  useRiceChange(({ id, draft, was }: Edit<PlaceDraft> & { id: string }) =>
+    sendJson('PUT', `/rice/places/${id}`, { ...draft, was }, RiceHouse),
   )
 export const useRemoveThing = () => useRiceChange((path: string) => sendJson('DELETE', path, undefined, RiceHouse))
 

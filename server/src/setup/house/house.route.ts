@@ -1,5 +1,5 @@
 import { z } from '@hono/zod-openapi'
-import { FirstOwner, KitchenHead, KitchenMade, NewKitchen, StationDraft } from 'contract/house'
+import { FirstOwner, KitchenHead, KitchenMade, NewKitchen, StationDraft, StationEdit } from 'contract/house'
 import { Slug } from 'contract/ids'
 import { Kitchen } from 'contract/kitchen'
 import { MeasureTools } from 'contract/measure'
@@ -9,6 +9,7 @@ import type { PoolConnection } from 'mysql2/promise'
 import { announce, type Change } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { json, jsonBody, newRouter, type RequestEnv } from '../../http/context'
+import { checkWas } from '../../http/conflict'
 import { Problem } from '../../http/problems'
 import { noteChange } from '../../people/audit.sql'
 import { byOf, onlyFor } from '../../people/onlyFor'
@@ -16,7 +17,7 @@ import { insertPerson, listPeople, savePinHash, saveRecovery } from '../../peopl
 import { hashSecret, newRecoveryCode, plainCode } from '../../people/secrets'
 import { freeId } from '../freeId'
 import { kitchenOf } from '../kitchenOf'
-import { lockKitchen } from '../kitchen.sql'
+import { findKitchen, lockKitchen } from '../kitchen.sql'
 import { beginKitchen } from './begin'
 import { countRunsAt, isStation, removeStation, saveHead, saveStation, saveTools } from './house.sql'
 
@@ -56,7 +57,7 @@ const postStation = onlyFor('arrange', {
 const putStation = onlyFor('arrange', {
   method: 'put',
   path: '/kitchen/stations/{id}',
-  request: { params, body: jsonBody(StationDraft) },
+  request: { params, body: jsonBody(StationEdit) },
   responses: kitchenAnswer('The kitchen; what was cooked at the station stays as it was'),
 })
 const deleteStation = onlyFor('arrange', {
@@ -128,9 +129,14 @@ export const houseRoutes = newRouter()
   })
   .openapi(putStation, async (c) => {
     const { id } = c.req.valid('param')
+    const { was, ...draft } = c.req.valid('json')
     await change(c, [KITCHEN], async (connection, kitchenId) => {
-      if (!(await isStation(connection, kitchenId, id))) throw unknown('station', id)
-      await saveStation(connection, kitchenId, id, c.req.valid('json'))
+      await lockKitchen(connection, kitchenId)
+      const kitchen = await findKitchen(connection, kitchenId)
+      const now = kitchen?.stations.find((one) => one.id === id)
+      if (!now) throw unknown('station', id)
+      checkWas(was, now)
+      await saveStation(connection, kitchenId, id, draft)
     })
     return c.json(await found(c), 200)
   })

@@ -103,3 +103,22 @@ test('a sample dish becomes one of the own book with what is made ahead for it; 
   for (const id of wanted) expect(recipes.recipes.map((one) => one.id)).toContain(id)
   expect(codeOf(await as(owner, 'POST', '/sketches', { dishId: 'none' }))).toBe('unknown-dish')
 })
+
+test('who changes what somebody else has changed meanwhile is told so, and writes nothing over', async () => {
+  const station = { name: 'Ring D', kind: 'wok', powerW: 20_000, capPortions: 3 }
+  await send(kitchen.app, 'POST', '/kitchen/stations', station)
+  const change = (name: string) =>
+    send(kitchen.app, 'PUT', '/kitchen/stations/ring-d', { ...station, name, was: station })
+  const answers = [await change('Left ring'), await change('Right ring')]
+  expect(answers.map(codeOf)).toEqual([undefined, 'edited-meanwhile'])
+  expect(Kitchen.parse((await send(kitchen.app, 'GET', '/kitchen')).json).stations.at(-1)!.name).toBe('Left ring')
+  await send(kitchen.app, 'DELETE', '/kitchen/stations/ring-d')
+
+  const { places } = RiceHouse.parse((await send(kitchen.app, 'GET', '/rice/house')).json)
+  const { id, ...place } = places[0]!
+  const trays = (count: number, was: object) =>
+    send(kitchen.app, 'PUT', `/rice/places/${id}`, { ...place, trays: count, was })
+  expect(codeOf(await trays(7, { ...place, trays: place.trays + 1 }))).toBe('edited-meanwhile')
+  expect((await trays(7, place)).status).toBe(200)
+  expect((await trays(place.trays, { ...place, trays: 7 })).status).toBe(200)
+})
