@@ -8,6 +8,8 @@ import { Channel, Score } from '../score/Score'
 import { scoreDrawing, type ScoreDrawing } from 'core/wok/drawing/scoreDrawing'
 import { evenSeconds, scoreShapes } from 'core/wok/drawing/scoreShapes'
 
+/** So many letters stand in the disc of what is set aside. */
+const DISC_SIGNS = 4
 const MINUTE_PX = 30
 const THREAD_PX = 26
 const CELADON = 'rgb(var(--now-in-channel))'
@@ -113,7 +115,7 @@ const Ribbon = memo(function Ribbon({ drawing, channelPx, pxPerS, pastUntilS }: 
               fontFamily="Archivo Variable"
               fill="rgb(var(--in-channel))"
             >
-              {label.slice(0, 4)}
+              {label.length <= DISC_SIGNS ? label : `${label.slice(0, DISC_SIGNS - 1)}…`}
             </SvgText>
           </G>
         ))}

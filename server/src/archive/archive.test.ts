@@ -103,9 +103,14 @@ test('every table of the database that belongs to kitchens is in it, as JSON wit
   }
 })
 
-test('who asks for it and reads nothing of it holds no connection', async () => {
+test('who asks for it and reads nothing of it, or stops in the midst, holds no connection', async () => {
   for (let n = 0; n < 15; n += 1)
     expect((await kitchen.app.request('/api/archive', { method: n % 2 ? 'HEAD' : 'GET' })).status).toBe(200)
+  for (let n = 0; n < 15; n += 1) {
+    const reader = (await kitchen.app.request('/api/archive')).body!.getReader()
+    expect((await reader.read()).value?.length).toBeGreaterThan(0)
+    await reader.cancel()
+  }
   expect((await as(undefined, 'GET', '/kitchen')).status).toBe(200)
 })
 
