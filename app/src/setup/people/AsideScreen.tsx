@@ -1,12 +1,10 @@
 import type { Aside } from 'contract/people'
-import { ScrollView, View } from 'react-native'
+import { View } from 'react-native'
 import { useMay } from '../../people/me'
 import { Button } from '../../ui/Button'
-import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
-import { PageHeading } from '../../ui/PageHeading'
-import { Empty, Loading, Problem, useProblemSentence } from '../../ui/states'
+import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { formatTime } from '../../words/format'
@@ -14,6 +12,8 @@ import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
 import { nameOfStaff } from '../../people/nameOfStaff'
 import { useAside, useDecideAside } from './usePeople'
+import { HousePage } from '../house/HousePage'
+import { Asked } from './Asked'
 
 const KINDS = ['tickets', 'runs', 'rice', 'mise', 'line', 'stations', 'tastings'] as const
 
@@ -24,22 +24,15 @@ export function AsideScreen() {
   const aside = useAside()
   const decide = useDecideAside()
   const problem = useProblemSentence(decide.error)
-  const list = aside.data?.aside
   return (
-    <Frame stage="setup">
-      <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-3xl gap-3 self-center p-4">
-          <PageHeading size="title" weight="bold" stretch="wide">
-            {t('setup.aside')}
-          </PageHeading>
-          <Text tone="ash">{t('setup.asideDetail')}</Text>
-          {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-          {!isLead && <Empty title={t('setup.leadOnly')} detail="" />}
-          {isLead && !list && aside.error && <Problem error={aside.error} onRetry={() => void aside.refetch()} />}
-          {isLead && !list && !aside.error && <Loading what={t('setup.loading')} />}
-          {isLead && list?.length === 0 && <Text>{t('setup.asideNone')}</Text>}
-          {isLead &&
-            list?.map((one) => (
+    <HousePage title={t('setup.aside')}>
+      <Text tone="ash">{t('setup.asideDetail')}</Text>
+      {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
+      <Asked mayRead={isLead} otherwise={t('setup.leadOnly')} query={aside} data={aside.data}>
+        {({ aside: list }) => (
+          <>
+            {list.length === 0 && <Text>{t('setup.asideNone')}</Text>}
+            {list.map((one) => (
               <Kept
                 key={one.id}
                 one={one}
@@ -49,9 +42,10 @@ export function AsideScreen() {
                 }
               />
             ))}
-        </View>
-      </ScrollView>
-    </Frame>
+          </>
+        )}
+      </Asked>
+    </HousePage>
   )
 }
 

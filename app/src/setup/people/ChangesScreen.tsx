@@ -1,17 +1,16 @@
 import type { AuditEntry } from 'contract/people'
-import { ScrollView, View } from 'react-native'
+import { View } from 'react-native'
 import { download } from '../../device/download'
 import { useMay } from '../../people/me'
 import { Button } from '../../ui/Button'
-import { Frame } from '../../ui/Frame'
-import { PageHeading } from '../../ui/PageHeading'
-import { Empty, Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
 import { nameOfStaff } from '../../people/nameOfStaff'
 import { useChanges } from './usePeople'
+import { HousePage } from '../house/HousePage'
+import { Asked } from './Asked'
 
 /** Who changed what answers for safety or money, newest first; for owners. Nobody can edit it. */
 export function ChangesScreen() {
@@ -20,43 +19,33 @@ export function ChangesScreen() {
   const changes = useChanges()
   const entries = changes.data?.pages.flatMap((page) => page.entries)
   return (
-    <Frame stage="setup">
-      <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-3xl gap-3 self-center p-4">
-          <PageHeading size="title" weight="bold" stretch="wide">
-            {t('setup.changes')}
-          </PageHeading>
-          {!isOwner && <Empty title={t('setup.ownerOnly')} detail="" />}
-          {isOwner && !entries && changes.error && (
-            <Problem error={changes.error} onRetry={() => void changes.refetch()} />
-          )}
-          {isOwner && !entries && !changes.error && <Loading what={t('setup.loading')} />}
-          {isOwner && entries && (
-            <>
+    <HousePage title={t('setup.changes')}>
+      <Asked mayRead={isOwner} otherwise={t('setup.ownerOnly')} query={changes} data={entries}>
+        {(all) => (
+          <>
+            <Button
+              size="body"
+              label={t('setup.csv')}
+              className="w-40"
+              onPress={() => download('/api/audit.csv', 'okazu-changes.csv')}
+            />
+            {all.length === 0 && <Text tone="ash">{t('setup.none')}</Text>}
+            <View role="list">
+              {all.map((one) => (
+                <Entry key={one.id} entry={one} />
+              ))}
+            </View>
+            {changes.hasNextPage && (
               <Button
-                size="body"
-                label={t('setup.csv')}
-                className="w-40"
-                onPress={() => download('/api/audit.csv', 'okazu-changes.csv')}
+                label={t('setup.older')}
+                isBusy={changes.isFetchingNextPage}
+                onPress={() => void changes.fetchNextPage()}
               />
-              {entries.length === 0 && <Text tone="ash">{t('setup.none')}</Text>}
-              <View role="list">
-                {entries.map((one) => (
-                  <Entry key={one.id} entry={one} />
-                ))}
-              </View>
-              {changes.hasNextPage && (
-                <Button
-                  label={t('setup.older')}
-                  isBusy={changes.isFetchingNextPage}
-                  onPress={() => void changes.fetchNextPage()}
-                />
-              )}
-            </>
-          )}
-        </View>
-      </ScrollView>
-    </Frame>
+            )}
+          </>
+        )}
+      </Asked>
+    </HousePage>
   )
 }
 

@@ -1,24 +1,24 @@
 import type { PairedDevice, Pairing } from 'contract/people'
 import { useState } from 'react'
-import { ScrollView, View } from 'react-native'
+import { View } from 'react-native'
 import Svg, { Path, Rect } from 'react-native-svg'
 import { z } from 'zod'
 import { useMay, useMe } from '../../people/me'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
 import { useValidForm } from '../../ui/form/useValidForm'
-import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
-import { PageHeading } from '../../ui/PageHeading'
 import { Sheet } from '../../ui/Sheet'
-import { Empty, Loading, Problem, useProblemSentence } from '../../ui/states'
+import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
 import { useDevices, useNameDevice, usePairing, useShutOut } from './usePeople'
+import { HousePage } from '../house/HousePage'
+import { Asked } from './Asked'
 
 /** Every device that was let in, who is at it, and the way to let another in or shut one out; for owners. */
 export function DevicesScreen() {
@@ -39,37 +39,27 @@ export function DevicesScreen() {
     />
   )
   return (
-    <Frame stage="setup" bar={isOwner && letIn}>
-      <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-3xl gap-3 self-center p-4">
-          <PageHeading size="title" weight="bold" stretch="wide">
-            {t('setup.devices')}
-          </PageHeading>
-          {!isOwner && <Empty title={t('setup.ownerOnly')} detail="" />}
-          {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-          {isOwner && pairing.data && <PairingCode pairing={pairing.data} />}
-          {isOwner && !devices.data && devices.error && (
-            <Problem error={devices.error} onRetry={() => void devices.refetch()} />
-          )}
-          {isOwner && !devices.data && !devices.error && <Loading what={t('setup.loading')} />}
-          {isOwner && devices.data && (
-            <>
-              <View className="hidden md:flex">{letIn}</View>
-              <View role="list">
-                {devices.data.devices.map((one) => (
-                  <View key={one.id} role="listitem" className="mb-2">
-                    <DeviceButton device={one} onPress={() => setOpen(one)} />
-                  </View>
-                ))}
-              </View>
-            </>
-          )}
-        </View>
-      </ScrollView>
+    <HousePage title={t('setup.devices')} bar={isOwner && letIn}>
+      {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
+      {isOwner && pairing.data && <PairingCode pairing={pairing.data} />}
+      <Asked mayRead={isOwner} otherwise={t('setup.ownerOnly')} query={devices} data={devices.data}>
+        {({ devices: all }) => (
+          <>
+            <View className="hidden md:flex">{letIn}</View>
+            <View role="list">
+              {all.map((one) => (
+                <View key={one.id} role="listitem" className="mb-2">
+                  <DeviceButton device={one} onPress={() => setOpen(one)} />
+                </View>
+              ))}
+            </View>
+          </>
+        )}
+      </Asked>
       <Sheet title={open?.name ?? ''} isOpen={open !== null} onClose={() => setOpen(null)}>
         {open && <DeviceForm device={open} onDone={() => setOpen(null)} />}
       </Sheet>
-    </Frame>
+    </HousePage>
   )
 }
 

@@ -2,23 +2,23 @@ import type { Person } from 'contract/people'
 import { needsPin, ROLES } from 'core/people/roles'
 import { useState } from 'react'
 import { Controller } from 'react-hook-form'
-import { ScrollView, View } from 'react-native'
+import { View } from 'react-native'
 import { z } from 'zod'
 import { useMay } from '../../people/me'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
 import { useValidForm } from '../../ui/form/useValidForm'
-import { Frame } from '../../ui/Frame'
 import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
-import { PageHeading } from '../../ui/PageHeading'
 import { Sheet } from '../../ui/Sheet'
-import { Empty, Loading, Problem, useProblemSentence } from '../../ui/states'
+import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
 import { useAddPerson, useChangePerson, usePeople, useRecovery, useRemovePerson, useSetPin } from './usePeople'
+import { HousePage } from '../house/HousePage'
+import { Asked } from './Asked'
 
 /** Everybody who works here, what each may do, and their PINs; for owners. */
 export function PeopleScreen() {
@@ -29,51 +29,41 @@ export function PeopleScreen() {
   const [open, setOpen] = useState<Person | 'new' | null>(null)
   const problem = useProblemSentence(recovery.error)
   return (
-    <Frame
-      stage="setup"
+    <HousePage
+      title={t('setup.people')}
       bar={isOwner && <Button kind="main" isTall label={t('setup.add')} onPress={() => setOpen('new')} />}
     >
-      <ScrollView tabIndex={0} className="min-h-0 flex-1">
-        <View className="w-full max-w-3xl gap-3 self-center p-4">
-          <PageHeading size="title" weight="bold" stretch="wide">
-            {t('setup.people')}
-          </PageHeading>
-          {!isOwner && <Empty title={t('setup.ownerOnly')} detail="" />}
-          {isOwner && !people.data && people.error && (
-            <Problem error={people.error} onRetry={() => void people.refetch()} />
-          )}
-          {isOwner && !people.data && !people.error && <Loading what={t('setup.loading')} />}
-          {isOwner && people.data && (
-            <>
-              <View role="list">
-                {people.data.people.map((one) => (
-                  <View key={one.id} role="listitem" className="mb-2">
-                    <Button
-                      label={one.name}
-                      detail={`${t(`who.roles.${one.role}`)} · ${t(pinState(one))}`}
-                      onPress={() => setOpen(one)}
-                    />
-                  </View>
-                ))}
-              </View>
-              <Button className="hidden md:flex" label={t('setup.add')} onPress={() => setOpen('new')} />
-              {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-              {recovery.data ? (
-                <Notice kind="hazard" title={recovery.data.code}>
-                  {t('setup.recoveryShown')}
-                </Notice>
-              ) : (
-                <Button
-                  label={t('setup.recovery')}
-                  detail={t('setup.recoveryDetail')}
-                  isBusy={recovery.isPending}
-                  onPress={() => recovery.mutate()}
-                />
-              )}
-            </>
-          )}
-        </View>
-      </ScrollView>
+      <Asked mayRead={isOwner} otherwise={t('setup.ownerOnly')} query={people} data={people.data}>
+        {({ people: all }) => (
+          <>
+            <View role="list">
+              {all.map((one) => (
+                <View key={one.id} role="listitem" className="mb-2">
+                  <Button
+                    label={one.name}
+                    detail={`${t(`who.roles.${one.role}`)} · ${t(pinState(one))}`}
+                    onPress={() => setOpen(one)}
+                  />
+                </View>
+              ))}
+            </View>
+            <Button className="hidden md:flex" label={t('setup.add')} onPress={() => setOpen('new')} />
+            {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
+            {recovery.data ? (
+              <Notice kind="hazard" title={recovery.data.code}>
+                {t('setup.recoveryShown')}
+              </Notice>
+            ) : (
+              <Button
+                label={t('setup.recovery')}
+                detail={t('setup.recoveryDetail')}
+                isBusy={recovery.isPending}
+                onPress={() => recovery.mutate()}
+              />
+            )}
+          </>
+        )}
+      </Asked>
       <Sheet
         title={open === null || open === 'new' ? t('setup.add') : open.name}
         isOpen={open !== null}
@@ -81,7 +71,7 @@ export function PeopleScreen() {
       >
         {open !== null && <PersonForm person={open === 'new' ? null : open} onDone={() => setOpen(null)} />}
       </Sheet>
-    </Frame>
+    </HousePage>
   )
 }
 
