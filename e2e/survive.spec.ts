@@ -207,5 +207,6 @@ test("a device whose clock is hours off cooks by the kitchen's time and says so"
   await expect(page.getByText(/This device is 3 h fast/)).toBeVisible()
   const runId = await fireFirst(page)
   const run = await kitchen.run(runId)
-  expect(Math.abs(run.firedAtMs - kitchen.now())).toBeLessThan(5000)
+  // Hours off if the device's clock were believed; a slow machine takes seconds to get here.
+  expect(Math.abs(run.firedAtMs - kitchen.now())).toBeLessThan(60_000)
 })
