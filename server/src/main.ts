@@ -1,3 +1,4 @@
+import { mkdirSync } from 'node:fs'
 import { join, parse } from 'node:path'
 import pino from 'pino'
 import { z } from 'zod'
@@ -45,6 +46,7 @@ const address: DatabaseAddress = {
   database: env.OKAZU_DB_NAME,
 }
 const clock = env.OKAZU_TEST_CLOCK ? testClock() : null
+mkdirSync(env.OKAZU_DATA, { recursive: true, mode: 0o700 })
 
 const folder = new URL('src/db/migrations/', SERVER_FOLDER)
 const migrated = await migrate(address, folder, async (from) => {
