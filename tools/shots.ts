@@ -9,9 +9,9 @@ import { ask } from './toolDevice'
 const FOLDER = 'docs/screenshots'
 const { url, clock, stop } = await kitchenAt('shots', 18, 24)
 const browser = await chromium.launch(LAUNCH)
+await shootHouse(browser, url, clock, FOLDER)
 await takeAll(browser)
 await shootMise(browser, FOLDER)
-await shootHouse(browser, url, clock, FOLDER)
 await browser.close()
 await stop()
 
