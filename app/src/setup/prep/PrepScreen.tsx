@@ -11,7 +11,7 @@ import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 import { HousePage } from '../house/HousePage'
 import { Cards } from './Cards'
-import { ThingSheet, type Thing } from './ThingSheet'
+import { ADD, ThingSheet, type Thing } from './ThingSheet'
 
 const LISTS: readonly Listed[] = ['equipment', 'places', 'checks']
 type Open = { list: Listed; thing: Thing | null } | null
@@ -94,4 +94,3 @@ function Things({ list, policy, onOpen }: ThingsProps) {
     </View>
   )
 }
-const ADD = { equipment: 'prep.addEquipment', places: 'prep.addPlaces', checks: 'prep.addChecks' } as const

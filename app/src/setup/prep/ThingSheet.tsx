@@ -72,4 +72,5 @@ export function ThingSheet({ list, thing, policy, onClose }: ThingProps) {
     </Sheet>
   )
 }
-const ADD = { equipment: 'prep.addEquipment', places: 'prep.addPlaces', checks: 'prep.addChecks' } as const
+/** What the button says that adds to a list. */
+export const ADD = { equipment: 'prep.addEquipment', places: 'prep.addPlaces', checks: 'prep.addChecks' } as const

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { CardList } from 'contract/mise/cards'
 import { MiseHouse, type MisePolicy } from 'contract/mise/house'
-import { getJson, sendJson } from '../../device/http'
+import { getJson, Refused, sendJson } from '../../device/http'
 import { useMiseHouse } from '../../mise/useMise'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
@@ -33,7 +33,10 @@ export function useKeepPrep() {
           const undo = () =>
             save.mutate(
               { version: saved.version, policy: before },
-              { onSuccess: () => toast(t('prep.undone')), onError: () => toast(t('prep.meanwhile')) },
+              {
+                onSuccess: () => toast(t('prep.undone')),
+                onError: (error) => toast(t(error instanceof Refused ? 'prep.meanwhile' : 'prep.noAnswer')),
+              },
             )
           toast(said, undo)
         },

@@ -28,6 +28,7 @@ export const prepWords = {
   earlier: 'Walk there earlier',
   undone: 'As it was',
   meanwhile: 'Somebody else changed this meanwhile: it is not taken back.',
+  noAnswer: 'The kitchen does not answer: it is not taken back.',
   cards: 'Prep cards',
   cardsHow: 'What the book asks for, with the steps that its kind usually takes until you say otherwise.',
   noCards: 'Nothing to prepare yet: cards come with the dishes of the book.',
