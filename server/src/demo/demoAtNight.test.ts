@@ -1,3 +1,5 @@
+import type { RowDataPacket } from 'mysql2'
+import type { Pool } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
 import { migrate } from '../db/migrate'
 import { openPool } from '../db/pool'
@@ -7,25 +9,44 @@ import { listOpenLots } from '../rice/lots.sql'
 import { findKitchen } from '../setup/kitchen.sql'
 import { prepareDemo } from './prepareDemo'
 
+let pool: Pool
+let database = ''
+beforeEach(async () => {
+  const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
+  database = `night_${newId().replaceAll('-', '')}`
+  const at = { socketPath, user: 'root', database }
+  await migrate(at, new URL(`file://${__dirname}/../db/migrations/`))
+  pool = openPool(at)
+})
+afterEach(async () => {
+  await pool.query('DROP DATABASE ??', [database])
+  await pool.end()
+})
+
 /** The sample kitchen is opened at any hour; its shelf must not depend on which. */
 test.each(['00:10', '05:50', '11:00', '23:55'])('at %s the two lots of the evening can be fried', async (time) => {
   const nowMs = new Date(`2027-03-10T${time}:00`).getTime()
-  const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
-  const at = { socketPath, user: 'root', database: `night_${newId().replaceAll('-', '')}` }
-  await migrate(at, new URL(`file://${__dirname}/../db/migrations/`))
-  const pool = openPool(at)
-  try {
-    const kitchenId = await prepareDemo(pool, nowMs, 0)
-    const connection = await pool.getConnection()
-    const kitchen = (await findKitchen(connection, kitchenId))!
-    const house = await findRiceHouse(connection, kitchenId)
-    const usable = (await listOpenLots(connection, kitchenId))
-      .filter((lot) => foldLot(lot, policyOf(kitchen, house), nowMs).isUsable)
-      .map((lot) => lot.name)
-    connection.release()
-    expect(usable).toEqual(['R-17', 'R-18'])
-  } finally {
-    await pool.query(`DROP DATABASE ${at.database}`)
-    await pool.end()
-  }
+  const kitchenId = await prepareDemo(pool, nowMs, 0)
+  const connection = await pool.getConnection()
+  const kitchen = (await findKitchen(connection, kitchenId))!
+  const house = await findRiceHouse(connection, kitchenId)
+  const usable = (await listOpenLots(connection, kitchenId))
+    .filter((lot) => foldLot(lot, policyOf(kitchen, house), nowMs).isUsable)
+    .map((lot) => lot.name)
+  connection.release()
+  expect(usable).toEqual(['R-17', 'R-18'])
 })
+
+// At these hours the last boat of the evening was up so shortly before that its batches were written down after now.
+test.each(['2026-11-30T19:04:00Z', '2026-11-30T19:10:00Z'])(
+  'opened at %s it has no record of the future',
+  async (at) => {
+    const nowMs = Date.parse(at)
+    await prepareDemo(pool, nowMs, 1)
+    for (const table of ['outbox', 'run_event', 'ticket_event', 'mise_event']) {
+      const [rows] = await pool.query<RowDataPacket[]>('SELECT MAX(at_ms) AS newestMs FROM ??', [table])
+      expect(Number(rows[0]!['newestMs'])).toBeLessThanOrEqual(nowMs)
+      expect(Number(rows[0]!['newestMs'])).toBeGreaterThan(0)
+    }
+  },
+)

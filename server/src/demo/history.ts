@@ -20,10 +20,13 @@ import { DEMO_COOK_AT } from './kitchen'
 
 const MIN_MS = 60_000
 const AFTER_END_MS = 20 * MIN_MS
+/** From when a boat lands, and the stations are free for it, until its last dish is handed over: none took longer. */
+const BOAT_LASTS_MS = 40 * MIN_MS
 
 /**
  * Cooks past boats through the same functions as a live evening: a wave of tickets, its batches, runs with the words of
  * cooks who are now and then late, and what they said when something went wrong.
+ * @param nowMs nothing is written down later than this: a record of the future reads as a clock that was set back
  */
 export async function cookPastBoats(
   connection: PoolConnection,
@@ -31,11 +34,13 @@ export async function cookPastBoats(
   dishes: readonly Dish[],
   boats: readonly Wave[],
   seed: number,
+  nowMs: number,
 ): Promise<void> {
   const random = lcg(seed)
   const timesOf = demoTimes(kitchen)
   const freeAtMs = new Map(kitchen.stations.map((station) => [station.id, 0]))
   for (const [boat, { landsMs, leavesMs }] of boats.entries()) {
+    if (Math.max(landsMs, ...freeAtMs.values()) > nowMs - BOAT_LASTS_MS) break
     const wave = boatWave(seed + boat, { landsMs, leavesMs }, dishes).slice(0, 5)
     const placed: Ticket[] = []
     for (const { atMs, ticket } of wave) {
@@ -45,7 +50,7 @@ export async function cookPastBoats(
     const batches = boatPlan(kitchen, dishes, placed, timesOf, landsMs)
     const upAtMs = new Map<string, number>()
     for (const batch of batches) {
-      const endsAtMs = await cookBatch(connection, kitchen, batch, freeAtMs, random)
+      const endsAtMs = await cookBatch(connection, kitchen, batch, freeAtMs, random, nowMs)
       for (const { ticketId } of batch.parts) upAtMs.set(ticketId, Math.max(endsAtMs, upAtMs.get(ticketId) ?? 0))
     }
     for (const { id } of placed) {
@@ -61,6 +66,7 @@ async function cookBatch(
   batch: ReturnType<typeof boatPlan>[number],
   freeAtMs: Map<string, number>,
   random: () => number,
+  nowMs: number,
 ): Promise<number> {
   const { dish, station } = batch
   const placedAtMs = Math.max(batch.placedAtMs, batch.setUpStartMs, freeAtMs.get(station.id) ?? 0)
@@ -96,7 +102,7 @@ async function cookBatch(
   }
   const run = await fireDerived(kitchen, (score) => fireRun(connection, kitchen, fire, firedAtMs, score))
   const { events, endsAtMs } = cooksWords(run, random)
-  await takeEvents(connection, kitchen.id, run.id, events, endsAtMs + AFTER_END_MS)
+  await takeEvents(connection, kitchen.id, run.id, events, Math.min(endsAtMs + AFTER_END_MS, nowMs))
   freeAtMs.set(station.id, endsAtMs + 20_000)
   return endsAtMs
 }

@@ -65,7 +65,7 @@ async function create(connection: PoolConnection, nowMs: number, evenings: numbe
     const thenMs = nowMs - ago * 24 * HOUR_MS
     const { waves, timeZone } = kitchen
     const boats = wavesBetween(waves, thenMs - 3.7 * HOUR_MS, thenMs, timeZone).slice(0, BOATS_AN_EVENING)
-    await cookPastBoats(connection, kitchen, dishes, boats, 11 + ago * 100)
+    await cookPastBoats(connection, kitchen, dishes, boats, 11 + ago * 100, nowMs)
   }
   if (evenings > 0) await setOutRice(connection, kitchen, house, nowMs)
 }
