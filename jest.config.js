@@ -2,7 +2,8 @@ const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescri
 const node = (name) => ({
   displayName: name,
   rootDir: `<rootDir>/${name}`,
-  testEnvironment: 'node',
+  // Without a sandbox of its own for each file: in one, every `Math.exp` costs several times what it does (docs/bench.md).
+  testEnvironment: 'jest-environment-node-single-context',
   testMatch: ['<rootDir>/**/*.test.ts'],
   transform: { '\\.[jt]s$': swc },
   transformIgnorePatterns: ['node_modules/(?!uuid/)'],

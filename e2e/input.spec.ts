@@ -85,7 +85,7 @@ test('one of two portions differs: two lines of one ticket', async ({ kitchen, o
 })
 
 test('the feed is switched on in the interface and a wave comes in', async ({ kitchen, open, context }) => {
-  const page = await open('/setup')
+  const page = await open('/setup/instruments')
   await page.getByRole('radiogroup', { name: 'Simulated ticket feed' }).getByRole('radio', { name: 'on' }).click()
   await expect(
     page.getByRole('radiogroup', { name: 'Simulated ticket feed' }).getByRole('radio', { name: 'on' }),

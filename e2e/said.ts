@@ -34,6 +34,7 @@ export const SCREENS = [
   '/setup/begin',
   '/setup/archive',
   '/setup/prep',
+  '/setup/instruments',
   '/setup/people',
   '/setup/devices',
   '/setup/changes',

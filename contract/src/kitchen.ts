@@ -1,3 +1,4 @@
+import { INSTRUMENTS } from 'core/house/instruments'
 import { TEMP_UNITS } from 'core/measure/temperature'
 import { isLead, ROLES } from 'core/people/roles'
 import { RULE_SETS } from 'core/safety/limits'
@@ -56,6 +57,8 @@ export const Kitchen = z.strictObject({
   /** Where rice is reheated to what Scotland asks for, above the UK's own limit. */
   isScottish: z.boolean(),
   tools: MeasureTools,
+  /** What it has to weigh, read, print and take orders with; without one its figures are typed. */
+  instruments: z.array(z.enum(INSTRUMENTS)),
   waves: Waves,
   stations: z.array(Station),
   staff: z.array(Staff),
@@ -70,6 +73,8 @@ export const leadIdsOf = ({ staff }: Pick<Kitchen, 'staff'>): string[] =>
 
 /** Another rule set for food safety. */
 export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })
+/** Whether the kitchen has an instrument. */
+export const PutInstrument = z.strictObject({ has: z.boolean() })
 /** The unit that thermometers show, and whether Scottish reheating holds. */
 export const PutReadings = z.strictObject({ readsIn: z.enum(TEMP_UNITS), isScottish: z.boolean() })
 

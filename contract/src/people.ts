@@ -18,6 +18,8 @@ export const PersonList = z.strictObject({ people: z.array(Person) })
 /** A new person, or another name or role of one. */
 export const PersonDraft = z.strictObject({ name: Name, role: RoleName })
 export type PersonDraft = z.infer<typeof PersonDraft>
+/** A change of somebody, and what the editor saw: nobody else's change is written over. */
+export const PersonEdit = PersonDraft.extend({ was: PersonDraft.exactOptional() })
 export const NewPin = z.strictObject({ pin: Pin })
 /** Another PIN of one's own. */
 export const OwnPin = z.strictObject({ oldPin: Pin, pin: Pin })

@@ -78,6 +78,7 @@ export const PROBLEM_CODES = [
   'kitchen-not-empty',
   'no-room',
   'printer',
+  'no-instrument',
   'printing',
   'database',
   'internal',

@@ -12,6 +12,7 @@ import { sketchRoutes } from './book/sketches.route'
 import { styleRoutes } from './book/styles.route'
 import { feedRoutes } from './device/feed/feed.route'
 import { probeRoutes } from './device/probe/probe.route'
+import { instrumentRoutes } from './device/instruments.route'
 import { scaleRoutes } from './device/scale/scale.route'
 import { surfaceRoutes } from './device/surface/surface.route'
 import { lineRoutes } from './line/line.route'
@@ -110,6 +111,7 @@ export function createApp(
   app.route('/api', sketchRoutes)
   app.route('/api', styleRoutes)
   app.route('/api', printRoutes)
+  app.route('/api', instrumentRoutes)
   app.route('/api', scaleRoutes)
   app.route('/api', surfaceRoutes)
   app.route('/api', riceHouseRoutes)

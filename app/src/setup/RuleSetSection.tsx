@@ -10,6 +10,7 @@ import { Notice } from '../ui/Notice'
 import { Sheet } from '../ui/Sheet'
 import { useProblemSentence } from '../ui/states'
 import { Text } from '../ui/Text'
+import { toast } from '../ui/Toast'
 import { useWords } from '../words/i18n'
 
 /** The rule set in force; changing it is asked about, since rice that is cooling must then keep both. */
@@ -53,7 +54,13 @@ export function RuleSetSection({ kitchen }: { kitchen: Kitchen }) {
               isTall
               isBusy={change.isPending}
               label={t('ruleSetDo', { name: t(`ruleSets.${wanted}`) })}
-              onPress={() => change.mutate(wanted)}
+              onPress={() => {
+                const before = kitchen.ruleSet
+                change.mutate(wanted, {
+                  onSuccess: () =>
+                    toast(t('ruleSetChanged', { name: t(`ruleSets.${wanted}`) }), () => change.mutate(before)),
+                })
+              }}
             />
           </View>
         </Sheet>

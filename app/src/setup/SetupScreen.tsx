@@ -5,10 +5,8 @@ import { ScrollView, View } from 'react-native'
 import { changeSettings, useSettings } from '../device/settings'
 import { give, openSound } from '../device/signal'
 import { speak } from '../device/speech'
-import { useFeed } from '../line/useFeed'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/Choice'
-import { Dial } from '../ui/Dial'
 import { Frame } from '../ui/Frame'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
@@ -72,7 +70,6 @@ export function SetupScreen() {
               </Section>
             </View>
             <View className="min-w-0 gap-2 md:flex-1">
-              <FeedSection />
               {kitchen && <KitchenSection kitchen={kitchen} />}
               <Button label={t('parts')} onPress={() => router.push('/setup/parts')} className="mt-4 md:w-72" />
             </View>
@@ -115,33 +112,6 @@ function OnOff({ name, isOn, onChange }: { name: string; isOn: boolean; onChange
   )
 }
 
-const MAX_SEED = 999
-
-function FeedSection() {
-  const t = useWords('setup')
-  const { feed, change } = useFeed()
-  if (!feed) return null
-  return (
-    <Section title={t('feed')}>
-      <Text tone="ash">{t('feedDetail')}</Text>
-      <OnOff name={t('feed')} isOn={feed.isOn} onChange={(isOn) => change({ ...feed, isOn })} />
-      <View className="w-64">
-        <Text tone="ash">{t('seed')}</Text>
-        <Dial
-          name={t('seed')}
-          value={feed.seed}
-          least={0}
-          most={MAX_SEED}
-          unit={t('seedUnit')}
-          lessLabel={t('less')}
-          moreLabel={t('more')}
-          onChange={(seed) => change({ ...feed, seed })}
-        />
-      </View>
-    </Section>
-  )
-}
-
 function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
   const t = useWords('setup')
   const router = useRouter()
@@ -175,6 +145,15 @@ function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
           t('scale', { g: kitchen.tools.scaleResolutionG }),
         ].join(' · ')}
       </Text>
+      <Button
+        label={t('instruments.title')}
+        detail={
+          kitchen.instruments.length === 0
+            ? t('instruments.none')
+            : kitchen.instruments.map((one) => t(`instruments.names.${one}`)).join(', ')
+        }
+        onPress={() => router.push('/setup/instruments')}
+      />
       <RuleSetSection kitchen={kitchen} />
       <ReadingsSection kitchen={kitchen} />
       <BackupSection timeZone={kitchen.timeZone} />

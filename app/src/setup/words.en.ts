@@ -1,9 +1,11 @@
 import { houseWords } from './house/words.en'
+import { instrumentWords } from './instruments/words.en'
 import { prepWords } from './prep/words.en'
 import { wavesWords } from './waves/words.en'
 
 export const setup = {
   house: houseWords,
+  instruments: instrumentWords,
   prep: prepWords,
   waves: wavesWords,
   title: 'Setup',
@@ -42,6 +44,7 @@ export const setup = {
   ruleSetChange: 'Change to {{name}}?',
   ruleSetCooling:
     'Rice that is cooling now must keep the old rule set and the new one; its log shows both. Rice that is cold is held by both.',
+  ruleSetChanged: '{{name}} holds now',
   ruleSetDo: 'Change to {{name}}',
   measures: 'Measures',
   systems: {

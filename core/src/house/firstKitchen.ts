@@ -13,6 +13,7 @@ export type KitchenParts = {
   dishes: number
   lots: number
   waves: number
+  instruments: number
   /** Prep shifts of all people. */
   shifts: number
 }
@@ -25,6 +26,7 @@ export const FIRST_STEPS = [
   'vessel',
   'fridge',
   'tools',
+  'instruments',
   'people',
   'prep',
   'waves',
@@ -41,6 +43,7 @@ export const WORKS = [
   'coolingRice',
   'portions',
   'ladles',
+  'instruments',
   'mise',
   'plan',
 ] as const
@@ -65,6 +68,7 @@ export function firstKitchen(parts: KitchenParts): FirstKitchen {
     vessel: parts.vessels > 0,
     fridge: parts.coldPlaces > 0,
     tools: parts.ladles > 0,
+    instruments: parts.instruments > 0,
     people: parts.cooks > 1,
     prep: parts.shifts > 0,
     waves: parts.waves > 0,
@@ -79,6 +83,7 @@ export function firstKitchen(parts: KitchenParts): FirstKitchen {
     coolingRice: isDone.vessel && isDone.fridge,
     portions: isDone.rice,
     ladles: isDone.tools,
+    instruments: isDone.instruments,
     mise: isDone.prep && isDone.dish,
     plan: isDone.station && isDone.dish && isDone.waves,
   }

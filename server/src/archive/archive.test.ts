@@ -141,6 +141,24 @@ test('read into an empty kitchen, and written again, it is the same file by file
   expect(DishList.parse((await as(ownerToken, 'GET', '/dishes')).json).dishes.length).toBeGreaterThan(3)
   expect(codeOf(await restoreStatus(ownerToken))).toBe('kitchen-not-empty')
 })
+
+test('a file from before there were instruments is read: the kitchen has none until it says so', async () => {
+  const older = await changed(
+    await changed(whole, 'tables/kitchen.json', (text) => text.replace(/,"instruments":\[[^\]]*\]/, '')),
+    'manifest.json',
+    (text) => text.replace(/"\d{4}_\w+\.sql"/, '"0016_own_kitchen.sql"'),
+  )
+  const token = await begin('From before')
+  expect((await restore(token, older)).status).toBe(200)
+  expect((await as(token, 'GET', '/kitchen')).json).toMatchObject({ name: 'Low Tide Rice Counter', instruments: [] })
+})
+
+test('a file from before a change of what a row means is refused', async () => {
+  const token = await begin('From long before')
+  const older = await changed(whole, 'manifest.json', (text) => text.replace(/"\d{4}_\w+\.sql"/, '"0009_learned.sql"'))
+  expect(codeOf(await restore(token, older))).toBe('archive-older')
+})
+
 const restoreStatus = (token: string) => as(token, 'POST', '/incoming-archive/read', { bytes: 1 })
 
 test.each<[string, string, (zip: Buffer) => Promise<Buffer> | Buffer]>([

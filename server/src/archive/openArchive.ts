@@ -4,6 +4,8 @@ import type { Readable } from 'node:stream'
 import { openPromise, type Entry, type ZipFile } from 'yauzl'
 import { z } from 'zod'
 import { Problem } from '../http/problems'
+import { lackingSince } from './older'
+import type { Row } from './rows'
 
 const MIB = 1_048_576
 const MOST_MANIFEST_BYTES = MIB
@@ -48,8 +50,10 @@ export async function openArchive(path: string, migrations: readonly string[]): 
   try {
     const entries = await entriesOf(zip)
     const manifest = await readManifest(zip, entries, migrations)
+    const lacking = lackingSince(manifest.schema, migrations)
+    if (!lacking) throw fault('archive-older', manifest.schema)
     for (const file of manifest.files) await checkFile(zip, entries, file)
-    const rowsOf = (tableName: string) => rowsIn(zip, entries.get(`tables/${tableName}.json`))
+    const rowsOf = (tableName: string) => rowsIn(zip, entries.get(`tables/${tableName}.json`), lacking[tableName])
     return { manifest, rowsOf, close: () => zip.close() }
   } catch (error) {
     zip.close()
@@ -82,7 +86,6 @@ async function readManifest(
   if (!made.success) throw fault('archive-foreign', 'manifest.json')
   const { version, schema } = made.data
   if (version > ARCHIVE_VERSION || schema > (migrations.at(-1) ?? '')) throw fault('archive-newer', schema)
-  if (schema !== migrations.at(-1)) throw fault('archive-older', schema)
   const manifest = ArchiveManifest.safeParse(raw)
   if (!manifest.success) throw fault('archive-altered', 'manifest.json')
   const listed = new Set(['manifest.json', ...manifest.data.files.map((file) => file.path)])
@@ -106,14 +109,14 @@ async function checkFile(zip: ZipFile, entries: Map<string, Entry>, file: Archiv
   if (hash.digest('hex') !== file.sha256) throw fault('archive-altered', file.path)
 }
 
-async function* rowsIn(zip: ZipFile, entry: Entry | undefined): AsyncIterable<unknown> {
+async function* rowsIn(zip: ZipFile, entry: Entry | undefined, lacking: Row = {}): AsyncIterable<unknown> {
   if (!entry) return
   for await (const line of linesOf(await zip.openReadStreamPromise(entry))) {
     const text = line.replace(/,$/, '')
     if (text === '[' || text === ']' || text === '[]' || text === '') continue
     const row = parsed(text)
     if (row === undefined) throw fault('archive-altered', entry.fileName)
-    yield row
+    yield typeof row === 'object' ? { ...lacking, ...row } : row
   }
 }
 

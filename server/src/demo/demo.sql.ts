@@ -18,8 +18,8 @@ export async function insertKitchen(
   staff: readonly Kitchen['staff'][number][],
 ): Promise<void> {
   await connection.execute(
-    `INSERT INTO kitchen (id, name, time_zone, locale, currency, rule_set, tools, waves)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO kitchen (id, name, time_zone, locale, currency, rule_set, tools, instruments, waves)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       head.id,
       head.name,
@@ -28,6 +28,7 @@ export async function insertKitchen(
       head.currency,
       head.ruleSet,
       JSON.stringify(head.tools),
+      JSON.stringify(head.instruments),
       JSON.stringify(head.waves),
     ],
   )

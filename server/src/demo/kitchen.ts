@@ -1,4 +1,5 @@
 import type { Kitchen } from 'contract/kitchen'
+import { INSTRUMENTS } from 'core/house/instruments'
 
 export const DEMO_KITCHEN_ID = 'low-tide'
 
@@ -16,6 +17,7 @@ export const DEMO_KITCHEN = {
     spans: [{ weekdays: [1, 2, 3, 4, 5, 6, 7], fromMin: 0, toMin: 23 * 60 + 40, everyMin: 20 }],
     stayMin: 12,
   },
+  instruments: [...INSTRUMENTS],
   tools: {
     system: 'us',
     ladles: [

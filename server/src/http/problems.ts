@@ -78,6 +78,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'archive-gap': { status: 409, title: 'A part before this one is missing' },
   'kitchen-not-empty': { status: 409, title: 'The kitchen is not empty' },
   'no-room': { status: 409, title: 'The disk is full' },
+  'no-instrument': { status: 409, title: 'The kitchen does not have this instrument' },
   printer: { status: 409, title: 'The printer did not print' },
   printing: { status: 503, title: 'Too much is being printed' },
   database: { status: 503, title: 'The database does not answer' },

@@ -81,12 +81,13 @@ test('order of the line', async () => {
   expect((await read<LineState>('/line')).order).toMatchObject({ batches: told.batches, no: told.no + 1 })
 })
 
-test('rule set, readings and the timetable of waves', async () => {
-  const before = await read<Versioned>('/kitchen')
-  const { ruleSet, readsIn, isScottish, waves } = before
+test('rule set, readings, the timetable of waves and instruments', async () => {
+  const before = await read<Versioned & { instruments: string[] }>('/kitchen')
+  const { ruleSet, readsIn, isScottish, waves, instruments } = before
   await put('/kitchen/rule-set', { ruleSet })
   await put('/kitchen/readings', { readsIn, isScottish })
   await put('/kitchen/waves', waves)
+  for (const one of instruments) await put(`/kitchen/instruments/${one}`, { has: true })
   expect(await read('/kitchen')).toEqual(before)
 })
 
@@ -139,6 +140,7 @@ test('every address that takes a change in place is tried here', async () => {
       '/api/feed',
       '/api/ingredients/{id}',
       '/api/kitchen/head',
+      '/api/kitchen/instruments/{instrument}',
       '/api/kitchen/readings',
       '/api/kitchen/rule-set',
       '/api/kitchen/stations/{id}',

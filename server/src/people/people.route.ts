@@ -1,10 +1,11 @@
 import { z } from '@hono/zod-openapi'
 import { Slug } from 'contract/ids'
-import { NewPin, PersonDraft, PersonList, Recovery } from 'contract/people'
+import { NewPin, PersonDraft, PersonEdit, PersonList, Recovery } from 'contract/people'
 import type { Context } from 'hono'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { inTransaction } from '../db/pool'
+import { checkWas } from '../http/conflict'
 import { json, jsonBody, newRouter, type RequestEnv } from '../http/context'
 import { Problem } from '../http/problems'
 import { freeId } from '../setup/freeId'
@@ -40,7 +41,7 @@ const postPerson = onlyFor('people', {
 const putPerson = onlyFor('people', {
   method: 'put',
   path: '/people/{id}',
-  request: { params, body: jsonBody(PersonDraft) },
+  request: { params, body: jsonBody(PersonEdit) },
   responses: { 200: json(PersonList, 'Everybody; another role signs the person out everywhere') },
 })
 const deletePerson = onlyFor('people', {
@@ -80,10 +81,11 @@ export const peopleRoutes = newRouter()
   })
   .openapi(putPerson, async (c) => {
     const { id } = c.req.valid('param')
-    const draft = c.req.valid('json')
+    const { was: seen, ...draft } = c.req.valid('json')
     await change(c, async (connection, { kitchenId, nowMs }) => {
       const owners = await lockOwners(connection, kitchenId)
       const before = await known(connection, kitchenId, id)
+      checkWas(seen, before)
       if (draft.role !== 'owner') checkOwnerLeft(owners, id)
       await checkName(connection, kitchenId, draft.name, id)
       await changePerson(connection, kitchenId, id, draft)

@@ -1,4 +1,5 @@
 import { Kitchen, type Waves } from 'contract/kitchen'
+import type { Instrument } from 'core/house/instruments'
 import type { RuleSet } from 'core/safety/limits'
 import { factorFor } from 'core/wok/learn/learn'
 import type { RowDataPacket } from 'mysql2'
@@ -16,7 +17,7 @@ export async function currencyOf(db: Db, kitchenId: string): Promise<string> {
 export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | null> {
   const [kitchens] = await db.execute<RowDataPacket[]>(
     `SELECT id, name, time_zone AS timeZone, locale, currency, rule_set AS ruleSet, reads_in AS readsIn,
-            is_scottish AS isScottish, tools, waves
+            is_scottish AS isScottish, tools, instruments, waves
        FROM kitchen WHERE id = ?`,
     [kitchenId],
   )
@@ -81,6 +82,14 @@ export async function saveRuleSet(connection: PoolConnection, kitchenId: string,
 
 export async function saveWaves(connection: PoolConnection, kitchenId: string, waves: Waves): Promise<void> {
   await connection.execute('UPDATE kitchen SET waves = ? WHERE id = ?', [JSON.stringify(waves), kitchenId])
+}
+
+export async function saveInstruments(
+  connection: PoolConnection,
+  kitchenId: string,
+  instruments: readonly Instrument[],
+): Promise<void> {
+  await connection.execute('UPDATE kitchen SET instruments = ? WHERE id = ?', [JSON.stringify(instruments), kitchenId])
 }
 
 export async function saveReadings(

@@ -42,7 +42,9 @@ export function CoolingSide(props: SideProps) {
       <SilentProbe {...props} />
       <View className="flex-row flex-wrap gap-2">
         <Button label={t('cool.move')} size="body" className="min-w-28 flex-1" onPress={() => onOpen('move')} />
-        <Button label={t('cool.probe')} size="body" className="min-w-20 flex-1" onPress={() => onOpen('probe')} />
+        {props.kitchen.instruments.includes('probe') && (
+          <Button label={t('cool.probe')} size="body" className="min-w-20 flex-1" onPress={() => onOpen('probe')} />
+        )}
         <Button label={t('lot.more')} size="body" className="min-w-20 flex-1" onPress={() => onOpen('more')} />
       </View>
       {watched && (

@@ -45,13 +45,15 @@ export function SpreadDials({ shown, kitchen, house, spread }: LotPage & { sprea
         unit={t('kilograms')}
         onChange={(kg) => spread.setMassG(Math.round(kg * 1000))}
       />
-      <Button
-        size="body"
-        label={t('cooking.readScale')}
-        isBusy={scale.isPending}
-        onPress={() => scale.mutate()}
-        className="self-center px-4"
-      />
+      {kitchen.instruments.includes('scale') && (
+        <Button
+          size="body"
+          label={t('cooking.readScale')}
+          isBusy={scale.isPending}
+          onPress={() => scale.mutate()}
+          className="self-center px-4"
+        />
+      )}
       {scale.error && <Notice kind="conflict" isSmall title={sentence} />}
       <Text tone="ash" stretch="slim" className="text-center">
         {[

@@ -22,6 +22,7 @@ const WHERE: Readonly<Record<FirstStep, Href>> = {
   vessel: '/setup/rice',
   fridge: '/setup/rice',
   tools: '/setup/kitchen',
+  instruments: '/setup/instruments',
   people: '/setup/people',
   prep: '/setup/prep',
   waves: '/setup/waves',
@@ -85,7 +86,7 @@ function useKitchenParts(): { parts: KitchenParts | null; error: Error | null; r
   const refetch = () => void Promise.all([kitchen.refetch(), house.refetch(), book.refetch(), mise.refetch()])
   if (!kitchen.data || !house.data || !book.data || !mise.data)
     return { parts: null, error: kitchen.error ?? house.error ?? book.error ?? mise.error, refetch }
-  const { stations, staff, tools, waves } = kitchen.data
+  const { stations, staff, tools, instruments, waves } = kitchen.data
   const parts = {
     owners: staff.filter(({ role }) => role === 'owner').length,
     cooks: staff.filter(({ role }) => isAtLine(role)).length,
@@ -94,6 +95,7 @@ function useKitchenParts(): { parts: KitchenParts | null; error: Error | null; r
     vessels: house.data.vessels.length,
     coldPlaces: house.data.places.filter(({ kind }) => kind === 'fridge' || kind === 'freezer').length,
     ladles: tools.ladles.length,
+    instruments: instruments.length,
     dishes: book.data.dishes.length,
     lots: lots?.length ?? 0,
     waves: waves.spans.length,

@@ -87,12 +87,16 @@ function PersonForm({ person, onDone }: { person: Person | null; onDone: () => v
   const remove = useRemovePerson()
   const problem = useProblemSentence(add.error ?? change.error ?? remove.error)
   const save = form.handleSubmit((draft) => {
+    const was = person && { name: person.name, role: person.role }
     const onSuccess = () => {
-      toast(t('setup.saved', { name: draft.name }))
+      toast(
+        t('setup.saved', { name: draft.name }),
+        person && was ? () => change.mutate({ id: person.id, ...was, was: draft }) : undefined,
+      )
       form.reset(draft)
       onDone()
     }
-    if (person) change.mutate({ id: person.id, ...draft }, { onSuccess })
+    if (person && was) change.mutate({ id: person.id, ...draft, was }, { onSuccess })
     else add.mutate(draft, { onSuccess })
   })
   return (

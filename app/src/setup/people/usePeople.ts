@@ -66,8 +66,8 @@ function useChange<Body, Shape extends z.ZodType>(
 export const useAddPerson = () =>
   useChange('all', PersonList, (draft: PersonDraft) => sendJson('POST', '/people', draft, PersonList))
 export const useChangePerson = () =>
-  useChange('all', PersonList, ({ id, ...draft }: PersonDraft & { id: string }) =>
-    sendJson('PUT', `/people/${id}`, draft, PersonList),
+  useChange('all', PersonList, ({ id, ...edit }: PersonDraft & { id: string; was: PersonDraft }) =>
+    sendJson('PUT', `/people/${id}`, edit, PersonList),
   )
 export const useRemovePerson = () =>
   useChange('all', PersonList, (id: string) => sendJson('DELETE', `/people/${id}`, undefined, PersonList))

@@ -7,7 +7,7 @@ import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { degrees, formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { useReadsIn } from '../useKitchen'
+import { useHas, useReadsIn } from '../useKitchen'
 import { AFTER_LOAD, type useCalibration } from './useCalibration'
 import { useSurfaceAfterLoad } from './useSurface'
 
@@ -22,6 +22,7 @@ export function AfterLoad({ stationId, calibration }: Props) {
   const t = useWords('setup')
   const { now, setLoad, leaveLoadOut, handling } = calibration
   const read = useSurfaceAfterLoad(stationId, (metalC) => setLoad({ metalC }))
+  const hasThermometer = useHas('surface')
   const problem = useProblemSentence(read.error)
   const { load } = now
   if (load === null)
@@ -58,12 +59,14 @@ export function AfterLoad({ stationId, calibration }: Props) {
       />
       {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
       <View className="flex-row gap-2">
-        <Button
-          className="flex-1"
-          label={t('calibrate.load.read')}
-          isBusy={read.isPending}
-          onPress={() => read.mutate({ massG: load.massG, startMetalC: load.startMetalC, ...AFTER_LOAD, handling })}
-        />
+        {hasThermometer && (
+          <Button
+            className="flex-1"
+            label={t('calibrate.load.read')}
+            isBusy={read.isPending}
+            onPress={() => read.mutate({ massG: load.massG, startMetalC: load.startMetalC, ...AFTER_LOAD, handling })}
+          />
+        )}
         <Button className="flex-1" label={t('calibrate.load.leaveOut')} onPress={leaveLoadOut} />
       </View>
     </View>

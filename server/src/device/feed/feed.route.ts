@@ -2,6 +2,7 @@ import { Feed } from 'contract/kitchen'
 import { announce } from '../../db/outbox'
 import { inTransaction } from '../../db/pool'
 import { json, jsonBody, newRouter } from '../../http/context'
+import { needInstrument } from '../needInstrument'
 import { findFeed, saveFeed } from './feed.sql'
 import { onlyFor } from '../../people/onlyFor'
 
@@ -27,6 +28,7 @@ export const feedRoutes = newRouter()
   .openapi(putFeed, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const wanted = c.req.valid('json')
+    if (wanted.isOn) await needInstrument(pool, kitchenId, 'feed')
     await inTransaction(pool, async (connection) => {
       const feed = await findFeed(connection, kitchenId, true)
       const isSame = feed.isOn && wanted.isOn && feed.seed === wanted.seed

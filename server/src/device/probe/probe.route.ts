@@ -4,6 +4,7 @@ import { inTransaction } from '../../db/pool'
 import { json, jsonBody, newRouter } from '../../http/context'
 import { probedLot } from '../../rice/probedLot'
 import { unknownLot } from '../../rice/takeLotEvents'
+import { needInstrument } from '../needInstrument'
 import { findProbe, saveProbe, type ProbeState } from './probe.sql'
 import { onlyFor } from '../../people/onlyFor'
 
@@ -28,6 +29,7 @@ export const probeRoutes = newRouter()
   .openapi(putProbe, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const wanted = c.req.valid('json')
+    if (wanted.lotId !== null) await needInstrument(pool, kitchenId, 'probe')
     const probe = await inTransaction(pool, async (connection) => {
       const before = await findProbe(connection, kitchenId, true)
       if (wanted.lotId !== null && !(await probedLot(connection, kitchenId, wanted.lotId, now())))

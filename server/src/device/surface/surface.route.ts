@@ -6,6 +6,7 @@ import { HANDLINGS } from 'core/wok/heat/parameters'
 import { json, newRouter, type KitchenContext } from '../../http/context'
 import { findPlate } from '../../setup/station/plates.sql'
 import { stationOf } from '../../setup/station/stationOf'
+import { needInstrument, NO_INSTRUMENT } from '../needInstrument'
 import { simulatedSurface } from './simulatedSurface'
 import { onlyFor } from '../../people/onlyFor'
 
@@ -15,6 +16,7 @@ const getDry = onlyFor('read', {
   request: { query: z.object({ stationId: Slug, seconds: z.coerce.number().min(0).max(1800) }) },
   responses: {
     200: json(SurfaceReading, 'What the thermometer shows on the dry vessel, so long after the flame was opened'),
+    ...NO_INSTRUMENT,
   },
 })
 const getLoad = onlyFor('read', {
@@ -30,10 +32,14 @@ const getLoad = onlyFor('read', {
       handling: z.enum(HANDLINGS),
     }),
   },
-  responses: { 200: json(SurfaceReading, 'What the thermometer shows on the bared metal, so long after a load') },
+  responses: {
+    200: json(SurfaceReading, 'What the thermometer shows on the bared metal, so long after a load'),
+    ...NO_INSTRUMENT,
+  },
 })
 
 async function plateOf({ pool, kitchenId }: KitchenContext, stationId: string): Promise<StationPlate> {
+  await needInstrument(pool, kitchenId, 'surface')
   const { station } = await stationOf(pool, kitchenId, stationId)
   return (await findPlate(pool, kitchenId, station)).plate
 }

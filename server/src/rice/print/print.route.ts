@@ -3,6 +3,7 @@ import { LabelPrinted } from 'contract/devices'
 import { Day } from 'contract/ids'
 import { LotId } from 'contract/rice'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
+import { printLabel } from '../../device/printer/printLabel'
 import { attachment, csvAttachment } from '../../http/attachment'
 import { file, json, type KitchenContext, newRouter } from '../../http/context'
 import { Problem } from '../../http/problems'
@@ -98,13 +99,7 @@ export const printRoutes = newRouter()
   .openapi(postLabel, async (c) => {
     const { copies: wanted } = c.req.valid('query')
     const text = await labelOf(c.var.kitchen, c.req.valid('param').id, c.req.url)
-    const { draw, printer } = c.var.kitchen
-    const png = await draw('labelPng', text)
-    const pdf = await draw('labelPdf', text, '60x40', wanted)
-    const done = await printer.print({ name: text.name, png, pdf, copies: wanted })
-    if (done.kind === 'refused')
-      throw new Problem('printer', { detail: `the printer says: ${done.why}`, values: { why: done.why } })
-    return c.json({ copies: wanted, where: done.where }, 200)
+    return c.json(await printLabel(c.var.kitchen, text, wanted), 200)
   })
   .openapi(getLogCsv, async (c) => {
     const { pool, kitchenId, now } = c.var.kitchen

@@ -20,7 +20,7 @@ import type { LotPage } from '../lotPage'
 type SheetProps = LotPage & { onClose: () => void }
 
 /** The label for each tray, on its own paper or on a sheet. */
-export function LabelSheet({ shown, onClose }: SheetProps) {
+export function LabelSheet({ shown, kitchen, onClose }: SheetProps) {
   const t = useWords('rice')
   const { id, name } = shown.lot
   const path = `/api/rice/lots/${id}/label`
@@ -37,14 +37,16 @@ export function LabelSheet({ shown, onClose }: SheetProps) {
     <Sheet title={t('lot.labelTitle', { name })} isOpen onClose={onClose}>
       <View className="gap-3">
         {print.error && <Notice kind="conflict" isSmall title={sentence} />}
-        <Button
-          kind="main"
-          isTall
-          label={t('lot.labelPrint')}
-          detail={`× ${copies}`}
-          isBusy={print.isPending}
-          onPress={() => print.mutate()}
-        />
+        {kitchen.instruments.includes('printer') && (
+          <Button
+            kind="main"
+            isTall
+            label={t('lot.labelPrint')}
+            detail={`× ${copies}`}
+            isBusy={print.isPending}
+            onPress={() => print.mutate()}
+          />
+        )}
         <Button
           label={t('lot.labelPdf')}
           detail={`× ${copies}`}

@@ -1,0 +1,37 @@
+export const instrumentWords = {
+  title: 'Instruments',
+  how: 'What the kitchen weighs, reads, prints and takes orders with. Without one, figures are typed.',
+  standIn:
+    'What ships with Okazu are stand-ins: their figures are made up, to try things out. Never let one into the record of real food; a real instrument takes its place in the program (docs/devices.md).',
+  has: 'we have one',
+  hasNot: 'none',
+  names: {
+    scale: 'Scale',
+    probe: 'Probe for trays',
+    surface: 'Surface thermometer',
+    printer: 'Label printer',
+    feed: 'Ticket feed',
+  },
+  does: {
+    scale: 'Weighs a load as it is spread.',
+    probe: 'Stays in a tray and reads it every two minutes while it cools.',
+    surface: 'Reads the metal while a station is calibrated.',
+    printer: 'Prints a label for each tray.',
+    feed: 'Sends tickets from elsewhere to the line.',
+  },
+  try: {
+    scale: 'Weigh nothing',
+    printer: 'Print a trial label',
+  },
+  scaleShows: 'It shows {{mass}} with nothing on it.',
+  scaleMoves: 'It is not settled: try again.',
+  scaleTared: 'It shows {{mass}} with nothing on it: set it to zero before you weigh.',
+  printed: 'Printed: {{where}}',
+  probeRests: 'It is in no tray: put it in on the page of a lot that cools.',
+  probeIn: 'It is in a tray of {{name}}.',
+  probeAway: 'It is in a tray.',
+  toLot: 'Open {{name}}',
+  surfaceUse: 'It is read on the page where a station is calibrated.',
+  changed: { on: '{{name}}: we have one', off: '{{name}}: none' },
+  none: 'none yet; figures are typed',
+} as const

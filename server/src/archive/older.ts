@@ -1,0 +1,25 @@
+import type { Row } from './rows'
+
+/**
+ * Migrations that only add columns, by name, with what a row from before them has there: table, column, value. A file
+ * that was written before these alone is read as it is; any other migration changed what a row means.
+ */
+const ADDS: Readonly<Record<string, Readonly<Record<string, Row>>>> = {
+  '0017_instruments.sql': { kitchen: { instruments: [] } },
+}
+
+/**
+ * What the rows of an older archive lack, by table.
+ * @param schema the newest migration that the archive was written at
+ * @param migrations those of this program, oldest first
+ * @returns nothing to add where it is of today; null where a row from then cannot be read as it is
+ */
+export function lackingSince(schema: string, migrations: readonly string[]): Readonly<Record<string, Row>> | null {
+  const lacking: Record<string, Row> = {}
+  for (const migration of migrations.filter((name) => name > schema)) {
+    const added = ADDS[migration]
+    if (!added) return null
+    for (const [table, row] of Object.entries(added)) lacking[table] = { ...lacking[table], ...row }
+  }
+  return lacking
+}
