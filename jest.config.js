@@ -2,7 +2,7 @@ const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescri
 const node = (name) => ({
   displayName: name,
   rootDir: `<rootDir>/${name}`,
-  // Without a sandbox of its own for each file: in one, every `Math.exp` costs several times what it does (docs/bench.md).
+  // Without a sandbox of its own for each file: in one, every `Math.exp` costs several times what it does (decision 0037).
   testEnvironment: 'jest-environment-node-single-context',
   testMatch: ['<rootDir>/**/*.test.ts'],
   transform: { '\\.[jt]s$': swc },

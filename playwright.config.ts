@@ -19,7 +19,8 @@ export default defineConfig({
     trace: 'on-first-retry',
     timezoneId: 'UTC',
     locale: 'en-GB',
-    serviceWorkers: 'allow',
+    // Keeping the whole app on the device costs each test a second or two: only those allow it that go without a network.
+    serviceWorkers: 'block',
   },
   projects: [
     // The plan is drawn on wide screens only.

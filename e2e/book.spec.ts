@@ -3,6 +3,8 @@ import { DishList, type Dish } from 'contract/dish'
 import { TastingList } from 'contract/book'
 import { expect, test, type Kitchen } from './kitchen'
 
+test.use({ serviceWorkers: 'allow' })
+
 const dishOf = async (kitchen: Kitchen, id: string): Promise<Dish | undefined> =>
   DishList.parse(await (await kitchen.fetch(`/dishes`)).json()).dishes.find((dish) => dish.id === id)
 

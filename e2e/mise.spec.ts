@@ -4,6 +4,8 @@ import { MisePlanList, type MisePlan } from 'contract/mise/plan'
 import { MiseStock } from 'contract/mise/stock'
 import { enterPin, expect, test, type Kitchen } from './kitchen'
 
+test.use({ serviceWorkers: 'allow' })
+
 const api = async (kitchen: Kitchen, path: string): Promise<unknown> => (await kitchen.fetch(`${path}`)).json()
 const plansOf = async (kitchen: Kitchen) => MisePlanList.parse(await api(kitchen, '/mise/plans')).plans
 const tonight = async (kitchen: Kitchen): Promise<MisePlan> => {

@@ -3,6 +3,8 @@ import { cookSaid, expect, fireFirst, shellKept, step, test } from './kitchen'
 import { WIDE_PX } from './width'
 import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
 
+test.use({ serviceWorkers: 'allow' })
+
 /** What may be said without a network and is not said with one: that there is none, what it waits for, and ways to go. */
 const NO_NETWORK =
   /^(Rice|Mise|Wok|Line|Record|Book|Set-up|No network|the run goes on; \d+ kept here|The kitchen’s server does not answer|Nothing is lost\. Check the network; it goes on by itself as soon as it is back\.|Try again|That did not work|The kitchen does not answer: this device asks again by itself\.)$/

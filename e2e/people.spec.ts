@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto'
 import type { Browser, Page, ViewportSize } from '@playwright/test'
 import { cookSaid, enterPin, expect, fireFirst, hold, openWho, test, type Kitchen } from './kitchen'
 
+test.use({ serviceWorkers: 'allow' })
+
 /** A second device with a browser of its own, let in by the code that the owner's screen shows. */
 async function pairSecond(browser: Browser, kitchen: Kitchen, code: string, viewport: ViewportSize): Promise<Page> {
   const context = await browser.newContext({ viewport })

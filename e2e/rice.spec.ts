@@ -3,6 +3,8 @@ import { Lot, LotList } from 'contract/rice'
 import { randomUUID } from 'node:crypto'
 import { expect, test, type Kitchen } from './kitchen'
 
+test.use({ serviceWorkers: 'allow' })
+
 test.use({ evenings: 1 })
 
 const openLots = async (kitchen: Kitchen): Promise<Lot[]> =>

@@ -1,5 +1,7 @@
 import { cookSaid, expect, fireButton, fireFirst, shellKept, step, test } from './kitchen'
 
+test.use({ serviceWorkers: 'allow' })
+
 test('reload in mid-run: the same step, the same second, nothing said is lost', async ({ kitchen, open, context }) => {
   const page = await open('/line')
   const runId = await fireFirst(page)
