@@ -32,6 +32,7 @@ export const steps = {
     warmIn: '{{names}} in',
     lateIn: '{{names}} in',
     flameOff: 'Flame off',
+    taste: 'Taste',
   },
   how: {
     heatVessel: 'Dry, until it first smokes.',
@@ -45,7 +46,7 @@ export const steps = {
     riceIn: 'Spread, press flat, lift from below. Leave 10 s, then turn.',
     dryIn: 'From high, all over, and toss.',
     eggWell: 'Push the rice aside, pour, half set, then fold through.',
-    sauceIn: 'On the bare metal beside the rice, not on it. Hold back a fifth, taste.',
+    sauceIn: 'On the bare metal beside the rice, not on it. Taste before all of it is in.',
     leavesIn: 'On top, then turn under.',
     bringBack: 'Toss through until it is hot again.',
     wipe: 'Damp cloth in tongs, once round.',
@@ -65,6 +66,7 @@ export const steps = {
     warmIn: 'On the hot rice, toss through.',
     lateIn: 'Spread it, toss through.',
     flameOff: 'All the way, before what must not fry.',
+    taste: 'A clean spoon each time. The rest of the sauce only as it needs it.',
   },
   cues: {
     firstSmoke: 'a first thread of smoke',
@@ -93,6 +95,7 @@ export const steps = {
     butterFoams: 'it foams and coats the grains',
     pressedFlat: 'no white lumps under the ladle',
     flameIsOut: 'no flame under it',
+    tastesRight: 'you know what it lacks',
   },
   reasons: {
     hotMetalDoesNotStick: 'Egg and rice stick to metal that is not hot enough.',
@@ -138,6 +141,7 @@ export const steps = {
     sauceIntoRice: 'Into the rice, which takes it up.',
     smellGoesLast: 'Its smell is gone in a minute of heat.',
     flameOffForFinish: 'What comes now must not fry.',
+    saltCannotComeOut: 'More goes in later; what is in does not come out.',
   },
   figures: {
     metal: 'metal {{from}}',

@@ -37,6 +37,7 @@ export const ACTIONS = [
   'warmIn',
   'lateIn',
   'flameOff',
+  'taste',
 ] as const
 export type Action = (typeof ACTIONS)[number]
 
@@ -68,6 +69,7 @@ export const CUES = [
   'butterFoams',
   'pressedFlat',
   'flameIsOut',
+  'tastesRight',
 ] as const
 export type Cue = (typeof CUES)[number]
 
@@ -116,6 +118,7 @@ export const REASONS = [
   'sauceIntoRice',
   'smellGoesLast',
   'flameOffForFinish',
+  'saltCannotComeOut',
 ] as const
 export type Reason = (typeof REASONS)[number]
 

@@ -111,7 +111,7 @@ export const schoolWords = {
     sauce: {
       wall: { name: 'down the wall', does: 'sizzles and browns on bare metal' },
       lastPour: { name: 'over the rice', does: 'soaks in, no browning' },
-      partThenRest: { name: 'part on the wall, the rest over', does: 'some smoke, even colour' },
+      partThenRest: { name: 'part on the wall, taste, the rest', does: 'some smoke, seasoned by taste' },
       offHeat: { name: 'off the heat', does: 'bright and fresh' },
     },
     leaf: {

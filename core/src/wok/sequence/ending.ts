@@ -1,6 +1,6 @@
 import { halfOf } from './base'
 import { forSeconds, type Move } from './moves'
-import { backMoves, eggSet, ids, inMove, isOut, isYolk, MOST_S, SECONDS, still } from './makeMoves'
+import { backMoves, eggSet, ids, inMove, isOut, isYolk, MOST_S, SECONDS, still, tasteMove } from './makeMoves'
 import type { Parts } from './parts'
 import type { Choice } from './vocabulary'
 
@@ -81,6 +81,7 @@ function sauceMoves({ sauce }: Parts, choice: Choice): Move[] {
   const shared = (share: number) => Object.fromEntries(sauce.map(({ id }) => [id, share]))
   return [
     { ...pour, shares: shared(FIRST_SAUCE), until: { ...until, leastS: SECONDS.sauce / 2 } as Move['until'] },
+    tasteMove(),
     { ...pour, shares: shared(1 - FIRST_SAUCE) },
   ]
 }

@@ -22,6 +22,7 @@ export const SECONDS = {
   dry: 8,
   fold: 3,
   sauce: 15,
+  taste: 6,
   volatile: 2,
   off: 2,
   finish: 10,
@@ -49,13 +50,14 @@ export const outMove = (out: readonly string[], segment: Segment): Move => ({
   until: forSeconds(SECONDS.takeOut),
 })
 /** Something that is done to the vessel or its food without anything going in. */
-export const still = (slot: 'wipe' | 'check' | 'hotCheck' | 'off', segment: Segment, seconds: number): Move => ({
+export const still = (slot: 'wipe' | 'taste' | 'check' | 'hotCheck' | 'off', segment: Segment, seconds: number): Move => ({
   kind: 'check',
   slot,
   ids: [],
   segment,
   until: forSeconds(seconds),
 })
+export const tasteMove = (): Move => ({ ...still('taste', 'end', SECONDS.taste), kind: 'taste' })
 export const wipeMove = (): Move => ({ ...still('wipe', 'base', SECONDS.wipe), kind: 'wipe' })
 
 export const isYolk = ({ tags }: WokComponent): boolean => tags.has('yolk')

@@ -21,6 +21,7 @@ export type Slot =
   | 'eggWell'
   | 'late'
   | 'sauce'
+  | 'taste'
   | 'leaf'
   | 'back'
   | 'volatile'
@@ -48,7 +49,7 @@ export type Until =
 
 /** One thing that the cook does, before its seconds are known. */
 export type Move = {
-  kind: 'in' | 'out' | 'aside' | 'back' | 'oil' | 'wipe' | 'check' | 'off' | 'plate'
+  kind: 'in' | 'out' | 'aside' | 'back' | 'oil' | 'wipe' | 'taste' | 'check' | 'off' | 'plate'
   slot: Slot
   ids: readonly string[]
   segment: Segment

@@ -145,7 +145,7 @@ function entriesOf(move: Move, some: readonly WokComponent[], all: readonly WokC
     const fatG = fat.reduce((sum, { massG }) => sum + massG, 0)
     return fat.map(({ id, massG }) => ({ componentId: id, massG: grams((done.oilG * massG) / fatG), motion: 'in' }))
   }
-  if (move.kind === 'check' || move.kind === 'off' || move.kind === 'wipe') return []
+  if (move.kind === 'check' || move.kind === 'off' || move.kind === 'wipe' || move.kind === 'taste') return []
   const motion = move.kind === 'aside' ? 'out' : move.kind
   return some.map((one) => ({ componentId: one.id, massG: grams(one.massG * (move.shares?.[one.id] ?? 1)), motion }))
 }
@@ -162,6 +162,8 @@ function actionOf(move: Move, some: readonly WokComponent[]): Action {
       return 'bringBack'
     case 'wipe':
       return 'wipe'
+    case 'taste':
+      return 'taste'
     case 'check':
       return move.slot === 'hotCheck' ? 'hotCheck' : 'checkCore'
     case 'off':

@@ -29,6 +29,8 @@ export function wordsOf(done: Done, some: readonly WokComponent[], run: Run): Wo
       return words('tossedThrough', 'backToWarm', { seconds })
     case 'wipe':
       return words('metalClean', 'wipedSoItDoesNotBurn')
+    case 'taste':
+      return words('tastesRight', 'saltCannotComeOut')
     case 'check':
       return move.slot === 'hotCheck'
         ? words('steamingThrough', 'riceMustBeHot', { coreC: whole(run.rice.coreC) })

@@ -15,7 +15,7 @@ const ACTION_WORDS: Readonly<Record<Action, string>> = {
   riceIn: 'Rice in, press flat, lift from below',
   dryIn: 'Season from high',
   eggWell: 'In the gap, half set, fold through',
-  sauceIn: 'Sauce on the bare metal; hold back a fifth, taste',
+  sauceIn: 'Sauce on the bare metal; taste before all of it is in',
   leavesIn: 'On top, turn under',
   bringBack: 'Back, toss through',
   wipe: 'Wipe with a damp cloth in tongs',
@@ -34,6 +34,7 @@ const ACTION_WORDS: Readonly<Record<Action, string>> = {
   warmIn: 'On the hot rice, toss through',
   lateIn: 'In, toss through',
   flameOff: 'Flame off',
+  taste: 'Taste with a clean spoon; the rest only as it needs',
 }
 const OFF_HEAT_SAUCE = 'Flame off, sauce in, toss'
 const GRIDDLE_HEAT = 'Let the plate come up to heat'
