@@ -1,3 +1,5 @@
+import { StationPasts } from 'contract/station'
+import { cleanedSinceUse } from 'core/line/stationPast'
 import { readFileSync } from 'node:fs'
 import { cookSaid, expect, fireButton, fireFirst, fireShown, hold, step, test, told } from './kitchen'
 
@@ -87,6 +89,21 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
       'step,action,heat,plannedStartS,actualStartS,lateS,endedBy,component,motion,massG,measuredG,check,answers',
     )
     expect(csv).toContain('duck sauce,in,40.9')
+  })
+
+  await test.step('the ring is cleaned for its next batch: seconds that run, and a word when it is done', async () => {
+    await page.goto(kitchen.url + '/wok')
+    const ring = page.getByRole('group', { name: 'Ring A', exact: true })
+    await ring.getByRole('button', { name: /^(Brush|Wipe) Ring A/ }).click()
+    await expect(ring.getByText(/^Steam when wiping a hot wok/)).toBeVisible()
+    await kitchen.pass(context, 26)
+    await ring.getByRole('button', { name: /^Ring A is (brushed|wiped), 0:00/ }).click()
+    const cleaned = async () => {
+      const { stations } = StationPasts.parse(await (await kitchen.fetch('/stations')).json())
+      return cleanedSinceUse(stations.find(({ stationId }) => stationId === 'ring-a')!)
+    }
+    await expect.poll(cleaned).not.toBeNull()
+    await expect(ring.getByRole('button', { name: /^(Brush|Wipe) Ring A/ })).toHaveCount(0)
   })
 
   await test.step('the run stands in the list, and its portions are off the line', async () => {

@@ -1,11 +1,12 @@
+import { CLEANINGS } from 'core/line/stationPast'
 import { z } from 'zod'
 import { EventId, InstantMs, Slug } from './ids'
 
-/** What is said of a station: it was washed in full, by hand. */
+/** What is said of a station: it was washed in full, brushed or wiped, by hand. */
 export const StationEvent = z.strictObject({
   id: EventId,
   stationId: Slug,
-  kind: z.literal('washed'),
+  kind: z.enum(['washed', ...CLEANINGS]),
   deviceId: z.string().min(1).max(64),
   staffId: Slug.nullable(),
   atMs: InstantMs,
@@ -20,6 +21,8 @@ export const StationPastRow = z.strictObject({
   lastDishId: Slug.nullable(),
   usedUntilMs: InstantMs.nullable(),
   washedAtMs: InstantMs.nullable(),
+  wipedAtMs: InstantMs.nullable(),
+  brushedAtMs: InstantMs.nullable(),
 })
 export type StationPastRow = z.infer<typeof StationPastRow>
 /** What is known of every station's metal. */

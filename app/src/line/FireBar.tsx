@@ -17,7 +17,7 @@ import { pastOf } from 'core/line/lineNow'
 import { useEffect } from 'react'
 import { workOut } from '../wok/workedOut'
 import type { Line, ShownBatch } from './useLinePlan'
-import { sayWashed } from './useStations'
+import { sayCleaned } from './useStations'
 import type { useFire } from './useFire'
 
 /** The one thing to do on the line: fire the batch, or go to the run that its station still has. */
@@ -66,7 +66,7 @@ export function FireButton({
         detail={t('washedHold')}
         className="flex-1"
         onHeld={() => {
-          sayWashed(batch.stationId)
+          sayCleaned(batch.stationId, 'washed')
           toast(t('washedToast', { station: batch.station.name, time: words.time(kitchenNowMs()) }))
         }}
       />

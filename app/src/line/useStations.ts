@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { StationEvents, StationPasts, type StationPastRow } from 'contract/station'
+import { StationEvents, StationPasts, type StationEvent, type StationPastRow } from 'contract/station'
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
@@ -13,26 +13,33 @@ export function useStations() {
     queryFn: ({ signal }) => getJson('/stations', StationPasts, signal),
   })
   const parcels = useOutbox()
-  const pasts = useMemo(() => withWashes(query.data?.stations ?? [], parcels), [query.data, parcels])
+  const pasts = useMemo(() => withSaid(query.data?.stations ?? [], parcels), [query.data, parcels])
   return { ...query, pasts }
 }
 
-function withWashes(pasts: readonly StationPastRow[], parcels: readonly Parcel[]): StationPastRow[] {
+function withSaid(pasts: readonly StationPastRow[], parcels: readonly Parcel[]): StationPastRow[] {
   const said = parcels
     .filter((parcel) => parcel.kind === 'stationEvents' && parcel.refusal === null)
     .flatMap((parcel) => StationEvents.safeParse(parcel.body).data?.events ?? [])
   return pasts.map((past) => {
-    const washes = said.filter((event) => event.stationId === past.stationId).map((event) => event.atMs)
-    return washes.length === 0 ? past : { ...past, washedAtMs: Math.max(past.washedAtMs ?? 0, ...washes) }
+    const own = said.filter((event) => event.stationId === past.stationId)
+    const latest = (kind: StationEvent['kind'], knownMs: number | null) =>
+      own.reduce((ms, event) => (event.kind === kind ? Math.max(ms ?? 0, event.atMs) : ms), knownMs)
+    return {
+      ...past,
+      washedAtMs: latest('washed', past.washedAtMs),
+      wipedAtMs: latest('wiped', past.wipedAtMs),
+      brushedAtMs: latest('brushed', past.brushedAtMs),
+    }
   })
 }
 
-/** Says that a station was washed in full: done by hand, and said by hand. */
-export function sayWashed(stationId: string): void {
+/** Says that a station was washed in full, or cleaned for the next dish: done by hand, and said by hand. */
+export function sayCleaned(stationId: string, kind: StationEvent['kind']): void {
   const event = {
     id: newId(),
     stationId,
-    kind: 'washed',
+    kind,
     deviceId: deviceId(),
     staffId: currentPersonId(),
     atMs: stampNow().atMs,

@@ -8,6 +8,7 @@ import { useReadsIn } from '../setup/useKitchen'
 import { Text } from '../ui/Text'
 import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
+import { CleanUp } from './idle/CleanUp'
 import { NextBatch } from './idle/NextBatch'
 import { RehearseLink } from './idle/RehearseLink'
 import { useIdleWords } from './idle/useIdleWords'
@@ -61,7 +62,10 @@ function Station({ line, station }: StationProps) {
           </Text>
         )}
         {next.slice(0, SHOWN).map((batch, i) => (
-          <NextBatch key={batch.key} line={line} batch={batch} hasScore={i === 0} />
+          <View key={batch.key}>
+            <NextBatch line={line} batch={batch} hasScore={i === 0} />
+            {i === 0 && !run && <CleanUp batch={batch} />}
+          </View>
         ))}
         {next.length > SHOWN && (
           <Text tone="ash" className="px-4 py-2">

@@ -1,3 +1,4 @@
+import { UNTOUCHED } from './stationPast'
 import fc from 'fast-check'
 import { DISH, scoreOnRing, US } from '../test/kitchen'
 import { lineNow, pastOf, type LineInput, type OpenRun, type WorkedOut } from './lineNow'
@@ -116,8 +117,8 @@ test('a dish that is not in the book is passed over, a cancelled ticket too', ()
 })
 
 test('what nobody said of a station is not so: an allergy waits for a wash', () => {
-  expect(pastOf([], 'ring-a')).toEqual({ lastDishId: null, usedUntilMs: null, washedAtMs: null })
-  const pasts = [{ stationId: 'ring-a', lastDishId: 'other', usedUntilMs: NOW_MS - MIN_MS, washedAtMs: null }]
+  expect(pastOf([], 'ring-a')).toEqual(UNTOUCHED)
+  const pasts = [{ ...UNTOUCHED, stationId: 'ring-a', lastDishId: 'other', usedUntilMs: NOW_MS - MIN_MS }]
   const at = (stations: Station[], allergies: string[]) =>
     lineNow(
       input({ tickets: [ticket(1, 1, { allergies: allergies as never, modifiers: ['no-egg'] })], pasts, stations }),

@@ -21,7 +21,7 @@ import { compareItems, sortWaiting, takenAt, wholeItem } from './plan/sortWaitin
 import { usualPairs, type LineWishes } from './plan/wishes'
 import type { LineInstance } from './planner/instance'
 import type { Station } from './station'
-import { isWashed, type StationPast } from './stationPast'
+import { cleanedSinceUse, isWashed, UNTOUCHED, type StationPast } from './stationPast'
 import type { StationTimes } from './stationTimes'
 import { waitingItems, withoutFired, type LineTicket, type ProposedBatch, type WaitingItem } from './waiting'
 
@@ -162,8 +162,12 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
     nowMs,
   }
   const stationIds = stations.map(({ id }) => id)
-  const washedIds = stationIds.filter((id) => isWashed(pastAt(id)))
-  const from = { pieces, runs: inHand, stationIds, washedIds, pairs, wishes }
+  const cleaned = stationIds.flatMap((id) => {
+    const past = pastAt(id)
+    const how = isWashed(past) ? 'washed' : cleanedSinceUse(past)
+    return how === null ? [] : [how === 'washed' ? id : `${id} ${how}`]
+  })
+  const from = { pieces, runs: inHand, stationIds, cleaned, pairs, wishes }
   const key = factsKey(from)
   const told = input.orderFor(key)
   const wanted = told === null ? [] : wantedOf(told, pieces)
@@ -258,7 +262,7 @@ const isStillAsked = (times: StationTimes | null): boolean => times === null || 
 
 /** What is known of a station's metal. What nobody said is not so: it was not washed. */
 export const pastOf = (pasts: readonly PastOfStation[], stationId: string): StationPast =>
-  pasts.find((past) => past.stationId === stationId) ?? { lastDishId: null, usedUntilMs: null, washedAtMs: null }
+  pasts.find((past) => past.stationId === stationId) ?? UNTOUCHED
 
 /** An order over the largest station is cooked in equal batches; the second of them has a key of its own. */
 function uniqueKeys(): (batch: ProposedBatch) => string {

@@ -1,6 +1,6 @@
 import type { Component, Dish, StationKind } from '../book/dish'
 import type { StationPast } from './stationPast'
-import { isWashed } from './stationPast'
+import { cleanedSinceUse, isWashed } from './stationPast'
 
 /** A station and the most portions it takes at once. */
 export type Station = { id: string; kind: StationKind; capPortions: number }
@@ -31,7 +31,8 @@ export type Fried = Pick<Dish, 'id' | 'components'> | null
 
 /**
  * What a station needs before a batch: a full wash before an allergy, nothing on washed metal or after the same dish, a wipe
- * after a dish with the same base, a brush after any other and where nobody knows what was in it.
+ * after a dish with the same base, a brush after any other and where nobody knows what was in it; none of either where it
+ * was done since. Only a wash is enough for an allergy.
  */
 export function setUpFor(
   batch: { dish: Pick<Dish, 'id' | 'components'>; allergies: readonly string[] },
@@ -41,7 +42,9 @@ export function setUpFor(
   if (isWashed(past)) return 'none'
   if (batch.allergies.length > 0) return 'wash'
   if (past.lastDishId === null && past.usedUntilMs === null) return 'none'
-  return setUpAfter(batch.dish, fried)
+  const needed = setUpAfter(batch.dish, fried)
+  const cleaned = cleanedSinceUse(past)
+  return cleaned === 'brushed' || (cleaned === 'wiped' && needed === 'wipe') ? 'none' : needed
 }
 
 /** What metal that is not washed needs between two dishes. */

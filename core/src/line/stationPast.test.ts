@@ -1,14 +1,9 @@
 import fc from 'fast-check'
 import { component, DISH } from '../test/kitchen'
 import { setUpFor, type SetUp } from './station'
-import { isWashed, type StationPast } from './stationPast'
+import { cleanedSinceUse, isWashed, UNTOUCHED, type StationPast } from './stationPast'
 
-const past = (part: Partial<StationPast> = {}): StationPast => ({
-  lastDishId: null,
-  usedUntilMs: null,
-  washedAtMs: null,
-  ...part,
-})
+const past = (part: Partial<StationPast> = {}): StationPast => ({ ...UNTOUCHED, ...part })
 
 test.each<[string, StationPast, boolean]>([
   ['never used, never washed', past(), false],
@@ -35,6 +30,11 @@ test.each<[string, typeof DUCK, readonly 'egg'[], StationPast, typeof DUCK | nul
   ['nothing was cooked on it', CRAB, [], past(), null, 'none'],
   ['an allergy on metal nobody washed', CRAB, egg, past(), null, 'wash'],
   ['an allergy after the same dish', DUCK, egg, past(usedMs), DUCK, 'wash'],
+  ['another dish, brushed since', CRAB, [], past({ ...usedMs, brushedAtMs: 2 }), DUCK, 'none'],
+  ['another dish, brushed before the last use', CRAB, [], past({ ...usedMs, brushedAtMs: 0 }), DUCK, 'brush'],
+  ['another dish, only wiped since', CRAB, [], past({ ...usedMs, wipedAtMs: 2 }), DUCK, 'brush'],
+  ['the same base, wiped since', PORK, [], past({ ...usedMs, wipedAtMs: 2 }), DUCK, 'none'],
+  ['an allergy on brushed metal', CRAB, egg, past({ ...usedMs, brushedAtMs: 2, wipedAtMs: 2 }), DUCK, 'wash'],
   ['an allergy on washed metal', CRAB, egg, past({ ...usedMs, washedAtMs: 2 }), DUCK, 'none'],
   [
     'an allergy, washed before the last use',
@@ -48,13 +48,26 @@ test.each<[string, typeof DUCK, readonly 'egg'[], StationPast, typeof DUCK | nul
   expect(setUpFor({ dish, allergies }, station, fried)).toBe(setUp)
 })
 
+test('the more thorough cleaning counts, and none from before the last use', () => {
+  expect(cleanedSinceUse(past({ usedUntilMs: 1, wipedAtMs: 3, brushedAtMs: 2 }))).toBe('brushed')
+  expect(cleanedSinceUse(past({ usedUntilMs: 2, wipedAtMs: 2, brushedAtMs: 1 }))).toBe('wiped')
+  expect(cleanedSinceUse(past({ usedUntilMs: 3, wipedAtMs: 2, brushedAtMs: 2 }))).toBeNull()
+})
+
 test('law: an allergy is never met with less than a wash, unless the station was washed since its last use', () => {
   const ms = fc.option(fc.integer({ min: 0, max: 5 }))
   fc.assert(
-    fc.property(ms, ms, fc.option(fc.constantFrom('duck', 'crab')), (usedUntilMs, washedAtMs, lastDishId) => {
-      const station = past({ usedUntilMs, washedAtMs, lastDishId })
-      const setUp = setUpFor({ dish: DUCK, allergies: ['egg'] }, station, lastDishId === null ? null : DUCK)
-      expect(setUp).toBe(isWashed(station) ? 'none' : 'wash')
-    }),
+    fc.property(
+      ms,
+      ms,
+      ms,
+      ms,
+      fc.option(fc.constantFrom('duck', 'crab')),
+      (usedUntilMs, washedAtMs, wipedAtMs, brushedAtMs, lastDishId) => {
+        const station = past({ usedUntilMs, washedAtMs, wipedAtMs, brushedAtMs, lastDishId })
+        const setUp = setUpFor({ dish: DUCK, allergies: ['egg'] }, station, lastDishId === null ? null : DUCK)
+        expect(setUp).toBe(isWashed(station) ? 'none' : 'wash')
+      },
+    ),
   )
 })

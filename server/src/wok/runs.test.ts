@@ -32,6 +32,10 @@ const wash = (stationId: string, atMs = Math.round(now())) =>
   send(kitchen.app, 'POST', `/stations/${stationId}/events`, {
     events: [{ id: newId(), stationId, kind: 'washed', deviceId: 'phone', staffId: null, atMs }],
   })
+const clean = (kind: 'wiped' | 'brushed', stationId: string) =>
+  send(kitchen.app, 'POST', `/stations/${stationId}/events`, {
+    events: [{ id: newId(), stationId, kind, deviceId: 'phone', staffId: null, atMs: Math.round(now()) }],
+  })
 /** Answers every check a second after it is due, from the firing on; returns when the run is up. */
 async function cookThrough(run: Run): Promise<number> {
   let ms = run.firedAtMs
@@ -136,6 +140,8 @@ test('an allergy waits for the wash of its station, which stands in the run', as
   const body = fireOf([ticket], 'ring-a', now())
   const dry = await fire(body)
   expect([dry.status, code(dry)]).toEqual([409, 'not-washed'])
+  expect((await clean('brushed', 'ring-a')).status).toBe(200)
+  expect(code(await fire(body))).toBe('not-washed')
   expect((dry.json as ProblemDetails).detail).toMatch(/Ring A.*wash it/)
   expect((await wash('ring-z')).status).toBe(422)
   const washedAtMs = Math.round(now())

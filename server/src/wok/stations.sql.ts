@@ -4,7 +4,7 @@ import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 import { checkSameEvent } from '../db/sameEvent'
 
-/** What each station last cooked, until when, and when it was last washed. */
+/** What each station last cooked, until when, and when it was last washed, wiped and brushed. */
 export async function listStationPasts(db: Db, kitchenId: string): Promise<StationPastRow[]> {
   const [stations] = await db.execute<RowDataPacket[]>(
     'SELECT id FROM station WHERE kitchen_id = ? ORDER BY position',
@@ -19,16 +19,21 @@ export async function findStationPast(db: Db, kitchenId: string, stationId: stri
       WHERE kitchen_id = ? AND station_id = ? ORDER BY fired_at_ms DESC LIMIT 1`,
     [kitchenId, stationId],
   )
-  const [washes] = await db.execute<RowDataPacket[]>(
-    `SELECT MAX(at_ms) AS washedAtMs FROM station_event WHERE kitchen_id = ? AND station_id = ? AND kind = 'washed'`,
-    [kitchenId, stationId],
-  )
-  const washedAtMs: unknown = washes[0]?.['washedAtMs'] ?? null
+  const lastMs = async (kind: StationEvent['kind']): Promise<number | null> => {
+    const [said] = await db.execute<RowDataPacket[]>(
+      'SELECT MAX(at_ms) AS atMs FROM station_event WHERE kitchen_id = ? AND station_id = ? AND kind = ?',
+      [kitchenId, stationId, kind],
+    )
+    const atMs: unknown = said[0]?.['atMs'] ?? null
+    return atMs === null ? null : Number(atMs)
+  }
   return {
     stationId,
     lastDishId: runs[0] ? String(runs[0]['dishId']) : null,
     usedUntilMs: runs[0] ? Number(runs[0]['usedUntilMs']) : null,
-    washedAtMs: washedAtMs === null ? null : Number(washedAtMs),
+    washedAtMs: await lastMs('washed'),
+    wipedAtMs: await lastMs('wiped'),
+    brushedAtMs: await lastMs('brushed'),
   }
 }
 

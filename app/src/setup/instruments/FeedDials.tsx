@@ -22,7 +22,7 @@ export function FeedDials() {
     <View className="gap-2">
       {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
       <Text tone="ash">{t('feedDetail')}</Text>
-      <View role="radiogroup" aria-label={t('feed')} className="flex-row flex-wrap">
+      <View role="radiogroup" aria-label={t('feed')} className="-ml-3 flex-row flex-wrap">
         <Choice role="radio" label={t('on')} isChosen={feed.isOn} onChoose={() => change({ ...feed, isOn: true })} />
         <Choice role="radio" label={t('off')} isChosen={!feed.isOn} onChoose={() => change({ ...feed, isOn: false })} />
       </View>

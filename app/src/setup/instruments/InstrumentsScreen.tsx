@@ -27,7 +27,9 @@ export function InstrumentsScreen() {
   return (
     <HousePage title={t('instruments.title')}>
       <Text tone="ash">{t('instruments.how')}</Text>
-      <Notice kind="hazard" isSmall title={t('instruments.standIn')} />
+      <Notice kind="hazard" isSmall title={t('instruments.standIn')}>
+        {t('instruments.standInHow')}
+      </Notice>
       {INSTRUMENTS.map((one) => (
         <InstrumentSection key={one} instrument={one} has={kitchen.instruments.includes(one)} />
       ))}
@@ -71,7 +73,7 @@ function IsThere({ instrument, has, name }: { instrument: Instrument; has: boole
   return (
     <>
       {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-      <View role="radiogroup" aria-label={name} className="flex-row flex-wrap">
+      <View role="radiogroup" aria-label={name} className="-ml-3 flex-row flex-wrap">
         <Choice role="radio" label={t('instruments.has')} isChosen={has} onChoose={() => choose(true)} />
         <Choice role="radio" label={t('instruments.hasNot')} isChosen={!has} onChoose={() => choose(false)} />
       </View>

@@ -1,8 +1,9 @@
 export const instrumentWords = {
   title: 'Instruments',
   how: 'What the kitchen weighs, reads, prints and takes orders with. Without one, figures are typed.',
-  standIn:
-    'What ships with Okazu are stand-ins: their figures are made up, to try things out. Never let one into the record of real food; a real instrument takes its place in the program (docs/devices.md).',
+  standIn: 'What ships with Okazu are stand-ins: their figures are made up.',
+  standInHow:
+    'To try things out; never let one into the record of real food. A real instrument takes its place in the program (docs/devices.md).',
   has: 'we have one',
   hasNot: 'none',
   names: {

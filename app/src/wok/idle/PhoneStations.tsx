@@ -4,6 +4,7 @@ import { useLinePlan, type Line } from '../../line/useLinePlan'
 import { Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
+import { CleanUp } from './CleanUp'
 import { NextBatch } from './NextBatch'
 import { RehearseLink } from './RehearseLink'
 import { useIdleWords } from './useIdleWords'
@@ -40,7 +41,10 @@ function IdleStation({ line, stationId }: { line: Line; stationId: string }) {
         </Text>
       </View>
       {next ? (
-        <NextBatch line={line} batch={next} hasScore={false} />
+        <>
+          <NextBatch line={line} batch={next} hasScore={false} />
+          <CleanUp batch={next} />
+        </>
       ) : (
         <Text tone="ash" className="px-4 pt-2">
           {t(line.pending.length === 0 ? 'idle.nothing' : 'idle.working')}

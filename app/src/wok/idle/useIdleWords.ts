@@ -1,7 +1,7 @@
 import type { Station } from 'contract/kitchen'
 import type { StationPastRow } from 'contract/station'
 import { heatOf } from 'core/line/batchScore'
-import { isWashed } from 'core/line/stationPast'
+import { cleanedSinceUse, isWashed } from 'core/line/stationPast'
 import { restingC } from 'core/wok/heat/resting'
 import { sameVesselOf } from 'core/wok/heat/vessel'
 import { useReadsIn } from '../../setup/useKitchen'
@@ -31,6 +31,7 @@ export function useIdleWords() {
         ? t('idle.cold')
         : t('idle.metal', { temp: formatTemp({ tempC: Math.round(metalC / ROUND_C) * ROUND_C }, readsIn) })
     const last = t('idle.last', { dish: dishNameOf(past.lastDishId) ?? past.lastDishId, min: Math.round(restedS / 60) })
-    return [last, metal, ...(isWashed(past) ? [t('idle.clean')] : [])].join(' · ')
+    const cleaned = isWashed(past) ? 'washed' : cleanedSinceUse(past)
+    return [last, metal, ...(cleaned ? [t(`idle.${cleaned}`)] : [])].join(' · ')
   }
 }

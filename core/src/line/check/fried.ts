@@ -77,7 +77,7 @@ export function readBatches(
   const stateOf = new Map<string, { dish: string; base: string } | null>()
   for (const { id, last } of instance.stations) {
     const dish = last && instance.dishes.find((one) => one.id === last.dish)
-    stateOf.set(id, last ? { dish: last.dish, base: dish?.base ?? `only ${last.dish}` } : null)
+    stateOf.set(id, last && last.dish !== null ? { dish: last.dish, base: dish?.base ?? `only ${last.dish}` } : null)
   }
   const fried = [...plan.batches]
     .sort((a, b) => a.start - b.start)

@@ -3,6 +3,7 @@ import type { Dish } from '../../book/dish'
 import type { CookRules } from '../../safety/limits'
 import { friedPlan } from '../check/checkPlan'
 import { lineInstance } from '../plan/lineInstance'
+import { UNTOUCHED } from '../stationPast'
 import { linePieces } from '../plan/pieces'
 import { compareItems, takenAt } from '../plan/sortWaiting'
 import { MOST_PAIRS, NO_WISHES } from '../plan/wishes'
@@ -69,7 +70,7 @@ export function eveningInstance(evening: Evening, facts: EveningFacts, change: E
   const made = lineInstance(
     {
       ...{ stations, dishes, pieces, timesOf, runs: [], heads: new Map(), wishes: NO_WISHES },
-      pastOf: () => ({ lastDishId: null, usedUntilMs: null, washedAtMs: null }),
+      pastOf: () => UNTOUCHED,
       list: allergenListOf(rules.ruleSet),
       pairs: Math.min(MOST_PAIRS, facts.pairs + (change.kind === 'hands' ? 1 : 0)),
       nowMs: Math.max(...placed),

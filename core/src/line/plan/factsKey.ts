@@ -10,14 +10,14 @@ export type PlannedFrom = {
   pieces: readonly Pick<LinePiece, 'id' | 'portions' | 'item'>[]
   runs: readonly Pick<RunInHand, 'runId' | 'upMs'>[]
   stationIds: readonly string[]
-  /** Stations that were washed since they were last used. */
-  washedIds: readonly string[]
+  /** Stations that were washed, brushed or wiped since they were last used, with how. */
+  cleaned: readonly string[]
   pairs: number
   wishes: LineWishes
 }
 
 /** A short text that is another one whenever a plan would have to be another one; of one kitchen it is the same on every device. */
-export function factsKey({ pieces, runs, stationIds, washedIds, pairs, wishes }: PlannedFrom): string {
+export function factsKey({ pieces, runs, stationIds, cleaned, pairs, wishes }: PlannedFrom): string {
   const { house, downStations, tickets, pins } = wishes
   const waiting = new Set(pieces.map(({ item }) => item.itemId))
   return hashOf(
@@ -25,7 +25,7 @@ export function factsKey({ pieces, runs, stationIds, washedIds, pairs, wishes }:
       pieces.map(({ id, portions, item }) => [id, portions, item.promisedAtMs, item.kind]).sort(byText),
       runs.map(({ runId, upMs }) => [runId, Math.round(upMs / LATE_STEP_MS)]).sort(byText),
       [...stationIds].sort(),
-      [...washedIds].sort(),
+      [...cleaned].sort(),
       [...downStations].sort(),
       pairs,
       house,

@@ -4,7 +4,7 @@ import { isLateModifier } from '../../book/variation/vary'
 import type { LineDish, LineInstance, LineItem, LinePhase, LineTicket } from '../planner/instance'
 import { MOST_ALLERGENS } from '../planner/names'
 import { metalBase, SET_UP_S, type Station } from '../station'
-import { isWashed, type StationPast } from '../stationPast'
+import { cleanedSinceUse, isWashed, type StationPast } from '../stationPast'
 import type { StationTimes } from '../stationTimes'
 import type { TicketKind, WaitingItem } from '../waiting'
 import { holdOf } from './holds'
@@ -245,11 +245,27 @@ function frozenOf<S extends Station>(facts: LineFacts<S>, run: RunInHand): LineI
 
 /** What is on a station's metal before the first batch: nothing after a wash, else everything that an allergy must not meet. */
 function residueOf<S extends Station>(
-  { pastOf }: LineFacts<S>,
+  { pastOf, pieces, dishes }: LineFacts<S>,
   stationId: string,
   marks: ReadonlyMap<string, string>,
 ): LineInstance['stations'][number]['last'] {
   const past = pastOf(stationId)
   if (isWashed(past) || (past.lastDishId === null && marks.size === 0)) return null
-  return { dish: past.lastDishId ?? '', residue: [...new Set(marks.values())] }
+  const residue = [...new Set(marks.values())]
+  const lastId = past.lastDishId ?? ''
+  switch (cleanedSinceUse(past)) {
+    case 'brushed':
+      return { dish: null, residue }
+    case 'wiped': {
+      // Wiped for a dish with the same base: as if that one had been fried there.
+      const last = dishes.get(lastId)
+      const next = pieces.find(({ item }) => {
+        const dish = dishes.get(item.dishId)
+        return last && dish && metalBase(dish) === metalBase(last)
+      })
+      return { dish: next?.item.dishId ?? lastId, residue }
+    }
+    case null:
+      return { dish: lastId, residue }
+  }
 }

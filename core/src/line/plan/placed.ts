@@ -1,7 +1,7 @@
 import type { Dish } from '../../book/dish'
 import type { Planned } from '../planner/planOf'
 import { setUpFor, SET_UP_S, type SetUp, type Station } from '../station'
-import type { StationPast } from '../stationPast'
+import { UNTOUCHED, type StationPast } from '../stationPast'
 import { batchOf, type ProposedBatch } from '../waiting'
 import type { LinePiece } from './pieces'
 import type { Pin } from './wishes'
@@ -53,7 +53,7 @@ export function placedBatches<S extends Station>(plan: Planned, placing: Placing
       const setUpStartMs = Math.max(start * 1000 - SET_UP_S[setUp] * 1000, at.freeAtMs)
       const startMs = setUpStartMs + SET_UP_S[setUp] * 1000
       const upMs = startMs + secondsAt(batch, station) * 1000
-      Object.assign(at, { freeAtMs: upMs, lastDishId: dish.id, usedUntilMs: upMs, washedAtMs: null })
+      Object.assign(at, { ...UNTOUCHED, freeAtMs: upMs, lastDishId: dish.id, usedUntilMs: upMs })
       const lateS = Math.round((upMs - batch.promisedAtMs) / 1000)
       return [{ ...batch, stationId, setUp, setUpStartMs, startMs, upMs, lateS, pin: own[0]?.pin ?? null }]
     })

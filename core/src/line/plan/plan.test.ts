@@ -3,7 +3,8 @@ import { component, DISH, US } from '../../test/kitchen'
 import { checkPlan } from '../check/checkPlan'
 import { lineNow, type LineInput, type OpenRun, type WorkedOut } from '../lineNow'
 import { placedList } from '../planner/placeList'
-import type { Station } from '../station'
+import { SET_UP_S, type Station } from '../station'
+import { UNTOUCHED } from '../stationPast'
 import type { LineTicket } from '../waiting'
 import { scoreOnRing } from '../../test/kitchen'
 import { goneBecause } from './gone'
@@ -110,10 +111,35 @@ const anyTickets = fc
     ),
   )
 
+/** Ring A as it was left: used or not, wiped or brushed before or since; never washed. */
+const anyPast = fc
+  .record({
+    lastDishId: fc.constantFrom('everything', 'other', 'plate', null),
+    cleanedS: fc.option(fc.integer({ min: -60, max: 60 })),
+    isBrushed: fc.boolean(),
+  })
+  .map(({ lastDishId, cleanedS, isBrushed }) => {
+    const usedUntilMs = lastDishId === null ? null : NOW_MS - MIN_MS
+    const atMs = cleanedS === null ? null : NOW_MS - MIN_MS + cleanedS * 1000
+    const cleaned = isBrushed ? { brushedAtMs: atMs } : { wipedAtMs: atMs }
+    return { ...UNTOUCHED, stationId: 'ring-a', lastDishId, usedUntilMs, ...cleaned }
+  })
+
+test('metal that was brushed since needs no set-up for another dish, and a phone that knows it has another key', () => {
+  const used = { ...UNTOUCHED, stationId: 'ring-a', lastDishId: 'other', usedUntilMs: NOW_MS - MIN_MS }
+  const tickets = [ticket(1, [{ dishId: 'everything', portions: 2 }])]
+  const stations = STATIONS.filter(({ id }) => id === 'ring-a')
+  const before = line({ tickets, stations, pasts: [used] })
+  const after = line({ tickets, stations, pasts: [{ ...used, brushedAtMs: NOW_MS }] })
+  expect([before.batches[0]!.setUp, after.batches[0]!.setUp]).toEqual(['brush', 'none'])
+  expect(before.batches[0]!.startMs - after.batches[0]!.startMs).toBe(SET_UP_S.brush * 1000)
+  expect(after.basis.key).not.toBe(before.basis.key)
+})
+
 test('law: whatever is ordered, the plan keeps every rule of the checker, and every portion stands in it once', () => {
   fc.assert(
-    fc.property(anyTickets, fc.boolean(), fc.integer({ min: 1, max: 3 }), (tickets, hasRun, pairs) => {
-      const now = line({ tickets, runs: hasRun ? [RUN] : [], wishes: wishing({ pairs }) })
+    fc.property(anyTickets, fc.boolean(), fc.integer({ min: 1, max: 3 }), anyPast, (tickets, hasRun, pairs, past) => {
+      const now = line({ tickets, runs: hasRun ? [RUN] : [], wishes: wishing({ pairs }), pasts: [past] })
       const { instance, order, pieces } = now.basis
       const searched = searchedPlan(instance, wantedOf(order, pieces), { evaluations: 400 })
       const { plan } = placedList(instance, searched.list, 'last')
@@ -129,7 +155,8 @@ test('law: whatever is ordered, the plan keeps every rule of the checker, and ev
         expect(new Set(batch.parts.map(({ modifiers }) => modifiers.includes('no-egg'))).size).toBe(1)
         if (batch.allergies.length > 0) {
           expect(batch.parts).toHaveLength(1)
-          const isUsed = metal.has(batch.stationId) || (hasRun && batch.stationId === 'ring-a')
+          const wasUsed = batch.stationId === 'ring-a' && (hasRun || past.usedUntilMs !== null)
+          const isUsed = metal.has(batch.stationId) || wasUsed
           if (isUsed) expect(batch.setUp).toBe('wash')
         }
         metal.set(batch.stationId, batch.upMs)

@@ -56,6 +56,6 @@ function setUpBefore(
   const before = earlier
     ? pieces.find(({ id }) => earlier.parts.includes(id))?.dish.id
     : stations.find(({ id }) => id === batch.station)?.last?.dish
-  if (before === undefined || before === dishId) return 0
+  if (before === undefined || before === null || before === dishId) return 0
   return dishes.find(({ id }) => id === before)?.base === base ? times.base : times.other
 }

@@ -62,8 +62,8 @@ export type LineDish = {
   uses: Readonly<Record<string, number>>
 }
 
-/** What fried at a station since its last wash left there. */
-export type Residue = { dish: string; residue: readonly string[] }
+/** What fried at a station since its last wash left there; no dish where the metal was brushed since: no set-up, but its residue. */
+export type Residue = { dish: string | null; residue: readonly string[] }
 export type LineStation = {
   id: string
   kind: string

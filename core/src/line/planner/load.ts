@@ -206,7 +206,7 @@ function startState(
   const { state, at } = newState(slots)
   instance.stations.forEach(({ from, last }, station) => {
     state[at.end + station] = Math.max(slotFrom(from), size.nowSlot)
-    state[at.last + station] = last ? (dishNumber.get(last.dish) ?? UNKNOWN_DISH) + 1 : 0
+    state[at.last + station] = last && last.dish !== null ? (dishNumber.get(last.dish) ?? UNKNOWN_DISH) + 1 : 0
     state[at.residue + station] = last ? bits(last.residue) : 0
   })
   for (let ticket = 0; ticket < size.tickets; ticket += 1) {

@@ -98,7 +98,7 @@ function setUpOf(
   const last = lastDish.get(station)
   if (last !== undefined) return last === dish ? 0 : setUpS[kind + (dishBase[last] === dishBase[dish] ? 0 : 1)]!
   const before = instance.stations[station]!.last
-  if (!before) return 0
+  if (!before || before.dish === null) return 0
   const known = instance.dishes.findIndex(({ id }) => id === before.dish)
   if (known === dish) return 0
   return setUpS[kind + (known >= 0 && dishBase[known] === dishBase[dish] ? 0 : 1)]!

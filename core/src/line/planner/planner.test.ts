@@ -3,7 +3,7 @@ import { exactPoints } from '../../test/exactLine'
 import { lineInstance, numbersFrom, rushOf, smallInstance, tinyInstance } from '../../test/lineInstances'
 import { checkPlan } from '../check/checkPlan'
 import { RULES } from './dispatch'
-import type { LineDish, LineInstance, LineTicket } from './instance'
+import type { LineDish, LineInstance, LineTicket, Residue } from './instance'
 import { placeList } from './placeList'
 import { planByRule, planInstance } from './planInstance'
 
@@ -79,6 +79,24 @@ describe('instances worked out by hand', () => {
       [0, false, 't1-0'],
       [90, false, 't0-0'],
     ])
+  })
+
+  test('metal that was brushed needs no set-up, and is washed all the same for who must not meet what was on it', () => {
+    const brushed = (last: Residue | null, avoid?: string) => {
+      const one = caseOf(
+        ['wok'],
+        [[0, 90, 'dine', [['veg', 1, ...(avoid ? [avoid] : [])] as [string, number, string?]]]],
+      )
+      const plan = planInstance({ ...one, stations: one.stations.map((station) => ({ ...station, last })) })
+      expect(
+        checkPlan({ ...one, stations: one.stations.map((station) => ({ ...station, last })) }, plan).errors,
+      ).toEqual([])
+      return plan.batches.map(({ start, wash }) => [start, wash])
+    }
+    const other = brushed({ dish: 'nut', residue: ['peanut'] })
+    expect(other[0]![0]).toBeGreaterThan(0)
+    expect(brushed({ dish: null, residue: ['peanut'] })).toEqual([[0, false]])
+    expect(brushed({ dish: null, residue: ['peanut'] }, 'peanut')[0]![1]).toBe(true)
   })
 
   test('a takeaway is fried so that it holds freely until its boat', () => {
