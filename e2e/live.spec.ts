@@ -59,7 +59,7 @@ test('a late cook is followed: the rest is worked out again, on every device, an
   })
 })
 
-test('two runs: the other one stands on the screen with its step and its seconds, one tap away', async ({
+test('two runs: the other one stands on the screen, one tap away, and who wants the same hands is said before', async ({
   kitchen,
   open,
   context,
@@ -76,6 +76,8 @@ test('two runs: the other one stands on the screen with its step and its seconds
   const other = page.getByRole('navigation', { name: 'At the stations' })
   await expect(other.getByText('Ring A')).toBeVisible()
   await kitchen.pass(context, 20)
+  // Both are this cook's: the ring that heats up wants its oil while the other has the hands.
+  await expect(page.getByText(/^Oil in at Ring B comes while .* has your hands/)).toBeVisible()
   await other.getByRole('link').click()
   await page.waitForURL(new RegExp(first))
   await expect(page.getByRole('navigation', { name: 'At the stations' }).getByText('Ring B')).toBeVisible()

@@ -11,6 +11,7 @@ import { useIsWide } from '../ui/useIsWide'
 import { formatClock, formatSpan } from '../words/format'
 import { useWords } from '../words/i18n'
 import { CheckAnswers, CheckProbe, OfferedCheck } from './CheckBar'
+import { HandsClash } from './HandsClash'
 import { LiveLine } from './LiveLine'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
@@ -85,6 +86,7 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
       <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
       {rehearsal ? <RehearsalNotice onEnd={rehearsal.onEnd} /> : <RunNotices runId={run.id} />}
       {!rehearsal && <OtherRuns runId={run.id} nowMs={cook.nowMs} />}
+      {!rehearsal && <HandsClash run={run} nowMs={cook.nowMs} onWaits={rest.follow} />}
       {cook.nowMs - cook.state.dueMs > LEFT_OPEN_MS && (
         <View className="px-2 pt-1">
           <Notice

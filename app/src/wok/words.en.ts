@@ -26,6 +26,11 @@ export const wok = {
     cleaned: { wipe: '{{station}}: wiped', brush: '{{station}}: brushed' },
     lasts: 'about {{seconds}} s',
   },
+  clash: {
+    said: '{{wants}} at {{station}} comes while {{busy}} has your hands',
+    neither: '{{wants}} at {{station}} comes while {{busy}} has your hands, and neither can wait: call somebody',
+    waits: '{{station}} waits {{seconds}} s',
+  },
   rehearse: {
     open: 'Rehearse',
     openAt: 'Rehearse at {{station}}',

@@ -14,8 +14,7 @@ export async function printLabel(
   copies: number,
 ): Promise<LabelPrinted> {
   await needInstrument(pool, kitchenId, 'printer')
-  const png = await draw('labelPng', text)
-  const pdf = await draw('labelPdf', text, '60x40', copies)
+  const [png, pdf] = await Promise.all([draw('labelPng', text), draw('labelPdf', text, '60x40', copies)])
   const done = await printer.print({ name: text.name, png, pdf, copies })
   if (done.kind === 'refused')
     throw new Problem('printer', { detail: `the printer says: ${done.why}`, values: { why: done.why } })
