@@ -1,5 +1,4 @@
 import { StationPasts } from 'contract/station'
-import { cleanedSinceUse } from 'core/line/stationPast'
 import { readFileSync } from 'node:fs'
 import { cookSaid, expect, fireButton, fireFirst, fireShown, hold, step, test, told } from './kitchen'
 
@@ -100,7 +99,8 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
     await ring.getByRole('button', { name: /^Ring A is (brushed|wiped), 0:00/ }).click()
     const cleaned = async () => {
       const { stations } = StationPasts.parse(await (await kitchen.fetch('/stations')).json())
-      return cleanedSinceUse(stations.find(({ stationId }) => stationId === 'ring-a')!)
+      const { wipedAtMs, brushedAtMs } = stations.find(({ stationId }) => stationId === 'ring-a')!
+      return brushedAtMs ?? wipedAtMs
     }
     await expect.poll(cleaned).not.toBeNull()
     await expect(ring.getByRole('button', { name: /^(Brush|Wipe) Ring A/ })).toHaveCount(0)
