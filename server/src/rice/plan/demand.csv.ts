@@ -19,19 +19,18 @@ export async function readDemandCsv(bytes: ArrayBuffer, dishIds: readonly string
     dish: z.string().refine((id) => known.has(id), `not a dish of the book: use one of ${dishIds.join(', ')}`),
     portions: z.coerce.number('give portions as a number').pipe(DemandRow.shape.portions),
   })
-  const lines = await readCsvTable(bytes, COLUMNS, MAX_LINES, (record, lineNo) => {
+  const sums = new Map<string, DemandRow>()
+  // Added up line by line, as they are read: all of them at the end would hold everybody else.
+  await readCsvTable(bytes, COLUMNS, MAX_LINES, (record, lineNo) => {
     const line = Line.safeParse(record)
     if (!line.success) throw csvLineProblem(lineNo, line.error)
-    return line.data
-  })
-  const sums = new Map<string, DemandRow>()
-  for (const { day, time, dish, portions } of lines) {
+    const { day, time, dish, portions } = line.data
     const [hour = 0, minute = 0] = time.split(':').map(Number)
     const slot = Math.floor((hour * 60 + minute) / SLOT_MIN) * SLOT_MIN
     const key = `${day} ${slot} ${dish}`
-    const sum = sums.get(key) ?? { day, minute: slot, dishId: dish, portions: 0 }
-    sum.portions += portions
-    sums.set(key, sum)
-  }
+    const sum = sums.get(key)
+    if (sum) sum.portions += portions
+    else sums.set(key, { day, minute: slot, dishId: dish, portions })
+  })
   return [...sums.values()]
 }
