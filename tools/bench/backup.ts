@@ -62,6 +62,14 @@ async function archiveOfAYear(pool: Pool, folder: string): Promise<void> {
   archive.close()
   const readMs = performance.now()
   const megabytes = (statSync(path).size / 1e6).toFixed(0)
-  report('a year as one file, written', `${((writtenMs - startedMs) / 1000).toFixed(1)} s, ${megabytes} MB`, 'none set: the backup is the quick way')
-  report('a year as one file, read', `${((readMs - writtenMs) / 1000).toFixed(1)} s`, 'none set: the backup is the quick way')
+  report(
+    'a year as one file, written',
+    `${((writtenMs - startedMs) / 1000).toFixed(1)} s, ${megabytes} MB`,
+    'none set: the backup is the quick way',
+  )
+  report(
+    'a year as one file, read',
+    `${((readMs - writtenMs) / 1000).toFixed(1)} s`,
+    'none set: the backup is the quick way',
+  )
 }
