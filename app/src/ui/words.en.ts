@@ -90,8 +90,7 @@ export const ui = {
       'bad-json': 'What was sent could not be read. Try again.',
       invalid: 'Something in it is not right: look at the marked field.',
       'too-large': 'That is too large to send: make it smaller, or send it in parts.',
-      'no-instrument':
-        'The kitchen has none of these: choose it in Setup, Instruments, or type the figure yourself.',
+      'no-instrument': 'The kitchen has none of these: choose it in Setup, Instruments, or type the figure yourself.',
       printer: 'The printer did not print: {{why}}',
       printing: 'Too much is being printed at once. Wait a moment and print again.',
       'too-many': 'Too many requests from this device. Wait ten seconds and try again.',

@@ -50,7 +50,11 @@ export const outMove = (out: readonly string[], segment: Segment): Move => ({
   until: forSeconds(SECONDS.takeOut),
 })
 /** Something that is done to the vessel or its food without anything going in. */
-export const still = (slot: 'wipe' | 'taste' | 'check' | 'hotCheck' | 'off', segment: Segment, seconds: number): Move => ({
+export const still = (
+  slot: 'wipe' | 'taste' | 'check' | 'hotCheck' | 'off',
+  segment: Segment,
+  seconds: number,
+): Move => ({
   kind: 'check',
   slot,
   ids: [],
