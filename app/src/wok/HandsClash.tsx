@@ -32,9 +32,10 @@ export function HandsClash({ run, nowMs, onWaits }: { run: Run; nowMs: number; o
     const step = shown.find(({ id }) => id === runId)!.state.steps.find(({ id }) => id === stepId)
     return step ? words(step, stationOf(runId)?.kind === 'griddle').title : ''
   }
-  const { wants, busy, wait } = clash
+  const { atMs, wants, busy, wait } = clash
   const letWait = (waiting: NonNullable<Clash['wait']>) => {
-    const key = `${waiting.runId} ${waiting.stepId} ${wants.stepId}`
+    // A double tap is one answer; the same two may clash again later.
+    const key = `${waiting.runId} ${waiting.stepId} ${atMs} ${waiting.byS}`
     if (answered.current === key) return
     answered.current = key
     const eventId = sayOfRun(waiting.runId, { kind: 'later', stepId: waiting.stepId, delayS: waiting.byS })

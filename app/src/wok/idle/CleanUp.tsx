@@ -11,6 +11,7 @@ import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { formatClock } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { useRest } from '../useRest'
 
 const SAID = { wipe: 'wiped', brush: 'brushed' } as const
 
@@ -34,7 +35,10 @@ function Step({ stationId, name, setUp }: { stationId: string; name: string; set
     return () => clearTimeout(timer)
   }, [beganMs, setUp])
   const leftS = beganMs === null ? SET_UP_S[setUp] : SET_UP_S[setUp] - (nowMs - beganMs) / 1000
+  // A double tap begins it; it does not say that it is done.
+  const isResting = useRest(beganMs === null ? 'waits' : 'runs')
   const finish = () => {
+    if (isResting) return
     sayCleaned(stationId, SAID[setUp])
     setBeganMs(null)
     toast(t(`idle.cleaned.${setUp}`, { station: name }))
