@@ -60,7 +60,7 @@ const Station = z.strictObject({
   kind: id,
   from: instant.default(0),
   down: z.array(z.tuple([instant, instant]).refine(([a, b]) => b > a, 'a time down ends after it begins')).max(16),
-  last: z.strictObject({ dish: id, residue: ids }).nullable(),
+  last: z.strictObject({ dish: id.nullable(), residue: ids }).nullable(),
 })
 const Frozen = z.strictObject({
   station: id,
