@@ -2,6 +2,7 @@ import type { Kitchen } from 'contract/kitchen'
 import type { LotList } from 'contract/rice'
 import { INSTRUMENTS } from 'core/house/instruments'
 import { openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
+import { runFeed } from './feed/runFeed'
 import { runProbe } from './probe/runProbe'
 
 let kitchen: TestKitchen
@@ -51,6 +52,17 @@ test('a probe that is gone reads its tray no more, and a feed that is gone is of
   expect((await ask('GET', '/probe')).json['lotId']).toBeNull()
   expect((await ask('GET', '/feed')).json).toEqual({ isOn: false, seed: 3 })
   expect(await runProbe(kitchen.pool, kitchen.kitchenId, kitchen.clock.now() + 600_000)).toBe(0)
+})
+
+test('a stand-in that was left on by a kitchen that has none says nothing: so an older kitchen or its file may come', async () => {
+  await ask('PUT', '/probe', { lotId: await aLotId(), fault: 'none' })
+  await ask('PUT', '/feed', { isOn: true, seed: 3 })
+  await kitchen.pool.query("UPDATE kitchen SET instruments = '[]'")
+  const laterMs = kitchen.clock.now() + 600_000
+  expect(await runFeed(kitchen.pool, kitchen.kitchenId, laterMs)).toBe(0)
+  expect(await runProbe(kitchen.pool, kitchen.kitchenId, laterMs)).toBe(0)
+  await kitchen.pool.query(`UPDATE kitchen SET instruments = '["feed"]'`)
+  expect(await runFeed(kitchen.pool, kitchen.kitchenId, laterMs)).toBeGreaterThan(0)
 })
 
 test('the trial label says that it is none, and the scale with nothing on it shows nothing', async () => {

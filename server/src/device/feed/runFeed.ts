@@ -5,6 +5,7 @@ import { inTransaction } from '../../db/pool'
 import { placeTickets } from '../../line/placeTickets'
 import { withIds } from '../../line/ticketIds'
 import { kitchenOf } from '../../setup/kitchenOf'
+import { hasInstrument } from '../needInstrument'
 import { simulatedFeed } from './simulatedFeed'
 import { findFeed, saveFeed } from './feed.sql'
 
@@ -13,7 +14,7 @@ const CATCH_UP_MS = 10 * 60_000
 
 /** Sends every ticket of the feed that has come due; the row's lock keeps two servers from sending one twice. */
 export async function runFeed(pool: Pool, kitchenId: string, nowMs: number): Promise<number> {
-  if (!(await findFeed(pool, kitchenId)).isOn) return 0
+  if (!(await findFeed(pool, kitchenId)).isOn || !(await hasInstrument(pool, kitchenId, 'feed'))) return 0
   return inTransaction(pool, async (connection) => {
     const feed = await findFeed(connection, kitchenId, true)
     if (!feed.isOn || feed.startedAtMs === null) return 0

@@ -11,6 +11,7 @@ import type { Pool } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
 import { inTransaction } from '../../db/pool'
 import { probedLot, takeReading, type ProbedLot } from '../../rice/probedLot'
+import { hasInstrument } from '../needInstrument'
 import { findProbe, saveProbe } from './probe.sql'
 import { simulatedProbe } from './simulatedProbe'
 
@@ -21,6 +22,7 @@ const LATE_FROM_MS = 600_000
 export async function runProbe(pool: Pool, kitchenId: string, nowMs: number): Promise<number> {
   const { lotId, readAtMs } = await findProbe(pool, kitchenId)
   if (lotId === null || nowMs - (readAtMs ?? 0) < READ_EVERY_MS) return 0
+  if (!(await hasInstrument(pool, kitchenId, 'probe'))) return 0
   return inTransaction(pool, async (connection) => {
     const probe = await findProbe(connection, kitchenId, true)
     if (probe.lotId === null || nowMs - (probe.readAtMs ?? 0) < READ_EVERY_MS) return 0
