@@ -129,7 +129,8 @@ export function createApp(
   app.route('/api', recordRoutes)
   app.route('/api', feedRoutes)
   app.route('/api', liveRoutes(followers))
-  app.openAPIRegistry.register('ProblemDetails', ProblemDetails)
+  // A copy: a schema that was made before `@hono/zod-openapi` was loaded lacks the method that registering calls.
+  app.openAPIRegistry.register('ProblemDetails', ProblemDetails.clone())
   let described: ApiDocument | null = null
   app.get('/api/openapi.json', (c) => c.json((described ??= describeApi(app))))
   app.notFound(() => {
