@@ -98,6 +98,7 @@ describe('a run that holds, with one thing in it changed', () => {
     ['duck a degree too cool', 'readyCold', ended('duck', { peakC: 73 })],
     ['rice a degree too cool', 'riceCold', ended('rice', { peakC: 73 })],
     ['garlic at its limit', 'burnt', ended('garlic', { burn: 1 })],
+    ['oil left out', 'missing', { ...run, moves: run.moves.filter(({ move }) => move.kind !== 'oil') }],
     ['salt left out', 'missing', { ...run, moves: run.moves.filter(({ move }) => !move.ids.includes('salt')) }],
   ])('%s is a fault', (_what, code, changed) => {
     expect(codesOf(run)).toEqual([])

@@ -35,9 +35,14 @@ const USUAL: { [Name in SchoolName]: SchoolValue<Name> } = {
   lastToss: 'asBefore',
 }
 
-/** Every value that a choice may have, by school. A school that changes nothing for this dish has one. */
-export function axesOf(stated: StatedSchools, parts: Parts, station: Station): Axes {
+/**
+ * Every value that a choice may have, by school. A school that changes nothing for this dish has one; what a dish says of its
+ * egg says nothing of a batch without one.
+ */
+export function axesOf(dishStates: StatedSchools, parts: Parts, station: Station): Axes {
   const { isGriddle } = station
+  const hasEgg = parts.egg.length > 0
+  const stated = hasEgg ? dishStates : { ...dishStates, egg: undefined }
   const axis = <Name extends SchoolName>(
     name: Name,
     matters: boolean,
@@ -47,7 +52,6 @@ export function axesOf(stated: StatedSchools, parts: Parts, station: Station): A
     if (said !== undefined && said !== 'auto') return [said as SchoolValue<Name>]
     return matters ? [...auto] : [auto[0] ?? USUAL[name]]
   }
-  const hasEgg = parts.egg.length > 0
   const free = parts.raw.filter((one) => !rawAlone(one)).length > 0
   const hasBase = parts.slow.length + parts.crisp.length + parts.quick.length + parts.paste.length > 0
   const hasOut = hasEgg || parts.raw.length > 0

@@ -98,9 +98,10 @@ export function faultsOf(run: Run, components: readonly WokComponent[], dish: Di
     components.filter(({ id, tags }) => tags.has('tender') && beforeOff.has(id)),
   )
   const placed = new Set(run.moves.flatMap(({ move }) => (move.kind === 'in' || move.kind === 'plate' ? move.ids : [])))
+  const isOiled = run.moves.some(({ move }) => move.kind === 'oil')
   fault(
     'missing',
-    components.filter(({ id, place }) => place !== 'fat' && !placed.has(id)),
+    components.filter(({ id, place }) => (place === 'fat' ? !isOiled : !placed.has(id))),
   )
   return faults
 }

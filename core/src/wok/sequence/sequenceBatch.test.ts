@@ -4,7 +4,7 @@ import { aBatch, CARROT, CHICKEN, DUCK, GREENS, ONION, PASTE, PEAS, PLAIN, SHRIM
 import { sequenceBatch, type Sequenced } from './sequenceBatch'
 import type { SequenceInput } from './derive'
 import type { ComponentInput } from './vocabulary'
-import type { StatedSchools } from '../../book/schools'
+import { SCHOOLS, type StatedSchools } from '../../book/schools'
 
 const stepOf = ({ steps }: Sequenced, id: string, motion = 'in') =>
   steps.find(({ entries }) => entries.some((entry) => entry.componentId === id && entry.motion === motion))
@@ -193,22 +193,30 @@ test('bacon is raw and ham is not: what may be eaten as it is, its row says', ()
   expect(foods(derived([cured(true)]))).not.toContain('meat')
 })
 
+test.each(SCHOOLS.egg)('a guest who may have no egg gets the oil and what is fried in it, where the dish says %s', (egg) => {
+  const without = PLAIN.filter(({ role }) => role !== 'egg')
+  const one = derived([], { egg }, { dish: { components: [...without, CARROT] } })
+  expect(startOf(one, 'oil')).toBeLessThan(startOf(one, 'rice'))
+  expect(startOf(one, 'carrot')).toBeLessThan(startOf(one, 'rice'))
+})
+
 /** Dishes of many kinds at four stations. */
 const EXTRAS = [SHRIMP, CHICKEN, DUCK, ONION, CARROT, GREENS, PEAS, PASTE]
 const batches = fc
   .record({
     extras: fc.subarray(EXTRAS, { maxLength: 4 }),
-    drops: fc.subarray(['egg', 'soy', 'salt', 'oil']),
+    drops: fc.subarray(['egg', 'garlic', 'soy', 'salt', 'oil']),
     at: fc.constantFrom(
       { station: HOB, handling: 'stir' as const, batchMassG: 280 },
       { station: RING, handling: 'toss' as const, batchMassG: 600 },
       { station: aGriddle(), handling: 'flip' as const, batchMassG: 800 },
     ),
     ruleSet: fc.constantFrom('us' as const, 'uk' as const, 'au' as const),
+    egg: fc.constantFrom(undefined, ...SCHOOLS.egg),
   })
-  .map(({ extras, drops, at, ruleSet }): SequenceInput => {
+  .map(({ extras, drops, at, ruleSet, egg }): SequenceInput => {
     const components = [...PLAIN.filter(({ id }) => !drops.includes(id)), ...extras]
-    return aBatch([], {}, { ...at, rules: { ruleSet }, dish: { components } })
+    return aBatch([], egg === undefined ? {} : { egg }, { ...at, rules: { ruleSet }, dish: { components } })
   })
 
 test('whatever is asked: every raw protein has its check after it went in, and everything has its place', () => {
