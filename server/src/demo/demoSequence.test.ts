@@ -1,9 +1,12 @@
+import { allergensOnList } from 'core/book/allergens'
+import { batchScore, heatOf } from 'core/line/batchScore'
+import { scoreFaults } from 'core/line/scoreFaults'
 import { usualHandling, usualStation } from 'core/wok/heat/usualStations'
 import { dishFromBook } from 'core/wok/sequence/fromBook'
 import { sequenceBatch } from 'core/wok/sequence/sequenceBatch'
 import { readIngredients } from '../book/ingredient/table.csv'
 import { demoDishes } from './demoDishes'
-import { DEMO_STATIONS } from './kitchen'
+import { DEMO_KITCHEN, DEMO_STATIONS } from './kitchen'
 
 const dishes = demoDishes(readIngredients())
 const at = DEMO_STATIONS.map(({ id, kind, powerW }) => ({ id, kind, station: usualStation(kind, powerW) }))
@@ -29,3 +32,31 @@ test.each(cases)('%s on %s derives unedited, with everything in it', (_dish, _st
   expect(rice?.durationS).toBeGreaterThan(15)
   expect(derived.totalS).toBeLessThan(600)
 })
+
+/** Each modifier alone, and each allergy alone: as full as the station cooks them, and one portion. */
+test.each(dishes.map((dish) => [dish.id, dish] as const))(
+  'however %s is ordered, what is derived may be fired',
+  (_id, dish) => {
+    const { tools } = DEMO_KITCHEN
+    const rules = { ruleSet: DEMO_KITCHEN.ruleSet, isScottish: false }
+    const plate = DEMO_STATIONS.find(({ kind }) => kind === dish.stationKind)!
+    const orders = [
+      ...dish.modifiers.map(({ id }) => ({ modifiers: [id], allergies: [] })),
+      ...allergensOnList('us').map((allergen) => ({ modifiers: [], allergies: [allergen] })),
+    ]
+    let fired = 0
+    for (const { modifiers, allergies } of orders)
+      for (const portions of [1, plate.capPortions]) {
+        const batch = { modifiers, allergies, parts: [{ portions, modifiers }] }
+        const result = batchScore({ ...dish, version: 1 }, batch, heatOf(plate), tools, rules)
+        if (result.kind !== 'score') continue
+        expect([modifiers, allergies, scoreFaults(result.score, result.batch, rules)]).toEqual([
+          modifiers,
+          allergies,
+          [],
+        ])
+        fired += 1
+      }
+    expect(fired).toBeGreaterThan(2)
+  },
+)
