@@ -7,8 +7,8 @@ import type { KitchenContext, RequestEnv } from './context'
 export type TestClock = { now: () => number; moveToMs: (nowMs: number) => void }
 
 /** A clock that runs like the machine's, from wherever a test puts it. */
-export function testClock(): TestClock {
-  let offsetMs = 0
+export function testClock(beginsMs = Date.now()): TestClock {
+  let offsetMs = beginsMs - Date.now()
   return { now: () => Date.now() + offsetMs, moveToMs: (nowMs) => void (offsetMs = nowMs - Date.now()) }
 }
 

@@ -1,5 +1,5 @@
 import { Problem } from '../http/problems'
-import { newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
+import { BEGINS_MS, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 import { Dish } from 'contract/dish'
 import type { ProblemDetails } from 'contract/problem'
 import { OpenTickets, TicketList } from 'contract/ticket'
@@ -60,7 +60,7 @@ test('an item id that belongs to another ticket is refused, not moved', async ()
 describe('bad input gets the right status, a code and what to do', () => {
   const items = (change: object) => ({
     items: [{ dishId: 'duck', portions: 1, ...change }],
-    promisedAtMs: Date.now() + 600_000,
+    promisedAtMs: BEGINS_MS + 600_000,
   })
   test.each<[string, unknown, number, string, RegExp]>([
     ['zero portions', items({ portions: 0 }), 422, 'invalid', /at least 1 portion/],
@@ -74,20 +74,20 @@ describe('bad input gets the right status, a code and what to do', () => {
     ['an unknown allergen', items({ allergies: ['gold'] }), 422, 'invalid', /allergies/],
     [
       'a promise in the past',
-      { ...items({}), promisedAtMs: Date.now() - 3_600_000 },
+      { ...items({}), promisedAtMs: BEGINS_MS - 3_600_000 },
       422,
       'promise-past',
       /60 min in the past/,
     ],
     [
       'a promise in seconds',
-      { ...items({}), promisedAtMs: Math.round(Date.now() / 1000) },
+      { ...items({}), promisedAtMs: Math.round(BEGINS_MS / 1000) },
       422,
       'invalid',
       /milliseconds since 1970/,
     ],
-    ['a promise next week', { ...items({}), promisedAtMs: Date.now() + 7 * 86_400_000 }, 422, 'invalid', /36 hours/],
-    ['no lines', { items: [], promisedAtMs: Date.now() + 600_000 }, 422, 'invalid', /at least one line/],
+    ['a promise next week', { ...items({}), promisedAtMs: BEGINS_MS + 7 * 86_400_000 }, 422, 'invalid', /36 hours/],
+    ['no lines', { items: [], promisedAtMs: BEGINS_MS + 600_000 }, 422, 'invalid', /at least one line/],
     ['a field that is not there', { ...items({}), table: 4 }, 422, 'invalid', /table/],
     ['broken JSON', '{"items": [', 400, 'bad-json', /as JSON/],
     ['nothing at all', '', 400, 'bad-json', /as JSON/],
@@ -129,7 +129,7 @@ describe('cancelling', () => {
   test('a cancelled ticket leaves the line, and comes back when that is taken back, in any order of arrival', async () => {
     const ticket = newTicket('crab', 1, soon())
     await post(ticket)
-    const beganMs = Date.now() - 60_000
+    const beganMs = kitchen.clock.now() - 60_000
     const say = (kind: string, ms: number) =>
       send(kitchen.app, 'POST', `/tickets/${ticket.id}/events`, {
         events: [{ id: newId(), kind, atMs: beganMs + ms, counter: 0 }],
@@ -145,7 +145,7 @@ describe('cancelling', () => {
 
   test('an unknown ticket is 404', async () => {
     const { status } = await send(kitchen.app, 'POST', `/tickets/${newId()}/events`, {
-      events: [{ id: newId(), kind: 'cancelled', atMs: Date.now(), counter: 0 }],
+      events: [{ id: newId(), kind: 'cancelled', atMs: kitchen.clock.now(), counter: 0 }],
     })
     expect(status).toBe(404)
   })

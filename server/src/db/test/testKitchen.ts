@@ -39,18 +39,18 @@ export type TestKitchen = {
 const MIGRATIONS = pathToFileURL(`${__dirname}/../migrations/`)
 const COPY = `${__dirname}/../../../../tools/copy-db.sh`
 
-/** So long a sample is copied: its wave is promised 13 minutes after it was made, and a slow machine tests for longer. */
-const SAMPLE_MS = 300_000
+/** When a test begins, whatever the time of day: the boats of the sample kitchen, and so its record, follow from it. */
+export const BEGINS_MS = Date.UTC(2026, 10, 27, 18, 42)
 
 /** A database with a copy of the sample kitchen, and the real application on it, without history unless asked for. */
 export async function openTestKitchen(evenings = 0, draw: DrawPaper = drawPaper): Promise<TestKitchen> {
   const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
   const address = { socketPath, user: 'root', database: `test_${newId().replaceAll('-', '')}` }
-  const sample = { ...address, database: `sample_${evenings}_${Math.floor(Date.now() / SAMPLE_MS)}` }
+  const sample = { ...address, database: `sample_${evenings}` }
   await makeOnce(sample, evenings)
   execFileSync('bash', [COPY, socketPath, sample.database, address.database])
   const pool = openPool(address)
-  const clock = testClock()
+  const clock = testClock(BEGINS_MS)
   const kitchenId = DEMO_KITCHEN_ID
   const log = pino({ level: 'silent' })
   const followers = new Followers(pool, log)
@@ -91,7 +91,7 @@ async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void
     if (made.length > 0) return
     await migrate(sample, MIGRATIONS)
     const pool = openPool(sample)
-    await prepareDemo(pool, Date.now(), evenings)
+    await prepareDemo(pool, BEGINS_MS, evenings)
     await pool.end()
     await connection.query(`CREATE DATABASE ${sample.database}_made`)
   } finally {
