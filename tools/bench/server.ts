@@ -1,17 +1,21 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createInterface } from 'node:readline'
 import type { Pool } from 'mysql2/promise'
-import pino from 'pino'
 import { prepareDemo } from '../../server/src/demo/prepareDemo'
-import { migrate, migrationsIn } from '../../server/src/db/migrate'
+import { migrate } from '../../server/src/db/migrate'
 import { openPool } from '../../server/src/db/pool'
-import { startServer } from '../../server/src/server'
-import { PAPER_WORKER } from '../../server/src/serverFolder'
 import { letToolIn } from '../toolDevice'
 import { copyRuns } from '../../server/src/db/test/copyRuns'
 
 const MIGRATIONS = new URL('../../server/src/db/migrations/', import.meta.url)
 
-/** The real server on a fresh database, with the sample kitchen and, if asked for, many past runs. */
+/**
+ * The server as it is built and started, in a process of its own so that what asks it takes none of its time, on a fresh
+ * database with the sample kitchen and, if asked for, many past runs.
+ */
 export async function startBenchServer(
   evenings: number,
   pastRuns = 0,
@@ -23,23 +27,35 @@ export async function startBenchServer(
   const kitchenId = await prepareDemo(pool, Date.now(), pastRuns > 0 ? Math.max(2, evenings) : evenings)
   if (pastRuns > 0) await copyRuns(pool, kitchenId, pastRuns)
   await letToolIn(pool, kitchenId, Date.now())
-  const server = await startServer({
-    pool,
-    kitchenId,
-    port: 0,
-    webFolder: 'app/dist',
-    log: pino({ level: 'silent' }),
-    clock: null,
-    printer: { print: () => Promise.resolve({ kind: 'refused', why: 'no printer in a benchmark' }) },
-    dataFolder: tmpdir(),
-    migrations: migrationsIn(MIGRATIONS),
-    paperWorker: PAPER_WORKER,
+  const folder = mkdtempSync(join(tmpdir(), 'okazu-bench-'))
+  const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/main.mjs'], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: {
+      ...process.env,
+      OKAZU_PORT: '0',
+      OKAZU_DATA: folder,
+      OKAZU_DB_SOCKET: socketPath,
+      OKAZU_DB_USER: address.user,
+      OKAZU_DB_NAME: address.database,
+      OKAZU_BACKUPS: 'off',
+      OKAZU_LOG: 'silent',
+    },
   })
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()))
+  let url: string | undefined
+  for await (const line of createInterface({ input: child.stdout })) {
+    url = /ready at (http\S+)/.exec(line)?.[1]
+    if (url !== undefined) break
+  }
+  if (url === undefined) throw new Error('the server did not start: see the lines above')
+  child.stdout.resume()
   return {
-    url: `http://127.0.0.1:${server.port}`,
+    url,
     pool,
     stop: async () => {
-      await server.stop()
+      child.kill('SIGTERM')
+      await ended
+      rmSync(folder, { recursive: true, force: true })
       await pool.query(`DROP DATABASE ${address.database}`)
       await pool.end()
     },

@@ -1,11 +1,12 @@
 import type { Row } from './rows'
 
 /**
- * Migrations that only add columns, by name, with what a row from before them has there: table, column, value. A file
+ * Migrations that only add columns or an index, by name, with what a row from before them has there: table, column, value. A file
  * that was written before these alone is read as it is; any other migration changed what a row means.
  */
 const ADDS: Readonly<Record<string, Readonly<Record<string, Row>>>> = {
   '0017_instruments.sql': { kitchen: { instruments: [] } },
+  '0018_run_words.sql': {},
 }
 
 /**

@@ -45,13 +45,12 @@ export const recordRoutes = newRouter()
   .openapi(getPage, async (c) => {
     const { pool, kitchenId } = c.var.kitchen
     const { before: key, day, dish, station, cook, trouble } = c.req.valid('query')
-    const timeZone = await timeZoneOf(pool, kitchenId)
     const filter = {
       dishId: dish,
       stationId: station,
       cookId: cook,
       isTrouble: trouble !== undefined,
-      span: day === undefined ? undefined : daySpan(day, timeZone),
+      span: day === undefined ? undefined : daySpan(day, await timeZoneOf(pool, kitchenId)),
     }
     const runs = await listPastRuns(pool, kitchenId, readKey(key), PAGE_SIZE + 1, filter)
     const last = runs.length > PAGE_SIZE ? runs[PAGE_SIZE - 1] : undefined
