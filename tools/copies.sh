@@ -18,6 +18,8 @@ copy_data() {
 # look_at_copy FILE: ends with a sentence where the file is not a whole copy of Okazu's data.
 look_at_copy() {
   [ -f "$1" ] || fail "there is no file $1: npm run restore -- FILE, with one of $DATA/backups"
+  [ "$(head -c 2 "$1")" != PK ] ||
+    fail "$1 is the file of one kitchen, and this reads copies of all the data: it is read where an own kitchen begins, in Setup or with npm start -- --new"
   gzip -t "$1" 2>/dev/null || fail "$1 is cut off or damaged: take another of $DATA/backups"
   local size
   size=$(gunzip -c "$1" | head -c "$MOST_BYTES" | wc -c)

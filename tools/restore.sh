@@ -44,14 +44,21 @@ if [ -d "$DATA/db/mysql" ]; then
   mv "$DATA/db" "$BEFORE" || as_it_was "$DATA/db could not be moved aside."
 fi
 STATE=reading
+ask() { MYSQL_PWD=$DB_PASSWORD mariadb --no-defaults --host=127.0.0.1 --port="$DB_PORT" --user="$DB_USER" -N "$@"; }
 
 say "Reading $FILE"
 start_db_for_all "$DATA"
-gunzip -c "$FILE" | MYSQL_PWD=$DB_PASSWORD mariadb --no-defaults --host=127.0.0.1 --port="$DB_PORT" --user="$DB_USER" 2>"$DATA/restore.log" >/dev/null ||
-  as_it_was "The copy could not be read: $(tail -1 "$DATA/restore.log")."
-NEWER=$(MYSQL_PWD=$DB_PASSWORD mariadb --no-defaults --host=127.0.0.1 --port="$DB_PORT" --user="$DB_USER" -N -e 'SELECT name FROM okazu.migration' 2>/dev/null |
+gunzip -c "$FILE" | ask 2>"$DATA/restore.log" >/dev/null || as_it_was "The copy could not be read: $(tail -1 "$DATA/restore.log")."
+NEWER=$(ask -e 'SELECT name FROM okazu.migration' 2>/dev/null |
   while read -r name; do [ -f "server/src/db/migrations/$name" ] || echo "$name"; done)
 [ -z "$NEWER" ] || as_it_was "The copy was written by a newer Okazu, which has $(echo $NEWER): restore it with that one."
+# Every kitchen in it has it in its list of changes, where the copy is of a time that had one.
+if [ -n "$(ask -e "SHOW TABLES FROM okazu LIKE 'audit'")" ]; then
+  NAME=$(printf %s "$(basename "$FILE")" | od -An -v -tx1 | tr -d ' \n')
+  ask -e "INSERT INTO okazu.audit (kitchen_id, id, at_ms, what, subject)
+    SELECT id, UUID(), $(date +%s)000, 'restored', LEFT(CONVERT(X'$NAME' USING utf8mb4), 160) FROM okazu.kitchen" 2>"$DATA/restore.log" ||
+    as_it_was "The restore could not be written down: $(tail -1 "$DATA/restore.log")."
+fi
 stop_db
 STATE=read
 rm -f "$DATA/restore.log"
