@@ -5,6 +5,8 @@ import { enterPin, expect, hold, openWho, told, test } from './kitchen'
 const MOST_TAPS = 90
 const MOST_MIN = 15
 
+const signedIn = (page: Page) => page.waitForResponse(/me\/sign-in$/, { timeout: 60_000 })
+
 test('an empty kitchen is begun beside the sample one, and a first dish of it is cooked', async ({ kitchen, open }) => {
   test.setTimeout(180_000)
   const startedMs = Date.now()
@@ -23,8 +25,13 @@ test('an empty kitchen is begun beside the sample one, and a first dish of it is
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Who answers for this kitchen?')
   await fill('Your name', 'Mara')
   await fill(/^New PIN/, '2580')
+  const isIn = signedIn(page)
   await tap(page, 'Begin')
-  await expect(page.getByText(/^([0-9A-Z]{4}-){4}[0-9A-Z]{4}$/)).toBeVisible()
+  await isIn
+  const code = page.getByText(/^([0-9A-Z]{4}-){4}[0-9A-Z]{4}$/)
+  const shown = (await code.textContent()) ?? ''
+  await page.reload()
+  await expect(code).toHaveText(shown)
   await tap(page, /^It is on paper/)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your kitchen')
   await expect(page.getByText('nothing yet: begin with a station and a dish')).toBeVisible()
@@ -96,10 +103,16 @@ test('a kitchen is saved as a file, read into an empty one, and its owner comes 
   }
   await choose(cut)
   await expect(page.getByText('The file ends too early, or is no zip. Download or copy it again.')).toBeVisible()
+  const isIn = signedIn(page)
   await choose(whole)
+  await isIn
   await expect(page.getByText(/^Low Tide Rice Counter is here again/)).toBeVisible()
   const pin = (await page.getByText(/^\d{6}$/).textContent()) ?? ''
-  await expect(page.getByText(/^([0-9A-Z]{4}-){4}[0-9A-Z]{4}$/)).toBeVisible()
+  const code = page.getByText(/^([0-9A-Z]{4}-){4}[0-9A-Z]{4}$/)
+  const shown = (await code.textContent()) ?? ''
+  await page.reload()
+  await expect(page.getByText(pin, { exact: true })).toBeVisible()
+  await expect(code).toHaveText(shown)
   await page.getByRole('button', { name: 'It is on paper' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your kitchen')
   await expect(page.getByText('The first dish can be fired.')).toBeVisible()

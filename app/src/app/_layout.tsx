@@ -6,6 +6,8 @@ import { SafeAreaProvider } from 'react-native-safe-area-context'
 import { useLive } from '../live/useLive'
 import { useTheme } from '../device/theme'
 import { FirstOwnerScreen } from '../people/FirstOwnerScreen'
+import { PaperScreen } from '../people/PaperScreen'
+import { usePaper } from '../people/paper'
 import { useIsNobodyHere } from '../people/useIsNobodyHere'
 import { PairScreen } from '../people/PairScreen'
 import { useDoor } from '../people/useDoor'
@@ -33,12 +35,14 @@ function Shell() {
   const isIn = useDoor()
   useLive(isIn === true)
   const isEmpty = useIsNobodyHere(isIn === true)
+  const paper = usePaper()
   const path = usePathname()
   // Whoever is at the flame sees the run to its end, even where the device was shut out meanwhile.
   const isOpen = isIn === true || path === '/pair' || RUN_PATH.test(path)
   return (
     <View className="min-h-0 flex-1 bg-ground">
-      {isOpen ? isEmpty ? <FirstOwnerScreen /> : <Slot /> : isIn === false ? <PairScreen code="" /> : null}
+      {isIn === false && !isOpen && <PairScreen code="" />}
+      {isOpen && (isIn === true && paper ? <PaperScreen paper={paper} /> : isEmpty ? <FirstOwnerScreen /> : <Slot />)}
     </View>
   )
 }

@@ -1,5 +1,4 @@
 import { useRouter } from 'expo-router'
-import { ScrollView, View } from 'react-native'
 import { z } from 'zod'
 import { useIsReachable } from '../device/network'
 import { Button } from '../ui/Button'
@@ -7,11 +6,11 @@ import { FormField } from '../ui/form/FormField'
 import { useValidForm } from '../ui/form/useValidForm'
 import { Beads } from '../ui/icons'
 import { Notice } from '../ui/Notice'
-import { PageHeading } from '../ui/PageHeading'
 import { useProblemSentence } from '../ui/states'
 import { Text } from '../ui/Text'
-import { toast, ToastPlace } from '../ui/Toast'
+import { toast } from '../ui/Toast'
 import { useWords } from '../words/i18n'
+import { DoorPage } from './DoorPage'
 import { usePair } from './useDoor'
 
 const LEAST_SIGNS = 8
@@ -30,44 +29,29 @@ export function PairScreen({ code }: { code: string }) {
   const pair = usePair()
   const problem = useProblemSentence(pair.error)
   return (
-    <View className="min-h-0 flex-1 bg-ground">
-      <ScrollView tabIndex={0} className="min-h-0 flex-1" role="main">
-        <View className="w-full max-w-xl gap-3 self-center p-4 pt-8">
-          <Beads at={-1} sizePx={72} />
-          <PageHeading size="title" weight="bold" stretch="wide">
-            {t('pair.title')}
-          </PageHeading>
-          <Text tone="ash">{t('pair.how')}</Text>
-          {!isReachable && <Notice kind="conflict" isSmall title={t('pair.noNetwork')} />}
-          {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
-          <FormField control={form.control} name="code" label={t('pair.code')} maxLength={40} />
-          <FormField
-            control={form.control}
-            name="name"
-            label={t('pair.name')}
-            hint={t('pair.nameHint')}
-            maxLength={120}
-          />
-          <FormField control={form.control} name="place" label={t('pair.place')} maxLength={120} />
-          <Button
-            kind="main"
-            isTall
-            label={pair.isPending ? t('pair.entering') : t('pair.enter')}
-            isBusy={pair.isPending}
-            onPress={() =>
-              void form.handleSubmit((typed) =>
-                pair.mutate(typed, {
-                  onSuccess: ({ device }) => {
-                    toast(t('pair.isIn', { name: device.name }))
-                    router.replace('/line')
-                  },
-                }),
-              )()
-            }
-          />
-        </View>
-      </ScrollView>
-      <ToastPlace />
-    </View>
+    <DoorPage title={t('pair.title')} mark={<Beads at={-1} sizePx={72} />}>
+      <Text tone="ash">{t('pair.how')}</Text>
+      {!isReachable && <Notice kind="conflict" isSmall title={t('pair.noNetwork')} />}
+      {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
+      <FormField control={form.control} name="code" label={t('pair.code')} maxLength={40} />
+      <FormField control={form.control} name="name" label={t('pair.name')} hint={t('pair.nameHint')} maxLength={120} />
+      <FormField control={form.control} name="place" label={t('pair.place')} maxLength={120} />
+      <Button
+        kind="main"
+        isTall
+        label={pair.isPending ? t('pair.entering') : t('pair.enter')}
+        isBusy={pair.isPending}
+        onPress={() =>
+          void form.handleSubmit((typed) =>
+            pair.mutate(typed, {
+              onSuccess: ({ device }) => {
+                toast(t('pair.isIn', { name: device.name }))
+                router.replace('/line')
+              },
+            }),
+          )()
+        }
+      />
+    </DoorPage>
   )
 }

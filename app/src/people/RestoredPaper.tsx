@@ -1,11 +1,10 @@
 import type { RestoredKitchen } from 'contract/archive'
-import { Button } from '../ui/Button'
 import { Text } from '../ui/Text'
 import { formatDay, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 
 /** What the owner of a kitchen that was read from a file writes on paper; it is shown once. */
-export function RestoredPaper({ kitchen, onDone }: { kitchen: RestoredKitchen; onDone: () => void }) {
+export function RestoredPaper({ kitchen }: { kitchen: RestoredKitchen }) {
   const t = useWords('people')
   const { name, exportedAtMs, owner } = kitchen
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
@@ -27,7 +26,6 @@ export function RestoredPaper({ kitchen, onDone }: { kitchen: RestoredKitchen; o
       ) : (
         <Text>{t('first.noOwner')}</Text>
       )}
-      <Button kind="main" isTall label={t('first.goOn')} onPress={onDone} />
     </>
   )
 }
