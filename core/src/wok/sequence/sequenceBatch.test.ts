@@ -193,12 +193,15 @@ test('bacon is raw and ham is not: what may be eaten as it is, its row says', ()
   expect(foods(derived([cured(true)]))).not.toContain('meat')
 })
 
-test.each(SCHOOLS.egg)('a guest who may have no egg gets the oil and what is fried in it, where the dish says %s', (egg) => {
-  const without = PLAIN.filter(({ role }) => role !== 'egg')
-  const one = derived([], { egg }, { dish: { components: [...without, CARROT] } })
-  expect(startOf(one, 'oil')).toBeLessThan(startOf(one, 'rice'))
-  expect(startOf(one, 'carrot')).toBeLessThan(startOf(one, 'rice'))
-})
+test.each(SCHOOLS.egg)(
+  'a guest who may have no egg gets the oil and what is fried in it, where the dish says %s',
+  (egg) => {
+    const without = PLAIN.filter(({ role }) => role !== 'egg')
+    const one = derived([], { egg }, { dish: { components: [...without, CARROT] } })
+    expect(startOf(one, 'oil')).toBeLessThan(startOf(one, 'rice'))
+    expect(startOf(one, 'carrot')).toBeLessThan(startOf(one, 'rice'))
+  },
+)
 
 /** Dishes of many kinds at four stations. */
 const EXTRAS = [SHRIMP, CHICKEN, DUCK, ONION, CARROT, GREENS, PEAS, PASTE]
