@@ -11,9 +11,10 @@ export function useFigureWords(readsIn: TempUnit): (step: Step) => string {
   const t = useWords('wok')
   const temp = (tempC: number) => formatTemp({ tempC, tempF: null }, readsIn)
   return ({ figures = {} }) => {
-    const { metalC, lowestC, dryS, coreC, oilG, burnFraction } = figures
+    const { fromC, metalC, lowestC, dryS, coreC, oilG, burnFraction } = figures
     const falls = metalC !== undefined && lowestC !== undefined && metalC - lowestC >= 2
     return [
+      fromC === undefined ? '' : t('figures.warm', { temp: temp(Math.round(fromC / 10) * 10) }),
       metalC === undefined
         ? ''
         : falls

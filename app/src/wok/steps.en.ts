@@ -144,6 +144,7 @@ export const steps = {
     saltCannotComeOut: 'More goes in later; what is in does not come out.',
   },
   figures: {
+    warm: 'still about {{temp}} from before',
     metal: 'metal {{from}}',
     metalFalls: 'metal {{from}} → {{to}}',
     dry: 'dry in {{seconds}} s',

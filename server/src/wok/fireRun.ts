@@ -2,11 +2,13 @@ import type { Dish } from 'contract/dish'
 import type { FireRun, Run } from 'contract/run'
 import type { Kitchen } from 'contract/kitchen'
 import { mixedParts, type BatchInput } from 'core/book/batchComponents'
-import { orderedBatch, type BatchRefused } from 'core/line/batchScore'
+import { heatOf, orderedBatch, type BatchRefused } from 'core/line/batchScore'
+import { idleMetalC } from 'core/line/idleMetal'
 import { scoreFaults } from 'core/line/scoreFaults'
 import { isWashed } from 'core/line/stationPast'
 import { isLateModifier } from 'core/book/variation/vary'
 import type { Score } from 'core/wok/score'
+import { onWarmMetal } from 'core/wok/warmMetal'
 import type { PoolConnection } from 'mysql2/promise'
 import { announce } from '../db/outbox'
 import { placeInTime } from '../http/clockAhead'
@@ -104,11 +106,14 @@ export async function fireRun(
   const holds = (score: Score | null | undefined) => !!score && scoreFaults(score, result.batch, kitchen).length === 0
   const isAsSent = derived === 'asSent' && fire.isUnconfirmed
   const score = [fire.score, derived === 'asSent' ? null : derived].find(holds) ?? (isAsSent ? fire.score : null)
+  const at = kitchen.stations.find((one) => one.id === fire.stationId)!
   if (!score) {
-    const at = kitchen.stations.find((one) => one.id === fire.stationId)!
     throw new ScoreNeeded(dish, input, at, fire.isUnconfirmed && fire.score !== undefined)
   }
   if (!holds(score)) marks.add('scoreUnsound')
+  const heat = heatOf(at, undefined, dish.id).station
+  // What is in the wok already is cooked by the score that it was begun by.
+  const begun = fire.isUnconfirmed ? score : onWarmMetal(score, heat, idleMetalC(heat, past, fire.firedAtMs))
   const { deviceId: _deviceId, ...fired } = fire
   const run = {
     ...fired,
@@ -116,7 +121,7 @@ export async function fireRun(
     modifiers,
     allergies,
     dishName: dish.name,
-    score,
+    score: begun,
     twicePortions,
     marks: [...marks],
     washedAtMs: allergies.length > 0 && isWashed(past) ? past.washedAtMs : null,

@@ -66,6 +66,29 @@ test('a batch fired has its score, its lot and its portions taken from the ticke
   expect(tickets.find((one) => one.id === ticket.id)?.items[0]?.firedPortions).toBe(3)
 })
 
+test('the next batch on a ring begins on warm metal; after a wash, or begun without a network, it begins as it was derived', async () => {
+  const heats = ({ score }: Run) => score.steps[0]!
+  const first = (await fired('crab', 2, 'ring-b')).run
+  expect(heats(first)).toMatchObject({ action: 'heatVessel', durationS: expect.any(Number) })
+  expect(heats(first).figures).not.toHaveProperty('fromC')
+  await cookThrough(first)
+  await clean('brushed', 'ring-b')
+  const next = (await fired('crab', 2, 'ring-b')).run
+  expect(heats(next).figures!['fromC']).toBeGreaterThan(150)
+  expect(first.score.totalS - next.score.totalS).toBeGreaterThan(10)
+  expect(heats(first).durationS - heats(next).durationS).toBe(first.score.totalS - next.score.totalS)
+
+  await cookThrough(next)
+  await wash('ring-b')
+  const washed = (await fired('crab', 2, 'ring-b')).run
+  expect(heats(washed)).toEqual(heats(first))
+
+  await cookThrough(washed)
+  const ticket = await place('crab', 2)
+  const sent = fireOf([ticket], 'ring-b', now(), { isUnconfirmed: true, score: first.score })
+  expect(heats(Run.parse((await fire(sent)).json))).toEqual(heats(first))
+})
+
 test('the same firing sent again, and twice at once, is one run', async () => {
   const body = fireOf([await place('duck', 2)], 'ring-a', now())
   const answers = await Promise.all([fire(body), fire(body)])

@@ -1,9 +1,8 @@
 import type { Station } from 'contract/kitchen'
 import type { StationPastRow } from 'contract/station'
 import { heatOf } from 'core/line/batchScore'
+import { idleMetalC } from 'core/line/idleMetal'
 import { cleanedSinceUse, isWashed } from 'core/line/stationPast'
-import { restingC } from 'core/wok/heat/resting'
-import { sameVesselOf } from 'core/wok/heat/vessel'
 import { useReadsIn } from '../../setup/useKitchen'
 import { formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
@@ -25,7 +24,7 @@ export function useIdleWords() {
   ): string => {
     if (!past?.lastDishId || past.usedUntilMs === null) return t('idle.never')
     const restedS = Math.max(0, (nowMs - past.usedUntilMs) / 1000)
-    const metalC = restingC(sameVesselOf(heatOf(station).station), Math.round(restedS / 10) * 10)
+    const metalC = idleMetalC(heatOf(station).station, past, nowMs)
     const metal =
       metalC < COLD_C
         ? t('idle.cold')

@@ -2,6 +2,7 @@ import type { RetimeWhy } from '../runEvent'
 import type { HeatLevel, Score, Step } from '../score'
 import { READY_C } from '../sequence/component'
 import { RICE } from '../sequence/run'
+import { startMetalC } from '../warmMetal'
 import { LiveCooking, type LiveBatch, type Mark, type Planned, type PlannedMarks } from './liveCooking'
 import { warningsOf, type Warning } from './warnings'
 
@@ -50,8 +51,8 @@ const LIVE = {
  * limit. Checks stay where they are: no time proves a core. Seconds are whole, and a change below two seconds is none.
  */
 export function retime(batch: LiveBatch, score: Pick<Score, 'steps'>, run: RunOnItsWay): Retimed {
-  const plan = planOf(batch, score.steps)
-  const live = new LiveCooking(batch)
+  const plan = planOf(batch, score)
+  const live = new LiveCooking(batch, startMetalC(score))
   const marks: { step: Step; atS: number; mark: Mark }[] = []
   const note = (step: Step) => marks.push({ step, atS: live.atS, mark: live.mark() })
   run.times.forEach(({ stepId, startS, endS }) => {
@@ -101,8 +102,9 @@ export function retime(batch: LiveBatch, score: Pick<Score, 'steps'>, run: RunOn
 }
 
 /** The score cooked as it is written. */
-function planOf(batch: LiveBatch, steps: readonly Step[]): PlannedMarks {
-  const first = new LiveCooking(batch)
+function planOf(batch: LiveBatch, score: Pick<Score, 'steps'>): PlannedMarks {
+  const { steps } = score
+  const first = new LiveCooking(batch, startMetalC(score))
   const marks = steps.map((step) => {
     const before = first.mark()
     first.begin(step)
@@ -110,7 +112,7 @@ function planOf(batch: LiveBatch, steps: readonly Step[]): PlannedMarks {
     first.end(step)
     return { before, after: first.mark() }
   })
-  const second = new LiveCooking(batch)
+  const second = new LiveCooking(batch, startMetalC(score))
   return new Map(
     steps.map((step, index): [string, Planned] => {
       const { before, after } = marks[index]!
