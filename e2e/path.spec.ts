@@ -202,6 +202,11 @@ test('an allergy stands alone, is read aloud, washed for by hand, and cooked wit
     .click()
   await expect(page.getByText(/egg allergy: say it aloud/)).toBeVisible()
   await expect(fireButton(page)).toHaveCount(0)
+  // A slow network: what is fired right after the wash must not arrive before it.
+  await page.route('**/api/stations/*/events', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500))
+    await route.continue()
+  })
   await hold(page.getByRole('button', { name: /^Ring [AB] is washed/ }).last(), kitchen, context)
   const runId = await fireShown(page)
   await expect(page.getByText('Full wash first, egg off')).toBeVisible()

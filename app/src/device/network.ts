@@ -10,6 +10,8 @@ export function noteReachable(reachable: boolean): void {
   listeners.forEach((listener) => listener())
 }
 
+export const isReachableNow = (): boolean => isReachable
+
 export function onReachable(listener: () => void): () => void {
   listeners.add(listener)
   return () => listeners.delete(listener)

@@ -1,5 +1,6 @@
 import { waitFor } from '@testing-library/react'
 
+import type * as NetworkModule from './network'
 import type * as OutboxModule from './outbox'
 
 type Outbox = typeof OutboxModule
@@ -52,6 +53,35 @@ test('without a network everything stays, across a reload, and leaves in the ord
   after.startOutbox(() => Promise.resolve())
   await waitFor(() => expect(kept()).toHaveLength(0))
   expect(sent.map((one) => one.body)).toEqual([{ n: 1 }, { n: 2 }, { n: 3 }])
+})
+
+describe('what builds on something said waits until that was sent', () => {
+  test('until the server has it', async () => {
+    const { post, untilSent } = load()
+    let answer: ((response: Response) => void) | undefined
+    global.fetch = jest.fn(() => new Promise<Response>((resolve) => (answer = resolve)))
+    post(parcel(1))
+    let isSent = false
+    const sending = untilSent('run', 60_000).then(() => void (isSent = true))
+    await untilSent('another', 60_000)
+    expect(isSent).toBe(false)
+    answer!(json(200, {}))
+    await sending
+    expect(kept()).toHaveLength(0)
+  })
+
+  test('no longer than it may, and not at all once the network is gone', async () => {
+    const { post, untilSent } = load()
+    global.fetch = jest.fn(() => new Promise<Response>(() => undefined))
+    post(parcel(1))
+    await untilSent('run', 5)
+    const waiting = untilSent('run', 60_000)
+    const { noteReachable }: typeof NetworkModule = jest.requireActual('./network')
+    noteReachable(false)
+    await waiting
+    await untilSent('run', 60_000)
+    expect(kept()).toHaveLength(1)
+  })
 })
 
 test('a refusal is kept with its reason, and holds nothing up', async () => {

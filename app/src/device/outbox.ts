@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { Failed, NoAnswer, Refused, sendJson } from './http'
 import { kitchenNowMs } from './clock'
 import { kitchenHere, onMoved } from './kitchenHere'
-import { onReachable } from './network'
+import { isReachableNow, onReachable } from './network'
 import { forget, keep, keptKeys, onKeptElsewhere, readKept } from './storage'
 import { v7 } from 'uuid'
 
@@ -184,6 +184,28 @@ function next(): Parcel | undefined {
 const subscribe = (listener: () => void) => {
   listeners.add(listener)
   return () => listeners.delete(listener)
+}
+
+/**
+ * Until what was said here of a subject has been sent, so that what builds on it does not arrive before it. It waits no longer
+ * than `mostMs`, and not at all without a network.
+ */
+export function untilSent(subjectId: string, mostMs: number): Promise<void> {
+  const waits = () =>
+    isReachableNow() && parcels.some((one) => one.subjectId === subjectId && one.refusal === null && !isAside(one))
+  if (!waits()) return Promise.resolve()
+  return new Promise((resolve) => {
+    const look = () => {
+      if (!waits()) end()
+    }
+    const end = () => {
+      clearTimeout(limit)
+      stops.forEach((stop) => stop())
+      resolve()
+    }
+    const limit = setTimeout(end, mostMs)
+    const stops = [subscribe(look), onReachable(look)]
+  })
 }
 
 /** Everything this device still has to send or was refused. */

@@ -5,10 +5,12 @@ import { useState } from 'react'
 import { kitchenNowMs } from '../device/clock'
 import { NoAnswer, Refused, sendJson } from '../device/http'
 import { deviceId, newId } from '../device/ids'
-import { post } from '../device/outbox'
+import { post, untilSent } from '../device/outbox'
 import { currentPersonId } from '../people/me'
 import { useSettings } from '../device/settings'
 import type { ShownBatch } from './useLinePlan'
+
+const WASH_SENT_MS = 4000
 
 /**
  * Fires a batch and opens its run. Without an answer from the kitchen the run starts all the same, under the same id:
@@ -24,6 +26,8 @@ export function useFire() {
     if (isFiring || batch.score === null) return
     setIsFiring(true)
     setError(null)
+    // A wash that was said a moment ago is on its way: the batch must not arrive before it.
+    await untilSent(batch.station.id, WASH_SENT_MS)
     const body = FireRun.parse({
       id: newId(),
       dishId: batch.dish.id,
