@@ -6,7 +6,7 @@ import type { HeatStation } from '../wok/heat/vessel'
 import { LiveCooking } from '../wok/live/liveCooking'
 import { onWarmMetal, startMetalC } from '../wok/warmMetal'
 import { batchScore, type BatchHeat } from './batchScore'
-import { idleMetalC } from './idleMetal'
+import { metalToBeginOnC, restedMetalC } from './idleMetal'
 import { liveBatch } from './liveBatch'
 import { scoreFaults } from './scoreFaults'
 
@@ -24,7 +24,7 @@ const used = (agoS: number, washedAgoS: number | null = null) => ({
   washedAtMs: washedAgoS === null ? null : NOW_MS - washedAgoS * 1000,
 })
 const fromLast = (station: HeatStation, agoS: number) =>
-  onWarmMetal(cold(station).score, station, idleMetalC(station, used(agoS), NOW_MS))
+  onWarmMetal(cold(station).score, station, metalToBeginOnC(station, used(agoS), NOW_MS))
 
 test('a hob on which somebody cooked a minute ago is hot much sooner, and everything comes as much earlier', () => {
   const { score, batch } = cold(HOB)
@@ -45,12 +45,14 @@ test('on the strongest ring there are seconds left to read "heat the wok"', () =
 })
 
 test('metal that was washed since, that nobody used, or that stood for an hour is cold; what was cooked after the wash warms it', () => {
-  expect(idleMetalC(HOB, { usedUntilMs: null, washedAtMs: null }, NOW_MS)).toBe(AIR_C)
-  expect(idleMetalC(HOB, used(60, 30), NOW_MS)).toBe(AIR_C)
-  expect(idleMetalC(HOB, used(3600), NOW_MS)).toBe(AIR_C)
-  expect(idleMetalC(HOB, used(60, 90), NOW_MS)).toBeGreaterThan(100)
+  expect(metalToBeginOnC(HOB, { usedUntilMs: null, washedAtMs: null }, NOW_MS)).toBe(AIR_C)
+  expect(metalToBeginOnC(HOB, used(60, 30), NOW_MS)).toBe(AIR_C)
+  expect(metalToBeginOnC(HOB, used(3600), NOW_MS)).toBe(AIR_C)
+  expect(metalToBeginOnC(HOB, used(60, 90), NOW_MS)).toBeGreaterThan(100)
+  // Whoever touches it is told of the heat that it may still have, washed or not.
+  expect(restedMetalC(HOB, used(60, 30).usedUntilMs, NOW_MS)).toBeGreaterThan(100)
   // A clock ten minutes behind: as if it had just been used.
-  expect(idleMetalC(HOB, used(-600), NOW_MS)).toBe(idleMetalC(HOB, used(0), NOW_MS))
+  expect(metalToBeginOnC(HOB, used(-600), NOW_MS)).toBe(metalToBeginOnC(HOB, used(0), NOW_MS))
 })
 
 test('a griddle, a score by house figures and one that is on warm metal already stay as they are', () => {

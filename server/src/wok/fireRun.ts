@@ -3,7 +3,7 @@ import type { FireRun, Run } from 'contract/run'
 import type { Kitchen } from 'contract/kitchen'
 import { mixedParts, type BatchInput } from 'core/book/batchComponents'
 import { heatOf, orderedBatch, type BatchRefused } from 'core/line/batchScore'
-import { idleMetalC } from 'core/line/idleMetal'
+import { metalToBeginOnC } from 'core/line/idleMetal'
 import { scoreFaults } from 'core/line/scoreFaults'
 import { isWashed } from 'core/line/stationPast'
 import { isLateModifier } from 'core/book/variation/vary'
@@ -113,7 +113,7 @@ export async function fireRun(
   if (!holds(score)) marks.add('scoreUnsound')
   const heat = heatOf(at, undefined, dish.id).station
   // What is in the wok already is cooked by the score that it was begun by.
-  const begun = fire.isUnconfirmed ? score : onWarmMetal(score, heat, idleMetalC(heat, past, fire.firedAtMs))
+  const begun = fire.isUnconfirmed ? score : onWarmMetal(score, heat, metalToBeginOnC(heat, past, fire.firedAtMs))
   const { deviceId: _deviceId, ...fired } = fire
   const run = {
     ...fired,

@@ -1,7 +1,7 @@
 import type { Station } from 'contract/kitchen'
 import type { StationPastRow } from 'contract/station'
 import { heatOf } from 'core/line/batchScore'
-import { idleMetalC } from 'core/line/idleMetal'
+import { restedMetalC } from 'core/line/idleMetal'
 import { cleanedSinceUse, isWashed } from 'core/line/stationPast'
 import { useReadsIn } from '../../setup/useKitchen'
 import { formatTemp } from '../../words/format'
@@ -24,7 +24,7 @@ export function useIdleWords() {
   ): string => {
     if (!past?.lastDishId || past.usedUntilMs === null) return t('idle.never')
     const restedS = Math.max(0, (nowMs - past.usedUntilMs) / 1000)
-    const metalC = idleMetalC(heatOf(station).station, past, nowMs)
+    const metalC = restedMetalC(heatOf(station).station, past.usedUntilMs, nowMs)
     const metal =
       metalC < COLD_C
         ? t('idle.cold')
