@@ -12,6 +12,7 @@ import { coolingModel, coolingScreen, riceReads } from './rice'
 import { manyTickets } from './manyTickets'
 import { report, writeFigures } from './report'
 import { stageOpen } from './stageOpen'
+import { rightsCost } from './rightsCost'
 import { startBenchServer } from './server'
 import { sequenceEngine } from './sequence'
 import { linePlanner } from './line'
@@ -37,6 +38,7 @@ if (['bundle', 'live', 'cook', 'stages'].some(isWanted)) {
 if (isWanted('api')) {
   const server = await startBenchServer(0, 10_000)
   await csvHold(server.url)
+  await rightsCost(server.pool)
   await apiReads(server.url)
   await server.stop()
 }
