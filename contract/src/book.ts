@@ -1,6 +1,6 @@
 import { schoolsOfToday } from 'core/book/schools'
 import { COLOURS, METRICS, type Style as CoreStyle } from 'core/book/balance/style'
-import { VERDICTS } from 'core/book/taste/correct'
+import { STRENGTHS, VERDICTS } from 'core/book/taste/correct'
 import { FLAG_CODES } from 'core/book/ingredientLine/flags'
 import { z } from 'zod'
 import { DishDraft } from './dish'
@@ -32,7 +32,7 @@ export const Tasting = z.strictObject({
   /** The run that it was tasted in; null for one of the dish in general. */
   runId: RunId.nullable().optional(),
   verdict: z.enum(VERDICTS),
-  strength: z.enum(['weak', 'strong']),
+  strength: z.enum(STRENGTHS),
   atMs: InstantMs,
   added: z.array(z.strictObject({ id: Slug, name: Name, massG: z.number().positive() })).max(12),
 })

@@ -5,12 +5,12 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { Answer } from '../book/taste/Answer'
 import { correctionFor, itemsAtHand, noteTasting } from '../book/taste/tasting'
+import { StrengthChoice, VerdictChoice } from '../book/taste/VerdictChoice'
 import { useDishes } from '../book/useDishes'
 import { useShelf, useStyles } from '../book/useShelf'
 import { useToday } from '../book/useToday'
 import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/Choice'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
 import { useWords } from '../words/i18n'
@@ -23,37 +23,17 @@ const TASTED = ['salty', 'bland', 'sharp', 'greasy', 'sweet', 'flat'] as const s
 /** A taste in the middle of a run: what mends it of what stands on the rail, noted with the run. */
 export function TasteTrouble({ run, onClose }: Props) {
   const t = useWords('wok')
-  const [verdict, setVerdict] = useState<Verdict | null>(null)
+  const [verdict, setVerdict] = useState<(typeof TASTED)[number] | null>(null)
   const [strength, setStrength] = useState<Strength>('weak')
   return (
     <View className="border-b border-edge py-2">
       <Text size="amount" weight="bold" stretch="slim">
         {t('troubles.taste')}
       </Text>
-      <View role="radiogroup" aria-label={t('troubles.taste')} className="-mx-2 flex-row flex-wrap">
-        {TASTED.map((one) => (
-          <Choice
-            key={one}
-            role="radio"
-            label={t(`taste.verdicts.${one}`)}
-            isChosen={one === verdict}
-            onChoose={() => setVerdict(one)}
-          />
-        ))}
-      </View>
+      <VerdictChoice among={TASTED} verdict={verdict} onVerdict={setVerdict} />
       {verdict !== null && (
         <>
-          <View role="radiogroup" aria-label={t('troubles.howMuch')} className="-mx-2 flex-row flex-wrap">
-            {(['weak', 'strong'] as const).map((one) => (
-              <Choice
-                key={one}
-                role="radio"
-                label={t(`taste.strength.${one}`)}
-                isChosen={one === strength}
-                onChoose={() => setStrength(one)}
-              />
-            ))}
-          </View>
+          <StrengthChoice strength={strength} onStrength={setStrength} />
           <Mend run={run} verdict={verdict} strength={strength} onClose={onClose} />
         </>
       )}

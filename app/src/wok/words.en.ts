@@ -196,7 +196,6 @@ export const wok = {
     tooWet: 'Too wet',
     tooWetDo: 'Full flame, spread thin, leave it 20 s. Sauce waits until it hisses dry.',
     taste: 'Tastes wrong',
-    howMuch: 'By how much',
     tasteWaits: 'The book is still on its way: taste again in a moment.',
     tasteNoted: 'Noted with this run: {{verdict}}',
     tasteAllergens: 'Something new in the wok is a new allergen: read the ticket’s allergies first.',

@@ -1,5 +1,5 @@
 import { ALLERGENS } from 'core/book/ingredient'
-import { VERDICTS } from 'core/book/taste/correct'
+import { STRENGTHS, VERDICTS } from 'core/book/taste/correct'
 import { FLAG_CODES } from 'core/book/ingredientLine/flags'
 import { z } from 'zod'
 import { MeasureSystem } from '../measure'
@@ -88,7 +88,7 @@ export const MiseCorrectInput = z.strictObject({
   freeLiquidFraction: z.number().min(0).max(1),
   fatFraction: z.number().min(0).max(1).optional(),
   verdict: z.enum(VERDICTS),
-  strength: z.enum(['weak', 'strong']).default('weak'),
+  strength: z.enum(STRENGTHS).default('weak'),
   style: z.string().default('soy-brown'),
   available: z.array(z.string().min(1)).max(12, 'at most 12 things at hand'),
 })

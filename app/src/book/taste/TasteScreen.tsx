@@ -21,6 +21,7 @@ import { useShelf, useStyles, type Shelf } from '../useShelf'
 import { useToday } from '../useToday'
 import { Answer } from './Answer'
 import { correctionFor, itemsAtHand, noteTasting } from './tasting'
+import { StrengthChoice, VerdictChoice } from './VerdictChoice'
 
 /** What of what is at hand mends a batch after the taste, in grams. */
 export function TasteScreen({ id }: { id: string }) {
@@ -96,28 +97,8 @@ function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; s
             moreLabel={line('add.more')}
             onChange={setPortions}
           />
-          <Group label={t('taste.says')}>
-            {VERDICTS.map((one) => (
-              <Choice
-                key={one}
-                role="radio"
-                label={t(`taste.verdicts.${one}`)}
-                isChosen={one === verdict}
-                onChoose={() => setVerdict(one)}
-              />
-            ))}
-          </Group>
-          <Group label={t('taste.strength.weak')}>
-            {(['weak', 'strong'] as const).map((one) => (
-              <Choice
-                key={one}
-                role="radio"
-                label={t(`taste.strength.${one}`)}
-                isChosen={one === strength}
-                onChoose={() => setStrength(one)}
-              />
-            ))}
-          </Group>
+          <VerdictChoice among={VERDICTS} verdict={verdict} onVerdict={setVerdict} />
+          <StrengthChoice strength={strength} onStrength={setStrength} />
           <Answer correction={correction} shelf={shelf} tools={kitchen.tools} />
           <Heading>{t('taste.atHand')}</Heading>
           <View role="group" aria-label={t('taste.atHand')} className="-mx-2 flex-row flex-wrap">
@@ -139,13 +120,5 @@ function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; s
         </View>
       </ScrollView>
     </Frame>
-  )
-}
-
-function Group({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <View role="radiogroup" aria-label={label} className="-mx-2 flex-row flex-wrap">
-      {children}
-    </View>
   )
 }

@@ -14,6 +14,7 @@ export const tasteWords = {
     dry: 'dry',
     wet: 'wet',
   },
+  howMuch: 'By how much',
   strength: { weak: 'a little', strong: 'clearly' },
   atHand: 'At hand',
   add: 'Add',

@@ -5,7 +5,8 @@ import type { Band } from '../balance/style'
 export const VERDICTS = ['bland', 'salty', 'flat', 'sweet', 'sharp', 'greasy', 'dry', 'wet'] as const
 export type Verdict = (typeof VERDICTS)[number]
 /** How strongly it is tasted. */
-export type Strength = 'weak' | 'strong'
+export const STRENGTHS = ['weak', 'strong'] as const
+export type Strength = (typeof STRENGTHS)[number]
 
 /** Something at hand by the wok, per gram of it. */
 export type AtHand = {
