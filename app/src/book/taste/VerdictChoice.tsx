@@ -9,7 +9,7 @@ export function VerdictChoice<T extends Verdict>(props: {
   verdict: T | null
   onVerdict: (verdict: T) => void
 }) {
-  const t = useWords('book')
+  const t = useWords('wok')
   return (
     <OneOf
       name={t('taste.says')}
@@ -23,7 +23,7 @@ export function VerdictChoice<T extends Verdict>(props: {
 
 /** How far off it tastes. */
 export function StrengthChoice(props: { strength: Strength; onStrength: (strength: Strength) => void }) {
-  const t = useWords('book')
+  const t = useWords('wok')
   return (
     <OneOf
       name={t('taste.howMuch')}
