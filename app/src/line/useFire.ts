@@ -10,6 +10,7 @@ import { currentPersonId } from '../people/me'
 import { useSettings } from '../device/settings'
 import type { ShownBatch } from './useLinePlan'
 
+/** So long a wash on its way is waited for: a slow network has answered by then, and food does not wait longer. */
 const WASH_SENT_MS = 4000
 
 /**

@@ -18,7 +18,7 @@ export function PaperScreen({ paper }: { paper: Paper }) {
     router.replace('/setup/first')
   }
   return (
-    <DoorPage title={t('first.title')}>
+    <DoorPage title={t('first.paperTitle')}>
       {paper.kind === 'restored' ? (
         <RestoredPaper kitchen={paper.kitchen} />
       ) : (

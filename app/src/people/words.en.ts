@@ -18,6 +18,7 @@ export const people = {
     how: 'Nobody works here yet. Whoever is named now is its owner, and lets in others.',
     name: 'Your name',
     begin: 'Begin',
+    paperTitle: 'Write this on paper',
     paper:
       'Write this code on paper and keep it out of the kitchen: it helps when the PIN is forgotten. It is shown once.',
     goOn: 'It is on paper',

@@ -27,11 +27,11 @@ export function Answer({ correction, shelf, tools }: Props) {
   return (
     <View aria-live="polite" className="min-h-[150px] gap-1 rounded-lg border border-line p-4">
       {correction.additions.map((one) => (
-        <View key={one.id} className="flex-row items-baseline gap-3">
+        <View key={one.id} className="flex-row flex-wrap items-baseline gap-x-3">
           <Text size="figure" weight="bold" stretch="narrow">
             {formatMassG(one.massG)}
           </Text>
-          <Text size="lead" weight="bold" stretch="slim" className="min-w-0 flex-1">
+          <Text size="lead" weight="bold" stretch="slim" className="min-w-32 flex-1">
             {one.name}
           </Text>
           <Text stretch="narrow">{measureWords(measureOf(one, shelf, tools)) ?? ''}</Text>

@@ -101,7 +101,7 @@ function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; s
           <StrengthChoice strength={strength} onStrength={setStrength} />
           <Answer correction={correction} shelf={shelf} tools={kitchen.tools} />
           <Heading>{t('taste.atHand')}</Heading>
-          <View role="group" aria-label={t('taste.atHand')} className="-mx-2 flex-row flex-wrap">
+          <View role="group" aria-label={t('taste.atHand')} className="-ml-3 flex-row flex-wrap">
             {items.map((one) => (
               <Choice
                 key={one.id}
