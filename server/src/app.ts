@@ -25,6 +25,7 @@ import { auditRoutes } from './people/audit.route'
 import { deviceRoutes } from './people/devices.route'
 import { doorRoutes } from './people/door.route'
 import { peopleRoutes } from './people/people.route'
+import { RecentSessions } from './people/recentSessions'
 import { recordRoutes } from './record/record.route'
 import { riceHouseRoutes } from './rice/house.route'
 import { lotRoutes } from './rice/lots.route'
@@ -56,7 +57,14 @@ export function createApp(
   names?: readonly string[],
 ): OpenAPIHono<RequestEnv> {
   const app = new OpenAPIHono<RequestEnv>()
-  const kitchenOf = (kitchenId: string) => ({ ...house, kitchenId, changed: () => followers.wake(kitchenId) })
+  const sessions = new RecentSessions(house.pool)
+  const kitchenOf = (kitchenId: string) => {
+    const changed = () => {
+      sessions.forget(kitchenId)
+      followers.wake(kitchenId)
+    }
+    return { ...house, kitchenId, changed }
+  }
   app.use('*', async (c, next) => {
     const startedMs = performance.now()
     await next()
@@ -92,6 +100,7 @@ export function createApp(
   app.use('/api/*', async (c, next) => {
     c.set('kitchen', kitchenOf(house.kitchenId))
     c.set('kitchenOf', kitchenOf)
+    c.set('sessions', sessions)
     await next()
     c.res.headers.set('x-okazu-now', String(c.var.kitchen.now()))
     if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store')

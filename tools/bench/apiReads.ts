@@ -1,7 +1,6 @@
-import autocannon from 'autocannon'
 import { report } from './report'
-import { percentile } from './server'
-import { asDevice, ask } from '../toolDevice'
+import { steadyReads } from './steadyReads'
+import { ask } from '../toolDevice'
 
 const RATE_PER_S = 100
 const SECONDS = 10
@@ -20,21 +19,11 @@ export async function apiReads(url: string): Promise<void> {
     `/api/runs/${runs.runs[0]?.id}`,
   ]
   for (const path of paths) {
-    const times: number[] = []
-    const result = await new Promise<autocannon.Result>((resolve, reject) => {
-      const load = autocannon(
-        { url: url + path, headers: asDevice(), connections: 4, overallRate: RATE_PER_S, duration: SECONDS },
-        (error: Error | null, done) => (error ? reject(error) : resolve(done)),
-      )
-      load.on('response', (_client, status, _bytes, ms) => {
-        if (status === 200) times.push(ms)
-      })
-    })
-    const failed = result.non2xx + result.errors
+    const { p95Ms, ok, failed } = await steadyReads(url + path, RATE_PER_S, SECONDS)
     const shown = path.replace(/[0-9a-f-]{36}/, ':id').replace(/\d{13}_/, '')
     report(
       `${shown} (${count} past runs)`,
-      `p95 ${percentile(times, 0.95).toFixed(1)} ms, ${times.length} ok, ${failed} failed`,
+      `p95 ${p95Ms.toFixed(1)} ms, ${ok} ok, ${failed} failed`,
       'p95 <= 25 ms at 100/s',
     )
   }

@@ -1,13 +1,12 @@
 import { chromium } from '@playwright/test'
-import autocannon from 'autocannon'
 import { coolTray } from '../../core/src/rice/cooling/coolTray'
 import { largestPassingDepthM, trayStages } from '../../core/src/rice/cooling/predictCooling'
 import { COOLING_LIMITS } from '../../core/src/safety/coolingLimits'
 import { LAUNCH } from '../../e2e/launch'
 import { medianMs } from './medianMs'
 import { report } from './report'
-import { percentile } from './server'
-import { asDevice, ask, openAsDevice } from '../toolDevice'
+import { steadyReads } from './steadyReads'
+import { ask, openAsDevice } from '../toolDevice'
 
 const FRIDGE = trayStages([{ durationS: 6 * 3600, place: 'fridge', covered: false }])
 /** The cooling model: one forecast, and the search for the deepest tray that keeps the rule. */
@@ -56,17 +55,7 @@ export async function riceReads(url: string): Promise<void> {
     ['open lots with a year of past ones', '/api/rice/lots'],
     ['ticket to lot to tickets', `/api/rice/trace?ticket=${ticket}`],
   ] as const) {
-    const times: number[] = []
-    const result = await new Promise<autocannon.Result>((resolve, reject) => {
-      const load = autocannon(
-        { url: url + path, headers: asDevice(), connections: 2, overallRate: RATE_PER_S, duration: SECONDS },
-        (error: Error | null, done) => (error ? reject(error) : resolve(done)),
-      )
-      load.on('response', (_client, status, _bytes, ms) => {
-        if (status === 200) times.push(ms)
-      })
-    })
-    const failed = result.non2xx + result.errors
-    report(name, `p95 ${percentile(times, 0.95).toFixed(1)} ms, ${times.length} ok, ${failed} failed`, 'p95 <= 50 ms')
+    const { p95Ms, ok, failed } = await steadyReads(url + path, RATE_PER_S, SECONDS)
+    report(name, `p95 ${p95Ms.toFixed(1)} ms, ${ok} ok, ${failed} failed`, 'p95 <= 50 ms')
   }
 }

@@ -2,6 +2,7 @@ import { OpenAPIHono } from '@hono/zod-openapi'
 import { z } from 'zod'
 import type { LabelPrinter } from '../device/devices'
 import type { DrawPaper } from '../papers/papers'
+import type { RecentSessions } from '../people/recentSessions'
 import type { Session } from '../people/sessions.sql'
 import type { HealthSource } from '../setup/health'
 import { Problem } from './problems'
@@ -15,7 +16,9 @@ export type KitchenContext = HealthSource & {
 }
 
 /** `session` is there wherever a route names who may ask (`onlyFor`). */
-export type RequestEnv = { Variables: { kitchen: KitchenContext; session: Session; kitchenOf: KitchenOf } }
+export type RequestEnv = {
+  Variables: { kitchen: KitchenContext; session: Session; sessions: RecentSessions; kitchenOf: KitchenOf }
+}
 /** The same context for another kitchen of the database. */
 export type KitchenOf = (kitchenId: string) => KitchenContext
 

@@ -6,7 +6,7 @@ import type { RequestEnv } from '../http/context'
 import { Problem } from '../http/problems'
 import { keepAside } from './aside.sql'
 import { digest } from './secrets'
-import { findSession, findSpeaker, rolesSince, type Session } from './sessions.sql'
+import { findSpeaker, rolesSince, type Session } from './sessions.sql'
 
 export const SESSION_COOKIE = 'okazu_session'
 /** A phone that was away for longer says what it has to say in the name of whoever is signed in. */
@@ -48,8 +48,7 @@ export const mayOnly =
 /** The session that a request comes with: a browser's cookie, or a program's bearer token. @throws {Problem} not-paired */
 async function enter(c: Context<RequestEnv>): Promise<Session> {
   const token = getCookie(c, SESSION_COOKIE) ?? c.req.header('authorization')?.replace(/^Bearer /i, '')
-  const { pool, now } = c.var.kitchen
-  const session = token ? await findSession(pool, digest(token), now()) : null
+  const session = token ? await c.var.sessions.find(digest(token), c.var.kitchen.now()) : null
   if (!session) throw notPaired()
   c.set('session', session)
   c.set('kitchen', c.var.kitchenOf(session.kitchen.id))

@@ -6,7 +6,7 @@ import type { Db } from '../db/pool'
 import { rowsAs } from '../db/rows'
 
 /** Who asks: the device, the kitchen it belongs to, and who is signed in at it since when. */
-export type Session = Me & { tokenHash: string; startedAtMs: number }
+export type Session = Me & { tokenHash: string; startedAtMs: number; isReplaced: boolean }
 
 type SessionRow = {
   kitchenId: string
@@ -54,6 +54,7 @@ export async function findSession(db: Db, tokenHash: string, nowMs: number, isSh
   return {
     tokenHash,
     startedAtMs,
+    isReplaced,
     kitchen: { id: row.kitchenId, name: row.kitchenName },
     device: { id: row.deviceId, name: row.deviceName, place: row.place },
     person: isIn && staffId !== null && staffName !== null && role ? { id: staffId, name: staffName, role } : null,
