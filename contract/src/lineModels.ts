@@ -26,6 +26,7 @@ const Phase = z.strictObject({ hands: isHands, a: seconds, b: seconds })
 const Modifier = z.strictObject({ merge: z.enum(['never', 'late']), removes: ids.optional() })
 const Dish = z.strictObject({
   id,
+  sameAs: id.optional(),
   base: id,
   allergens: ids,
   free: seconds,

@@ -75,9 +75,10 @@ export function readBatches(
   const seen = new Map<string, number>()
   let isReadable = true
   const stateOf = new Map<string, { dish: string; base: string } | null>()
+  const onMetal = ({ id, sameAs }: LineDish) => sameAs ?? id
   for (const { id, last } of instance.stations) {
     const dish = last && instance.dishes.find((one) => one.id === last.dish)
-    stateOf.set(id, last && last.dish !== null ? { dish: last.dish, base: dish?.base ?? `only ${last.dish}` } : null)
+    stateOf.set(id, last && last.dish !== null ? { dish: dish ? onMetal(dish) : last.dish, base: dish?.base ?? `only ${last.dish}` } : null)
   }
   const fried = [...plan.batches]
     .sort((a, b) => a.start - b.start)
@@ -102,12 +103,12 @@ export function readBatches(
       const before = stateOf.get(station.id) ?? null
       const setUpS = batch.wash
         ? times.wash
-        : before === null || before.dish === dish.id
+        : before === null || before.dish === onMetal(dish)
           ? 0
           : before.base === dish.base
             ? times.base
             : times.other
-      stateOf.set(station.id, { dish: dish.id, base: dish.base })
+      stateOf.set(station.id, { dish: onMetal(dish), base: dish.base })
       return [
         {
           batch,

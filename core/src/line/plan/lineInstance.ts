@@ -103,6 +103,7 @@ function dishesOf<S extends Station>(facts: LineFacts<S>, marks: ReadonlyMap<str
     const { freeS, mostS } = holdOf(dish)
     const made: LineDish = {
       id,
+      ...(id !== dish.id && { sameAs: dish.id }),
       base: metalBase(dish),
       allergens: [
         ...allergensOnList(facts.list).filter(

@@ -263,6 +263,15 @@ test('what waits by hand is fried by itself, on the metal of its dish without a 
   expect(batches[1]!.startMs).toBeGreaterThanOrEqual(pin.notBeforeMs)
 })
 
+test('what is pinned to a station follows a batch of its dish there at once: it is the same dish to the metal', () => {
+  const tickets = [1, 2].map((n) => ticket(n, [{ portions: 4 }]))
+  const pin = { pinId: 'here', parts: [{ itemId: 'i2-0', portions: 4 }], stationId: 'ring-a', notBeforeMs: null }
+  const { batches, basis } = line({ tickets, wishes: wishing({ pins: [pin], downStations: ['ring-b'] }) })
+  expect(batches.map(({ stationId }) => stationId)).toEqual(['ring-a', 'ring-a'])
+  expect(batches[1]!.startMs).toBe(batches[0]!.upMs)
+  expect(basis.instance.dishes.map(({ id, sameAs }) => sameAs ?? id)).toEqual([DISH.id, DISH.id])
+})
+
 test('a pin to a station that is down, or of portions that are gone, asks for nothing', () => {
   const tickets = [ticket(1, [{ portions: 2 }])]
   const pin = { pinId: 'p', parts: [{ itemId: 'i1-0', portions: 2 }], stationId: 'ring-b', notBeforeMs: null }

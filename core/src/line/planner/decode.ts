@@ -9,6 +9,7 @@ import {
   DELAY,
   DISH,
   dishBase,
+  dishSame,
   downAt,
   downCount,
   HANDS_SLOTS,
@@ -301,7 +302,7 @@ export function decode(first: number, bound: number): number {
       points += weights[W_WASH]!
       M[RESIDUE + station] = S[CONTENTS + batch]!
     } else {
-      if (last > 0 && last - 1 !== dish) {
+      if (last > 0 && dishSame[last - 1] !== dishSame[dish]) {
         const which = kind + (dishBase[last - 1] === dishBase[dish] ? 0 : 1)
         setUp = setUpSlots[which]!
         setUpSeconds = setUpS[which]!

@@ -1,4 +1,4 @@
-import type { FrozenBatch, LineInstance } from './instance'
+import { sameDish, type FrozenBatch, type LineDish, type LineInstance } from './instance'
 import type { Piece } from './pieces'
 
 /** A frozen batch with the times that it takes hands, and when it is up [s]. */
@@ -27,7 +27,7 @@ export function frozenTimes(instance: LineInstance, pieces: readonly Piece[], ba
   const last = phases.at(-1)
   if (last) last.s += batch.late ?? 0
   if (ways.size > 1) phases.push({ hands: true, s: grid(dish.split * (ways.size - 1)) })
-  const setUp = setUpBefore(instance, pieces, batch, dish.id, dish.base, kind)
+  const setUp = setUpBefore(instance, pieces, batch, dish, kind)
   const hands: [number, number][] = setUp > 0 ? [[batch.start - setUp, batch.start]] : []
   let end = batch.start
   for (const phase of phases) {
@@ -44,8 +44,7 @@ function setUpBefore(
   { frozen, stations, dishes, setup }: LineInstance,
   pieces: readonly Piece[],
   batch: FrozenBatch,
-  dishId: string,
-  base: string,
+  dish: LineDish,
   kind: string,
 ): number {
   const times = setup[kind]!
@@ -56,6 +55,8 @@ function setUpBefore(
   const before = earlier
     ? pieces.find(({ id }) => earlier.parts.includes(id))?.dish.id
     : stations.find(({ id }) => id === batch.station)?.last?.dish
-  if (before === undefined || before === null || before === dishId) return 0
-  return dishes.find(({ id }) => id === before)?.base === base ? times.base : times.other
+  if (before === undefined || before === null) return 0
+  const fried = dishes.find(({ id }) => id === before)
+  if (fried && sameDish(fried) === sameDish(dish)) return 0
+  return fried?.base === dish.base ? times.base : times.other
 }

@@ -49,6 +49,8 @@ export type LineModifier = { merge: 'never' | 'late'; removes?: readonly string[
 
 export type LineDish = {
   id: string
+  /** The dish that it is to the metal, where it is one of several forms of a dish: nothing is set up between them. */
+  sameAs?: string | undefined
   base: string
   allergens: readonly string[]
   /** It holds so long freely, and at most so long [s]. */
@@ -61,6 +63,9 @@ export type LineDish = {
   /** What of the stock a load of 1 takes. */
   uses: Readonly<Record<string, number>>
 }
+
+/** One name for the forms of a dish between which nothing is set up. */
+export const sameDish = ({ id, sameAs }: Pick<LineDish, 'id' | 'sameAs'>): string => sameAs ?? id
 
 /** What fried at a station since its last wash left there; no dish where the metal was brushed since: no set-up, but its residue. */
 export type Residue = { dish: string | null; residue: readonly string[] }

@@ -1,13 +1,14 @@
 import { keepFirst, newState, occupy, ticketPoints, waitPoints } from './decode'
 import { frozenTimes, type FrozenTimes } from './frozen'
 import { horizonS } from './horizon'
-import type { LineInstance, LineStation } from './instance'
+import { sameDish, type LineInstance, type LineStation } from './instance'
 import {
   BATCH,
   capAt,
   COUNT,
   HANDS_SLOTS,
   dishBase,
+  dishSame,
   dishSplitS,
   downAt,
   downCount,
@@ -94,9 +95,11 @@ export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
   const kinds = loadStations(instance)
   const names = numbers()
   dishBase[UNKNOWN_DISH] = -1
+  dishSame[UNKNOWN_DISH] = -1
   const bits = bitsOf()
   dishes.forEach((dish, number) => {
     dishBase[number] = names(`base ${dish.base}`)
+    dishSame[number] = names(`dish ${sameDish(dish)}`)
     dishSplitS[number] = dish.split
     for (const [kind, at] of kinds) {
       const on = dish.on[kind]

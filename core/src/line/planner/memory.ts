@@ -77,6 +77,8 @@ export const toldCount = new Int32Array(MOST_STATIONS)
 export const setUpSlots = new Int32Array(MOST_KINDS * 3)
 export const setUpS = new Float64Array(MOST_KINDS * 3)
 export const dishBase = new Int32Array(MOST_DISHES)
+/** One number for dishes between which nothing is set up. */
+export const dishSame = new Int32Array(MOST_DISHES)
 export const dishSplitS = new Float64Array(MOST_DISHES)
 /** By kind and dish: the most load, 0 where it cannot be fried; phases as (hands, a, b), `PHASES` of them. */
 export const PHASES = 6

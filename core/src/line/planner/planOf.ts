@@ -8,6 +8,7 @@ import {
   COUNT,
   DISH,
   dishBase,
+  dishSame,
   HEAD,
   NEXT,
   ON,
@@ -96,12 +97,12 @@ function setUpOf(
   const kind = stationKind[station]! * 3
   if (isWashed) return setUpS[kind + 2]!
   const last = lastDish.get(station)
-  if (last !== undefined) return last === dish ? 0 : setUpS[kind + (dishBase[last] === dishBase[dish] ? 0 : 1)]!
-  const before = instance.stations[station]!.last
-  if (!before || before.dish === null) return 0
-  const known = instance.dishes.findIndex(({ id }) => id === before.dish)
-  if (known === dish) return 0
-  return setUpS[kind + (known >= 0 && dishBase[known] === dishBase[dish] ? 0 : 1)]!
+  const fried = instance.stations[station]!.last
+  if (last === undefined && (!fried || fried.dish === null)) return 0
+  const before = last ?? instance.dishes.findIndex(({ id }) => id === fried?.dish)
+  if (before < 0) return setUpS[kind + 1]!
+  if (dishSame[before] === dishSame[dish]) return 0
+  return setUpS[kind + (dishBase[before] === dishBase[dish] ? 0 : 1)]!
 }
 
 /** Tickets that are late, and pieces that wait longer than they hold, of the plan that was last placed to its end. */
