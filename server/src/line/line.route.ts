@@ -1,6 +1,8 @@
 import { LineState, LineWishList, PutOrder, type LineWish } from 'contract/line'
 import type { Kitchen } from 'contract/kitchen'
+import { allergenListOf } from 'core/book/allergens'
 import { orderFaults } from 'core/line/plan/orderFaults'
+import { lineWishes } from 'core/line/plan/wishes'
 import { waitingItems } from 'core/line/waiting'
 import { listDishes } from '../book/dishes.sql'
 import { announce } from '../db/outbox'
@@ -58,14 +60,16 @@ export const lineRoutes = newRouter()
   .openapi(putOrder, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const sent = c.req.valid('json')
-    const { stations } = await kitchenOf(pool, kitchenId)
+    const { stations, ruleSet } = await kitchenOf(pool, kitchenId)
     const dishes = new Map((await listDishes(pool, kitchenId)).map((dish) => [dish.id, dish]))
     await inTransaction(pool, async (connection) => {
       await lockKitchen(connection, kitchenId)
       const before = await findOrder(connection, kitchenId)
       if ((before?.no ?? 0) !== sent.basedOn) throw editedMeanwhile()
       const tickets = await listOpenTickets(connection, kitchenId, { promisedAtMs: 0, number: 0 }, MOST_TICKETS)
-      const faults = orderFaults(sent, waitingItems(tickets), dishes, stations)
+      const wishes = lineWishes(await listWishes(connection, kitchenId, now()))
+      const known = { dishes, stations, wishes, list: allergenListOf(ruleSet) }
+      const faults = orderFaults(sent, waitingItems(tickets), known)
       if (faults[0])
         throw new Problem('invalid', {
           detail: `${faults[0].field}: ${faults[0].message}`,

@@ -83,6 +83,12 @@ test('nobody is told what may not be fired: each by its own reason', async () =>
   expect(await refused(batchOf('ring-b', await place(newTicket('plain', 3, now() + 600_000))))).toMatch(
     /takes 2: split it/,
   )
+  await say(
+    { kind: 'component', matterId: 'duck-roast', isGone: true },
+    { kind: 'station', stationId: 'ring-b', isDown: true },
+  )
+  expect(await refused(batchOf('ring-a', other))).toMatch(/duck.* is 86: leave it out/i)
+  expect(await refused(batchOf('ring-b', plain))).toMatch(/ring-b is down/)
   const stranger = { ...batchOf('ring-a', plain), parts: [{ itemId: newId(), portions: 1 }] } as Batch
   expect(await refused(stranger)).toMatch(/read the tickets again/)
 })

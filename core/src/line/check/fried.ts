@@ -78,7 +78,12 @@ export function readBatches(
   const onMetal = ({ id, sameAs }: LineDish) => sameAs ?? id
   for (const { id, last } of instance.stations) {
     const dish = last && instance.dishes.find((one) => one.id === last.dish)
-    stateOf.set(id, last && last.dish !== null ? { dish: dish ? onMetal(dish) : last.dish, base: dish?.base ?? `only ${last.dish}` } : null)
+    stateOf.set(
+      id,
+      last && last.dish !== null
+        ? { dish: dish ? onMetal(dish) : last.dish, base: dish?.base ?? `only ${last.dish}` }
+        : null,
+    )
   }
   const fried = [...plan.batches]
     .sort((a, b) => a.start - b.start)

@@ -9,6 +9,7 @@ import {
   HANDS_SLOTS,
   dishBase,
   dishSame,
+  UNKNOWN_DISH,
   dishSplitS,
   downAt,
   downCount,
@@ -115,12 +116,8 @@ export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
   const slots = slotFrom(horizonS(instance, pieces, frozen)) + 64
   startState(instance, pieces, frozen, slots, bits, dishNumber)
   const free = pieces.flatMap(({ id }, number) => (frozenIds.has(id) ? [] : [number]))
-  for (let batch = 0; batch < pieces.length; batch += 1) {
-    S[ORDER + batch] = batch
-    S[HEAD + batch] = -1
-    S[NEXT + batch] = -1
-    S[BATCH + batch] = -1
-  }
+  for (let batch = 0; batch < pieces.length; batch += 1) S[ORDER + batch] = batch
+  for (const region of [HEAD, NEXT, BATCH]) S.fill(-1, region, region + pieces.length)
   S[COUNT] = 0
   S[HANDS_SLOTS] = 0
   const stationsOf = dishes.map((_, number) =>
@@ -128,9 +125,6 @@ export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
   )
   return { pieces, stations, free, stationsOf, frozen }
 }
-
-/** A dish that nobody orders any more: everything else is another dish after it. */
-const UNKNOWN_DISH = MOST_DISHES - 1
 
 const slotFrom = (s: number) => Math.ceil((s - size.originS) / size.gridS - NEAR)
 const slotUntil = (s: number) => Math.floor((s - size.originS) / size.gridS + NEAR)

@@ -77,6 +77,8 @@ export const toldCount = new Int32Array(MOST_STATIONS)
 export const setUpSlots = new Int32Array(MOST_KINDS * 3)
 export const setUpS = new Float64Array(MOST_KINDS * 3)
 export const dishBase = new Int32Array(MOST_DISHES)
+/** A dish that nobody orders any more: everything else is another dish after it. */
+export const UNKNOWN_DISH = MOST_DISHES - 1
 /** One number for dishes between which nothing is set up. */
 export const dishSame = new Int32Array(MOST_DISHES)
 export const dishSplitS = new Float64Array(MOST_DISHES)
