@@ -17,7 +17,7 @@ import {
 import { READING_WHYS } from 'core/rice/reading/riceReading'
 import { z } from 'zod'
 import { Allergen } from './dish'
-import { areDistinct, Day, EventId, InstantMs, ItemId, RunId, Slug, TicketId } from './ids'
+import { areDistinct, Day, EventId, InstantMs, ItemId, Name, RunId, Slug, TicketId } from './ids'
 import { PracticalMeasure } from './measure'
 
 const CheckedFood = z.enum(CHECKED_FOODS)
@@ -113,9 +113,17 @@ export const RunEvent = z.union([
   z.strictObject({
     ...eventBase,
     kind: z.literal('trouble'),
-    trouble: z.enum(COMPONENT_TROUBLES),
+    trouble: z.literal('forgot'),
     stepId,
     componentId: Slug,
+  }),
+  z.strictObject({
+    ...eventBase,
+    kind: z.literal('trouble'),
+    trouble: z.literal('ranOut'),
+    stepId,
+    componentId: Slug,
+    standIn: z.strictObject({ ingredientId: Slug, name: Name }).optional(),
   }),
   z.strictObject({ ...eventBase, kind: z.literal('flame'), stepId, heat: z.enum(HEAT_LEVELS) }),
   z.strictObject({

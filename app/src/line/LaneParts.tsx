@@ -1,4 +1,4 @@
-import { projectedStartsMs } from 'core/wok/run'
+import { projectedStartsMs } from 'core/wok/projectedStarts'
 import { useNowMs } from '../device/clock'
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg'
 import { Score } from '../score/Score'

@@ -107,7 +107,10 @@ function Said({ run, zone }: { run: Run; zone: string }) {
       </Text>
       {record.state.troubles.map((one) => (
         <Text key={one.eventId}>
-          {`${formatTimeS(one.atMs, zone)} ${t(`troubles.${one.trouble}`, { name: nameOf(one.componentId) })}`}
+          {`${formatTimeS(one.atMs, zone)} ${t(`troubles.${one.standIn ? 'standIn' : one.trouble}`, {
+            name: nameOf(one.componentId),
+            standIn: one.standIn?.name ?? '',
+          })}`}
         </Text>
       ))}
       {tastings.map((one) => (

@@ -94,6 +94,7 @@ export const record = {
     sticking: 'sticking',
     forgot: 'forgot {{name}}',
     ranOut: 'ran out of {{name}}: left out',
+    standIn: 'ran out of {{name}}: {{standIn}} instead',
     flameDied: 'the flame died',
     hurt: 'hurt or fire',
   },

@@ -1,5 +1,6 @@
 import type { Run } from 'contract/run'
-import { projectedStartsMs, type RunState } from 'core/wok/run'
+import { projectedStartsMs } from 'core/wok/projectedStarts'
+import { type RunState } from 'core/wok/run'
 import { memo, useEffect, useMemo, useRef } from 'react'
 import { View } from 'react-native'
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg'

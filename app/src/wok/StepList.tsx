@@ -1,5 +1,6 @@
 import type { Run } from 'contract/run'
-import { projectedStartsMs, type RunState } from 'core/wok/run'
+import { projectedStartsMs } from 'core/wok/projectedStarts'
+import { type RunState } from 'core/wok/run'
 import { ScrollView, View } from 'react-native'
 import { Choice } from '../ui/Choice'
 import { useMeasureWords } from '../ui/measureWords'

@@ -1,5 +1,4 @@
 import type { Run } from 'contract/run'
-import { notInYet } from 'core/wok/leftOut'
 import { runState } from 'core/wok/run'
 import { HEAT_LEVELS, type HeatLevel } from 'core/wok/score'
 import { Pressable, View } from 'react-native'
@@ -7,7 +6,6 @@ import { useKitchen } from '../setup/useKitchen'
 import { Choice } from '../ui/Choice'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
-import { capital, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { Cook } from './useCook'
 import { useOpenRuns } from './useRuns'
@@ -71,40 +69,5 @@ export function FlameDied({ run, cook, onClose }: Props) {
           : t('troubles.flameDiedNone')}
       </Text>
     </Pressable>
-  )
-}
-
-/** What has not gone in yet and is not there: left out of the rest, and noted. */
-export function RanOut({ cook, onClose }: Omit<Props, 'run'>) {
-  const t = useWords('wok')
-  const items = notInYet(cook.state.steps, cook.state.stepIndex)
-  return (
-    <View className="py-2">
-      <Text size="amount" weight="bold" stretch="slim">
-        {t('troubles.ranOut')}
-      </Text>
-      <Text tone="ash" stretch="slim">
-        {t(items.length === 0 ? 'troubles.ranOutNone' : 'troubles.ranOutDetail')}
-      </Text>
-      <View className="flex-row flex-wrap gap-x-3">
-        {items.map(({ componentId, name, massG }) => (
-          <Pressable
-            key={componentId}
-            role="button"
-            aria-label={`${t('troubles.ranOut')} ${name}`}
-            className="ring-focus min-h-14 w-[47%] justify-center border-b border-edge active:bg-plate"
-            onPress={() => {
-              const { eventId } = cook.troubleWith('ranOut', componentId)
-              toast(t('troubles.ranOutLogged', { name: capital(name) }), () => cook.undo(eventId))
-              onClose()
-            }}
-          >
-            <Text size="step" weight="semi" stretch="narrow">
-              {t('troubles.forgotItem', { name, mass: formatMassG(massG) })}
-            </Text>
-          </Pressable>
-        ))}
-      </View>
-    </View>
   )
 }

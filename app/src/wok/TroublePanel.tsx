@@ -1,7 +1,7 @@
 import type { Run } from 'contract/run'
 import ChevronRight from 'lucide-react-native/icons/chevron-right'
 import { forgettable, type MayStillGoIn } from 'core/wok/forgot'
-import { projectedStartsMs } from 'core/wok/run'
+import { projectedStartsMs } from 'core/wok/projectedStarts'
 import { TROUBLE_DELAY_S } from 'core/wok/runEvent'
 import { useState } from 'react'
 import { Pressable, ScrollView, View } from 'react-native'
@@ -17,7 +17,8 @@ import { capital, formatClock, formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { RunStep, StepWords } from './stepWords'
 import { TasteTrouble } from './TasteTrouble'
-import { FlameDied, RanOut, TurnFlame } from './TroubleMore'
+import { RanOut } from './RanOut'
+import { FlameDied, TurnFlame } from './TroubleMore'
 import type { Cook } from './useCook'
 
 type Props = {
@@ -72,7 +73,7 @@ export function TroubleList({ run, cook, wordsOf, isRehearsal, onClose }: Props)
       ))}
       {!isRehearsal && <TasteTrouble run={run} onClose={onClose} />}
       <Forgot run={run} cook={cook} onClose={onClose} />
-      <RanOut cook={cook} onClose={onClose} />
+      <RanOut run={run} cook={cook} onClose={onClose} />
       <TurnFlame cook={cook} onClose={onClose} />
       <FlameDied run={run} cook={cook} onClose={onClose} />
       <Choice
@@ -107,7 +108,7 @@ function Forgot({ run, cook, onClose }: Pick<Props, 'run' | 'cook' | 'onClose'>)
             item={item}
             untilS={untilS(item.untilStepId)}
             onForgot={() => {
-              const { eventId, addedS } = cook.troubleWith('forgot', item.componentId)
+              const { eventId, addedS } = cook.forgot(item.componentId)
               const said = item.isRaw
                 ? t('troubles.forgotRawLogged', { name: capital(item.name) })
                 : t('troubles.forgotLogged', { name: capital(item.name), n: addedS })

@@ -2,7 +2,7 @@ import { EventId } from 'contract/ids'
 import type { Run } from 'contract/run'
 import type { Temperature } from 'core/measure/temperature'
 import { runState, type RunState } from 'core/wok/run'
-import { TROUBLE_DELAY_S, type ComponentTrouble, type Trouble } from 'core/wok/runEvent'
+import { TROUBLE_DELAY_S, type ComponentTrouble, type StandIn, type Trouble } from 'core/wok/runEvent'
 import type { HeatLevel } from 'core/wok/score'
 import { useEffect, useReducer, useRef } from 'react'
 import { kitchenNowMs } from '../device/clock'
@@ -24,7 +24,9 @@ export type Cook = {
   checked: (ok: boolean, read: Temperature | null) => string
   later: () => string
   trouble: (trouble: Exclude<Trouble, ComponentTrouble>) => { eventId: string; addedS: number }
-  troubleWith: (trouble: ComponentTrouble, componentId: string) => { eventId: string; addedS: number }
+  forgot: (componentId: string) => { eventId: string; addedS: number }
+  /** It is left out of what is to come, or something stands in for it. */
+  ranOut: (componentId: string, standIn: StandIn | null) => string
   turnFlame: (heat: HeatLevel) => string
   stop: () => string
   undo: (eventId: string) => void
@@ -77,10 +79,12 @@ export function useCook(run: Run, { voice, onSaid, sayOf }: CookOptions): Cook {
       eventId: say({ kind: 'trouble', trouble, stepId: step.id }),
       addedS: TROUBLE_DELAY_S[trouble],
     }),
-    troubleWith: (trouble, componentId) => ({
-      eventId: say({ kind: 'trouble', trouble, stepId: step.id, componentId }),
-      addedS: TROUBLE_DELAY_S[trouble],
+    forgot: (componentId) => ({
+      eventId: say({ kind: 'trouble', trouble: 'forgot', stepId: step.id, componentId }),
+      addedS: TROUBLE_DELAY_S.forgot,
     }),
+    ranOut: (componentId, standIn) =>
+      say({ kind: 'trouble', trouble: 'ranOut', stepId: step.id, componentId, ...(standIn && { standIn }) }),
     turnFlame: (heat) => say({ kind: 'flame', stepId: step.id, heat }),
     stop: () => say({ kind: 'stopped' }),
     undo: (eventId) => void say({ kind: 'undone', eventId: EventId.parse(eventId) }),

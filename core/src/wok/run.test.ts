@@ -3,7 +3,8 @@ import { scoreOnRing } from '../test/kitchen'
 import { saidAt, type RunWord } from '../test/runEvents'
 import { compareEvents, nextStamp, type Stamp } from '../event/eventOrder'
 import { forgettable } from './forgot'
-import { projectedStartsMs, runState, type FiredRun } from './run'
+import { projectedStartsMs } from './projectedStarts'
+import { runState, type FiredRun } from './run'
 import { NOT_YET_S, type RunEvent } from './runEvent'
 
 const score = scoreOnRing(2)

@@ -3,7 +3,16 @@ import { standing } from '../event/struckOut'
 import type { RiceReading } from '../rice/reading/riceReading'
 import { forgottenStep } from './forgot'
 import { leftOut } from './leftOut'
-import { isOfComponent, NOT_YET_S, TROUBLE_DELAY_S, type RetimeWhy, type RunEvent, type Trouble } from './runEvent'
+import {
+  isOfComponent,
+  NOT_YET_S,
+  TROUBLE_DELAY_S,
+  type RetimeWhy,
+  type RunEvent,
+  type StandIn,
+  type Trouble,
+} from './runEvent'
+import { standingIn } from './standIn'
 import type { HeatLevel, Score, Step } from './score'
 
 /** What a run was fired with: never changes afterwards. */
@@ -41,7 +50,15 @@ export type RunState = {
   handsFree: boolean
   /** Seconds added to steps by +10 s and by remedies. */
   addedS: number
-  troubles: { eventId: string; trouble: Trouble; stepId: string; componentId: string | null; atMs: number }[]
+  troubles: {
+    eventId: string
+    trouble: Trouble
+    stepId: string
+    componentId: string | null
+    /** What went in for what ran out; null where it was left out. */
+    standIn: StandIn | null
+    atMs: number
+  }[]
   /** Answers to safety checks, in their order. */
   checks: { eventId: string; stepId: string; ok: boolean; tempC: number | null; tempF: number | null; atMs: number }[]
   /** Flames that the cook turned by hand, in their order. */
@@ -60,7 +77,8 @@ export type RunState = {
  *   nobody answered; so does the answer to a check: whoever gave it stood at that step;
  * - the rice check of a batch that is not asked for ends like any step; answered all the same, a no makes it wait again;
  * - `later` and a remedy lengthen the step in hand; a forgotten raw component becomes the next step, with its check;
- * - what ran out is left out of every step that has not ended, and a step that then has nothing to do is gone;
+ * - what ran out is left out of every step that has not ended, and a step that then has nothing to do is gone; or what stands
+ *   in for it goes in there, with the check of what it replaces;
  * - a rest that was worked out again gives new durations to steps that have not ended; a check stays where it is;
  * - what is said after the end changes nothing.
  */
@@ -138,10 +156,11 @@ class Fold {
           trouble: event.trouble,
           stepId: event.stepId,
           componentId: isOfComponent(event.trouble) && 'componentId' in event ? event.componentId : null,
+          standIn: event.trouble === 'ranOut' ? (event.standIn ?? null) : null,
           atMs,
         })
         if (event.trouble === 'forgot') this.putIn(event.componentId)
-        else if (event.trouble === 'ranOut') this.leaveOut(event.componentId)
+        else if (event.trouble === 'ranOut') this.runOut(event)
         else this.lengthen(TROUBLE_DELAY_S[event.trouble])
         return
       case 'flame':
@@ -187,8 +206,10 @@ class Fold {
     this.steps = [...this.steps.slice(0, this.stepIndex + 1), own, ...this.steps.slice(this.stepIndex + 1)]
   }
 
-  private leaveOut(componentId: string): void {
-    this.steps = leftOut(this.steps, this.stepIndex, componentId)
+  private runOut({ componentId, standIn }: Extract<RunEvent, { trouble: 'ranOut' }>): void {
+    this.steps = standIn
+      ? standingIn(this.steps, this.stepIndex, componentId, standIn.name)
+      : leftOut(this.steps, this.stepIndex, componentId)
   }
 
   private turnFlame({ id, stepId, heat }: Extract<RunEvent, { kind: 'flame' }>, atMs: number): void {
@@ -260,24 +281,3 @@ class Fold {
 
 const offeredIfRice = (step: Step): Step =>
   step.check?.food === 'rice' ? { ...step, check: null, offered: step.check } : step
-
-/** Where each step stands now: those ended at their true times, the step in hand and the rest as they are due [ms]. */
-export function projectedStartsMs(
-  run: FiredRun,
-  state: RunState,
-  nowMs: number,
-): { stepId: string; startMs: number; endMs: number }[] {
-  const projected = state.times.map(({ stepId, startMs, endMs }) => ({
-    stepId,
-    startMs,
-    endMs: endMs ?? Math.max(state.dueMs, nowMs),
-  }))
-  if (state.endedMs !== null) return projected
-  let startMs = projected.at(-1)?.endMs ?? run.firedAtMs
-  for (const step of state.steps.slice(state.stepIndex + 1)) {
-    const endMs = startMs + step.durationS * 1000
-    projected.push({ stepId: step.id, startMs, endMs })
-    startMs = endMs
-  }
-  return projected
-}

@@ -7,6 +7,8 @@ export type Trouble = (typeof TROUBLES)[number]
 /** Why the rest of a run takes another time than it stood. */
 export const RETIME_WHYS = ['asPlanned', 'furtherAlready', 'notSoFar', 'burnLimit'] as const
 export type RetimeWhy = (typeof RETIME_WHYS)[number]
+/** What a cook puts in for a component that ran out: a row of the ingredient table, by the name that is said of it. */
+export type StandIn = { ingredientId: string; name: string }
 /** Troubles with one component. */
 export const COMPONENT_TROUBLES = ['forgot', 'ranOut'] as const
 export type ComponentTrouble = (typeof COMPONENT_TROUBLES)[number]
@@ -24,7 +26,9 @@ export type RunEvent = Stamped & { runId: string; deviceId: string } & (
     | { kind: 'later'; stepId: string; delayS: number }
     | { kind: 'handsFree'; on: boolean }
     | { kind: 'trouble'; trouble: Exclude<Trouble, ComponentTrouble>; stepId: string }
-    | { kind: 'trouble'; trouble: ComponentTrouble; stepId: string; componentId: string }
+    | { kind: 'trouble'; trouble: 'forgot'; stepId: string; componentId: string }
+    /** It is left out of the rest, or something else goes in for it. */
+    | { kind: 'trouble'; trouble: 'ranOut'; stepId: string; componentId: string; standIn?: StandIn | undefined }
     /** The cook turned the flame: it stays so until the step ends. */
     | { kind: 'flame'; stepId: string; heat: HeatLevel }
     /**

@@ -1,9 +1,13 @@
-import { scoreOnRing } from '../test/kitchen'
+import { HAM_OF_TOFU, ingredient, PORK, SOY } from '../test/ingredients'
+import { component, scoreOnRing } from '../test/kitchen'
 import { saidAt, type RunWord } from '../test/runEvents'
 import { notInYet } from './leftOut'
 import { runState, type FiredRun } from './run'
 import type { RunEvent } from './runEvent'
+import type { Step } from './score'
+import { ingredientsOf, standInsFor } from './standIn'
 
+const CHICKEN = ingredient({ id: 'chicken', role: 'protein:poultry', state: 'raw', isReadyToEat: false })
 const score = scoreOnRing(2)
 const FIRED_MS = 1_700_000_000_000
 const run: FiredRun = { id: 'run', firedAtMs: FIRED_MS, score, handsFree: true }
@@ -88,4 +92,69 @@ test('what is in the wok already comes out and back as before', () => {
   )
   expect(state.steps.find(({ id }) => id === 'eggOut')!.entries.map((one) => one.componentId)).toEqual(['egg'])
   expect(notInYet(score.steps, eggIn + 1).map(({ componentId }) => componentId)).not.toContain('egg')
+})
+
+describe('something stands in for what ran out', () => {
+  const standIn = { ingredientId: 'leek', name: 'leek' }
+  const instead = (componentId: string) =>
+    say(2, { kind: 'trouble', trouble: 'ranOut', stepId: first.id, componentId, standIn })
+  const entriesOf = (steps: readonly Step[], componentId: string) =>
+    steps.flatMap(({ entries }) => entries.filter((one) => one.componentId === componentId))
+
+  test('it goes in where the other would have, as much of it, by the scale; every step and check stays', () => {
+    const state = runState(run, [instead('lettuce')], at(3))
+    expect(state.steps.map(({ id, check }) => [id, check])).toEqual(score.steps.map(({ id, check }) => [id, check]))
+    const before = entriesOf(score.steps, 'lettuce')
+    expect(entriesOf(state.steps, 'lettuce')).toEqual(
+      before.map((one) => ({ ...one, name: 'leek', measure: expect.objectContaining({ tool: 'scale' }) as unknown })),
+    )
+    for (const { massG, measure } of entriesOf(state.steps, 'lettuce'))
+      expect(Math.abs(measure.count - massG)).toBeLessThanOrEqual(0.5)
+    expect(state.troubles).toMatchObject([{ trouble: 'ranOut', componentId: 'lettuce', standIn }])
+    expect(state.upMs).toBe(runState(run, [], at(3)).upMs)
+  })
+
+  test('what is in already keeps its name, and taken back everything is as it was', () => {
+    const said = instead('egg')
+    const late = { ...said, atMs: at(score.totalS - 1), id: 'late' }
+    expect(entriesOf(runState(run, [late], at(score.totalS - 1)).steps, 'egg')).toEqual(entriesOf(score.steps, 'egg'))
+    const back = runState(run, [said, say(4, { kind: 'undone', eventId: said.id })], at(5))
+    expect(back.steps).toEqual(score.steps)
+  })
+})
+
+describe('what may stand in for a component', () => {
+  const pork = component({
+    id: 'pork',
+    role: 'protein',
+    food: 'meat',
+    ratioG: 12,
+    ingredientId: PORK.id,
+    state: 'cooked',
+  })
+  const TABLE = [PORK, HAM_OF_TOFU, CHICKEN, SOY]
+  const ids = (change: Partial<Parameters<typeof standInsFor>[2]> = {}) =>
+    standInsFor(pork, TABLE, { allergies: [], list: 'eu', isHere: () => true, ...change }).map(
+      ({ ingredient }) => ingredient.id,
+    )
+
+  test('is of its role, in the kitchen, and free of every allergy of the batch by the table', () => {
+    expect(ids()).toEqual(expect.arrayContaining([HAM_OF_TOFU.id]))
+    expect(ids()).not.toContain(SOY.id)
+    expect(ids({ isHere: () => false })).toEqual([])
+    expect(ids({ allergies: ['soy'] })).not.toContain(HAM_OF_TOFU.id)
+  })
+
+  test('is nothing that nobody knows, once there is an allergy; and nothing for what is in no table', () => {
+    const unknown = { ...HAM_OF_TOFU, id: 'unknown-ham', allergens: [], mayContain: [], areAllergensKnown: false }
+    const of = (allergies: 'fish'[]) =>
+      standInsFor(pork, [PORK, unknown], { allergies, list: 'eu', isHere: () => true }).length
+    expect([of([]), of(['fish'])]).toEqual([1, 0])
+    const nameless = component({ id: 'x', role: 'protein', food: 'meat', ratioG: 1, state: 'cooked' })
+    expect(standInsFor(nameless, TABLE, { allergies: [], list: 'eu', isHere: () => true })).toEqual([])
+  })
+
+  test('the kitchen has what its dishes are made of', () => {
+    expect([...ingredientsOf([{ components: [pork] }, { components: [pork] }])]).toEqual([PORK.id])
+  })
 })

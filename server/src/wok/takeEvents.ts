@@ -9,6 +9,7 @@ import { Problem } from '../http/problems'
 import { placeSince } from '../http/clockAhead'
 import { findRun, insertEvent, keepRefused, lockRun, openRunIdAt } from './runs.sql'
 import { changesOfRun, settleRun } from './settle'
+import { standInProblem } from './standInProblem'
 
 export type Taken = { kind: 'taken'; run: Run } | { kind: 'refused'; problem: Problem }
 
@@ -32,6 +33,8 @@ export async function takeEvents(
 
   const known = new Set(run.events.map((event) => event.id))
   const fresh = events.filter((event) => !known.has(event.id))
+  const unfit = await standInProblem(connection, kitchenId, run, fresh)
+  if (unfit) return refuse(connection, kitchenId, said, unfit, nowMs)
   const { endedMs } = runState(run, run.events, nowMs)
   const stationRunId = await openRunIdAt(connection, kitchenId, run.stationId)
   const isStationFree = stationRunId === null || stationRunId === runId

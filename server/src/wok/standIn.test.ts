@@ -1,0 +1,53 @@
+import type { ProblemDetails } from 'contract/problem'
+import { IngredientList } from 'contract/ingredient'
+import { Run } from 'contract/run'
+import { TicketList } from 'contract/ticket'
+import { eventOf, fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
+
+let kitchen: TestKitchen
+beforeEach(async () => void (kitchen = await openTestKitchen()))
+afterEach(() => kitchen.close())
+
+async function fired(allergies: string[]): Promise<Run> {
+  const nowMs = Math.round(kitchen.clock.now())
+  if (allergies.length > 0)
+    await send(kitchen.app, 'POST', '/stations/ring-a/events', {
+      events: [
+        { id: crypto.randomUUID(), stationId: 'ring-a', kind: 'washed', deviceId: 'p', staffId: null, atMs: nowMs },
+      ],
+    })
+  const body = { ...newTicket('plain', 1, nowMs + 600_000), items: [{ dishId: 'plain', portions: 1, allergies }] }
+  const { json } = await send(kitchen.app, 'POST', '/tickets', body)
+  const fire = fireOf([TicketList.parse(json).tickets[0]!], 'ring-a', nowMs)
+  return Run.parse((await send(kitchen.app, 'POST', '/runs', { ...fire, allergies })).json)
+}
+const instead = async (run: Run, ingredientId: string) => {
+  const componentId = run.score.steps
+    .flatMap(({ entries }) => entries)
+    .find(({ role }) => role === 'finish')!.componentId
+  const standIn = { ingredientId, name: `another ${ingredientId}` }
+  const stepId = run.score.steps[0]!.id
+  const said = eventOf(run, run.firedAtMs + 2000, { kind: 'trouble', trouble: 'ranOut', stepId, componentId, standIn })
+  const { status, json } = await send(kitchen.app, 'POST', `/runs/${run.id}/events`, { events: [said] })
+  return { status, json, code: (json as ProblemDetails).code, standIn }
+}
+const rowWith = async (allergen: string) => {
+  const { ingredients } = IngredientList.parse((await send(kitchen.app, 'GET', '/ingredients')).json)
+  return ingredients.find(({ allergens }) => (allergens as string[]).includes(allergen))!.id
+}
+
+test('what stands in is kept with the run, by its row of the table', async () => {
+  const { status, json, standIn } = await instead(await fired([]), await rowWith('fish'))
+  expect(status).toBe(200)
+  expect(Run.parse(json).events).toMatchObject([{ kind: 'trouble', trouble: 'ranOut', standIn }])
+})
+
+test('it is refused where it has what the guest must not have, or where the table does not know it', async () => {
+  const run = await fired(['fish'])
+  const refused = await instead(run, await rowWith('fish'))
+  expect([refused.status, refused.code]).toEqual([422, 'stand-in-unsafe'])
+  expect((refused.json as ProblemDetails).detail).toMatch(/free of fish: stop/)
+  expect((await instead(run, 'no-such-thing')).code).toBe('unknown-ingredient')
+  const { json } = await send(kitchen.app, 'GET', `/runs/${run.id}`)
+  expect(Run.parse(json).events).toEqual([])
+})
