@@ -41,6 +41,7 @@ test('a late cook is followed: the rest is worked out again, on every device, an
   await test.step('what ran out is left out, said to the guest, and stands in the record', async () => {
     await page.getByRole('button', { name: 'Trouble' }).click()
     await page.getByRole('button', { name: /^Ran out of scallion/ }).click()
+    await page.getByRole('button', { name: 'Go on without scallion' }).click()
     await expect(page.getByText(/^Without .*: noted\. Tell the guest\./)).toBeVisible()
     await expect
       .poll(async () => (await kitchen.run(runId)).events.filter(({ kind }) => kind === 'trouble').length)

@@ -122,7 +122,7 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
             words={wordsOf(cook.step)}
             dueMs={cook.state.dueMs}
             isWaiting={cook.state.status === 'waiting'}
-            isNotYet={cook.state.checks.at(-1)?.stepId === cook.step.id}
+            noes={cook.state.checks.filter(({ stepId, ok }) => stepId === cook.step.id && !ok).length}
             lotName={lot ? t('head.lot', { lot }) : t('head.noLot')}
             isWide={isWide}
           />

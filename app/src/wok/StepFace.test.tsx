@@ -37,10 +37,12 @@ function Face({
   action,
   allergies = [],
   isWaiting = false,
+  noes = 0,
 }: {
   action: string
   allergies?: Run['allergies']
   isWaiting?: boolean
+  noes?: number
 }) {
   const words = useStepWords('C')
   const step = run.score.steps.find((one) => one.action === action)!
@@ -51,7 +53,7 @@ function Face({
       words={words(step, false)}
       dueMs={kitchenNowMs() + 47_500}
       isWaiting={isWaiting}
-      isNotYet={false}
+      noes={noes}
       lotName="lot R-18"
       isWide={false}
     />
@@ -80,6 +82,18 @@ test('a raw protein: its check with the limit, its source, and who decides', () 
   expect(screen.getByText(/FDA Food Code 2022 §3-401\.11\. Your local code decides\./)).toBeTruthy()
   expect(screen.getByText('waits for you to confirm')).toBeTruthy()
   expect(screen.getByText('Raw tools stay apart. Wash hands.')).toBeTruthy()
+})
+
+test('each no leads on: more time, then a lid, then smaller pieces, then off this flame', () => {
+  const { rerender } = render(<Face action="proteinOut" noes={1} />)
+  const after = (noes: number) => rerender(<Face action="proteinOut" noes={noes} />)
+  expect(screen.getByText(/^Not yet: 20 s more/)).toBeTruthy()
+  after(2)
+  expect(screen.getByText(/lid on/)).toBeTruthy()
+  after(3)
+  expect(screen.getByText(/cut the thickest pieces/)).toBeTruthy()
+  after(4)
+  expect(screen.getByText(/hold Stop.*throw it away/)).toBeTruthy()
 })
 
 test('two seasonings: each by name, in grams and in what the cook measures with', () => {

@@ -1,4 +1,5 @@
 import type { Run } from 'contract/run'
+import { afterNo } from 'core/wok/afterNo'
 import { View } from 'react-native'
 import { useMeasureWords } from '../ui/measureWords'
 import { Notice } from '../ui/Notice'
@@ -15,14 +16,14 @@ type StepFaceProps = {
   words: StepWords
   dueMs: number
   isWaiting: boolean
-  /** The last answer to this check was a no. */
-  isNotYet: boolean
+  /** So often this check was answered with no. */
+  noes: number
   lotName: string | null
   isWide: boolean
 }
 
 /** What to do now, how much of it, until when and by which sign: read in one second at arm's length. */
-export function StepFace({ run, step, words, dueMs, isWaiting, isNotYet, lotName, isWide }: StepFaceProps) {
+export function StepFace({ run, step, words, dueMs, isWaiting, noes, lotName, isWide }: StepFaceProps) {
   const t = useWords('wok')
   return (
     <View className={`min-w-0 flex-1 pt-3 ${isWide ? 'px-6' : 'px-2'}`}>
@@ -38,8 +39,8 @@ export function StepFace({ run, step, words, dueMs, isWaiting, isNotYet, lotName
         {words.check ?? words.how}
       </Text>
       <Countdown untilMs={dueMs} mayPass size={isWide ? 'clockWide' : 'clock'} className={isWide ? 'mt-4' : 'mt-2'} />
-      {isNotYet ? (
-        <Notice kind="conflict" isSmall title={t('checkNotYet')} />
+      {step.check && noes > 0 ? (
+        <Notice kind="conflict" isSmall title={t(`afterNo.${afterNo(step.check.food, noes)}`)} />
       ) : (
         isWaiting && <Notice kind="conflict" isSmall title={t('waits')} />
       )}
