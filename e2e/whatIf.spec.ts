@@ -41,4 +41,10 @@ test('what if: by the arrow keys and by a finger on the map, worked out in full,
     ])
     expect((await readFile(await picture.path())).subarray(1, 4).toString()).toBe('PNG')
   })
+  await test.step('from a station: a dish that is cooked there, on that station', async () => {
+    await page.goto(new URL('/setup/station/ring-b', page.url()).href)
+    await page.getByRole('button', { name: 'duck', exact: true }).click()
+    await expect(page.getByRole('radio', { name: 'Ring B' })).toBeChecked()
+    await expect(page.getByText('As long as today.')).toBeVisible()
+  })
 })

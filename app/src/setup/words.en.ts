@@ -119,6 +119,7 @@ export const setup = {
     notCalibrated: 'not calibrated',
     calibratedAt: 'calibrated {{day}}, {{time}}',
     estimate: 'An estimate by the plate: calibrate your station.',
+    wonder: 'What if another batch or flame, here: choose a dish',
     working: 'Working out what it fries',
     noFigures: 'What it fries could not be worked out: look at its plate.',
     probeDecides: 'A model, not a measurement: whether food is hot enough, the probe decides, and your local code.',

@@ -20,6 +20,7 @@ import { PastVersions } from './PastVersions'
 import { PlateForm } from './PlateForm'
 import { Recoveries } from './Recoveries'
 import { Section } from './Section'
+import { WonderHere } from './WonderHere'
 import { FROM_FRIDGE_C, useStationFigures, useStationPlate } from './useStationPlate'
 
 /** A station: how much rice it fries and what stops it, how it recovers, its plate, and its calibrations. */
@@ -109,6 +110,7 @@ function KnownStation({ state, station, timeZone }: StationProps) {
           )}
           <Text tone="ash">{t('station.probeDecides')}</Text>
           <LearnedSection kind="station" id={station.id} />
+          <WonderHere station={station} />
           {!isWide && panel}
         </View>
       </ScrollView>
