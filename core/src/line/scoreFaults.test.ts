@@ -36,6 +36,11 @@ test.each<[string, ScoreFault['why'], Score]>([
   ],
   ['the whole is not the sum of its steps', 'time', { ...score, totalS: score.totalS + 5 }],
   ['two steps have one id', 'time', edited((step) => ({ ...step, id: 'same' }))],
+  [
+    'metal that the device says is warm',
+    'time',
+    edited((step) => ({ ...step, figures: { ...step.figures, fromC: 180 } })),
+  ],
   ['half of the chicken', 'mass', entriesOf('chicken', (one) => [{ ...one, massG: one.massG / 2 }])],
   ['no chicken at all', 'missing', entriesOf('chicken', () => [])],
   [

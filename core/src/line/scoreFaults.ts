@@ -33,6 +33,8 @@ function timeFaults({ steps, totalS }: Score): string[] {
   let atS = 0
   steps.forEach((step, index) => {
     if (step.startS !== atS) bad.push(`score.steps.${index}.startS`)
+    // How warm the metal is only the kitchen knows, which says it when it fires.
+    if (step.figures?.['fromC'] !== undefined) bad.push(`score.steps.${index}.figures.fromC`)
     atS += step.durationS
   })
   if (totalS !== atS) bad.push('score.totalS')
