@@ -17,15 +17,17 @@ type ChoiceProps = {
 
 /** A word to tap among others; the chosen one is bold and underlined, never a hue alone. */
 export function Choice({ label, isChosen, role, note, onChoose, isRow = false, className = '' }: ChoiceProps) {
+  const choose = () => {
+    openSound()
+    onChoose()
+  }
   return (
     <Pressable
       role={role}
       aria-checked={isChosen}
       aria-label={note === undefined ? label : `${label}, ${note}`}
-      onPress={() => {
-        openSound()
-        onChoose()
-      }}
+      onPress={choose}
+      {...{ onKeyDown: bySpace(choose) }}
       className={`ring-focus min-h-14 min-w-14 justify-center px-3 ${isRow ? 'items-start' : 'items-center'} ${className}`}
     >
       <Text
@@ -44,4 +46,13 @@ export function Choice({ label, isChosen, role, note, onChoose, isRow = false, c
       )}
     </Pressable>
   )
+}
+
+type Key = { key: string; repeat?: boolean; preventDefault: () => void }
+
+/** The space bar chooses, as it does wherever there is a radio or a check; the interface library takes Enter only. */
+const bySpace = (choose: () => void) => (event: Key) => {
+  if (event.key !== ' ') return
+  event.preventDefault()
+  if (event.repeat !== true) choose()
 }

@@ -148,6 +148,20 @@ test('a choice tells whether it is chosen', () => {
   expect(onChoose).toHaveBeenCalled()
 })
 
+test.each(['radio', 'checkbox'] as const)(
+  'a %s is chosen by the space bar, once while it is held, and by no other letter',
+  (role) => {
+    const onChoose = jest.fn()
+    render(<Choice role={role} label="no egg" isChosen={false} onChoose={onChoose} />)
+    const choice = screen.getByRole(role, { name: 'no egg' })
+    expect(fireEvent.keyDown(choice, { key: ' ' })).toBe(false)
+    fireEvent.keyDown(choice, { key: ' ', repeat: true })
+    expect(onChoose).toHaveBeenCalledTimes(1)
+    fireEvent.keyDown(choice, { key: 'x' })
+    expect(onChoose).toHaveBeenCalledTimes(1)
+  },
+)
+
 test('a notice is words with its sign, never a hue alone', () => {
   const { container } = render(
     <Notice kind="allergy" title="43, egg allergy">

@@ -238,7 +238,12 @@ function usePedal(onPedal: () => void): void {
     const heard = (event: KeyboardEvent) => {
       const isPedal = event.key === ' ' || event.key === 'Enter'
       const target = event.target instanceof HTMLElement ? event.target : null
-      if (!isPedal || event.repeat || target?.closest('button, a, input, [role=button], [role=dialog]')) return
+      if (
+        !isPedal ||
+        event.repeat ||
+        target?.closest('button, a, input, [role=button], [role=radio], [role=checkbox], [role=dialog]')
+      )
+        return
       event.preventDefault()
       pressed()
     }
