@@ -12,6 +12,7 @@ for word in "$@"; do
   esac
 done
 PORT=${OKAZU_PORT:-8425}
+SERVER_FLAGS=$(cat "$(dirname "$0")/server-node-flags")
 DATA=${OKAZU_DATA:-.okazu}
 [[ $PORT =~ ^[0-9]+$ && $PORT -ge 1 && $PORT -le 65535 ]] || fail "OKAZU_PORT is \"$PORT\": give a port number from 1 to 65535"
 
@@ -43,7 +44,7 @@ trap stop_all EXIT
 start_server() {
   OKAZU_PORT=$PORT OKAZU_DATA=$DATA OKAZU_DB_SOCKET=$DB_SOCKET \
     OKAZU_DB_USER=$DB_USER OKAZU_DB_PASSWORD=$DB_PASSWORD OKAZU_LOG=${OKAZU_LOG:-warn} \
-    setsid node --enable-source-maps "$SERVER_FILE" </dev/null 9>&- &
+    setsid node $SERVER_FLAGS "$SERVER_FILE" </dev/null 9>&- &
   SERVER_PID=$!
   echo "$SERVER_PID" >"$DATA/server.pid"
 }

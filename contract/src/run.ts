@@ -1,4 +1,5 @@
 import { ROLES } from 'core/book/dish'
+import { ALLERGY_MARKS } from 'core/line/allergyMarks'
 import { COMPONENT_TROUBLES, RETIME_WHYS, TROUBLES, type RunEvent as CoreRunEvent } from 'core/wok/runEvent'
 import { CHECKED_FOODS } from 'core/safety/limits'
 import { HANDLINGS } from 'core/wok/heat/parameters'
@@ -180,7 +181,7 @@ export const FireRun = z.strictObject({
 export type FireRun = z.infer<typeof FireRun>
 
 /** Over the station's cap, parts cooked differently than they were ordered, an allergy with others, not washed, or by a score that does not hold. */
-const RUN_MARKS = ['overCap', 'mixedParts', 'allergyMixed', 'notWashed', 'scoreUnsound'] as const
+const RUN_MARKS = ['overCap', 'mixedParts', ...ALLERGY_MARKS, 'scoreUnsound'] as const
 
 /** Rice of one lot that a run took [g]. */
 const RunLot = z.strictObject({ id: Slug, name: z.string(), massG: z.number().min(0) })

@@ -1,3 +1,4 @@
+import { ALLERGY_MARKS } from 'core/line/allergyMarks'
 import { z } from 'zod'
 import { Allergen } from './dish'
 import { areDistinct, EventId, InstantMs, ItemId, line, Slug, TicketId } from './ids'
@@ -97,7 +98,16 @@ export const TicketEvents = z.strictObject({ events: z.array(TicketEvent).min(1)
 export const PassTicket = z.strictObject({
   ticket: Ticket,
   handedOverAtMs: InstantMs.nullable(),
-  ups: z.array(z.strictObject({ itemId: ItemId, dishId: Slug, portions: z.int().positive(), upAtMs: InstantMs })),
+  ups: z.array(
+    z.strictObject({
+      itemId: ItemId,
+      dishId: Slug,
+      portions: z.int().positive(),
+      upAtMs: InstantMs,
+      /** What was wrong with the run that touches an allergy. */
+      marks: z.array(z.enum(ALLERGY_MARKS)),
+    }),
+  ),
 })
 export type PassTicket = z.infer<typeof PassTicket>
 /** What stands on the pass, and what was handed over a moment ago. */

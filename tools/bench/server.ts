@@ -7,6 +7,7 @@ import type { Pool } from 'mysql2/promise'
 import { prepareDemo } from '../../server/src/demo/prepareDemo'
 import { migrate } from '../../server/src/db/migrate'
 import { openPool } from '../../server/src/db/pool'
+import { serverNodeFlags } from '../nodeFlags'
 import { letToolIn } from '../toolDevice'
 import { copyRuns } from '../../server/src/db/test/copyRuns'
 
@@ -28,7 +29,7 @@ export async function startBenchServer(
   if (pastRuns > 0) await copyRuns(pool, kitchenId, pastRuns)
   await letToolIn(pool, kitchenId, Date.now())
   const folder = mkdtempSync(join(tmpdir(), 'okazu-bench-'))
-  const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/main.mjs'], {
+  const child = spawn(process.execPath, [...serverNodeFlags(), 'server/dist/main.mjs'], {
     stdio: ['ignore', 'pipe', 'inherit'],
     env: {
       ...process.env,

@@ -6,6 +6,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import mysql from 'mysql2/promise'
 import { openPool } from '../../server/src/db/pool'
 import { DEMO_KITCHEN_ID } from '../../server/src/demo/kitchen'
+import { serverNodeFlags } from '../nodeFlags'
 import { letToolIn } from '../toolDevice'
 
 /** A server and a database of their own, which die as a power cut lets them die, and are started again. */
@@ -74,7 +75,7 @@ export class Rig {
   }
 
   private startServer(): void {
-    this.server = spawn('node', ['--enable-source-maps', 'server/dist/main.mjs', this.folder], {
+    this.server = spawn('node', [...serverNodeFlags(), 'server/dist/main.mjs', this.folder], {
       env: {
         ...process.env,
         OKAZU_PORT: String(this.port),

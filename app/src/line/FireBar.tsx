@@ -66,8 +66,8 @@ export function FireButton({
         detail={t('washedHold')}
         className="flex-1"
         onHeld={() => {
-          sayCleaned(batch.stationId, 'washed')
-          toast(t('washedToast', { station: batch.station.name, time: words.time(kitchenNowMs()) }))
+          const takeBack = sayCleaned(batch.stationId, 'washed')
+          toast(t('washedToast', { station: batch.station.name, time: words.time(kitchenNowMs()) }), takeBack)
         }}
       />
     )

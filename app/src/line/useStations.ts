@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
+import { EventId } from 'contract/ids'
 import { StationEvents, StationPasts, type StationEvent, type StationPastRow } from 'contract/station'
+import type { StationWord } from 'core/line/stationPast'
 import { useMemo } from 'react'
 import { getJson } from '../device/http'
 import { deviceId, newId, stampNow } from '../device/ids'
@@ -17,14 +19,24 @@ export function useStations() {
   return { ...query, pasts }
 }
 
-function withSaid(pasts: readonly StationPastRow[], parcels: readonly Parcel[]): StationPastRow[] {
+/** What the kitchen knows of its stations with what a device said since: what was taken back is not so, and nothing older holds. */
+export function withSaid(pasts: readonly StationPastRow[], parcels: readonly Parcel[]): StationPastRow[] {
   const said = parcels
     .filter((parcel) => parcel.kind === 'stationEvents' && parcel.refusal === null)
     .flatMap((parcel) => StationEvents.safeParse(parcel.body).data?.events ?? [])
+  const undone = said.flatMap((event) => (event.kind === 'undone' ? [event] : []))
+  const gone = new Set<string>(undone.map(({ eventId }) => eventId))
   return pasts.map((past) => {
-    const own = said.filter((event) => event.stationId === past.stationId)
-    const latest = (kind: StationEvent['kind'], knownMs: number | null) =>
-      own.reduce((ms, event) => (event.kind === kind ? Math.max(ms ?? 0, event.atMs) : ms), knownMs)
+    const own = said.filter((event) => event.stationId === past.stationId && !gone.has(event.id))
+    const latest = (kind: StationWord, knownMs: number | null) => {
+      const isGone = undone.some(
+        ({ stationId, was }) => stationId === past.stationId && was.kind === kind && was.atMs === knownMs,
+      )
+      return own.reduce(
+        (ms, event) => (event.kind === kind ? Math.max(ms ?? 0, event.atMs) : ms),
+        isGone ? null : knownMs,
+      )
+    }
     return {
       ...past,
       washedAtMs: latest('washed', past.washedAtMs),
@@ -34,16 +46,28 @@ function withSaid(pasts: readonly StationPastRow[], parcels: readonly Parcel[]):
   })
 }
 
-/** Says that a station was washed in full, or cleaned for the next dish: done by hand, and said by hand. */
-export function sayCleaned(stationId: string, kind: StationEvent['kind']): void {
-  const event = {
-    id: newId(),
-    stationId,
-    kind,
-    deviceId: deviceId(),
-    staffId: currentPersonId(),
-    atMs: stampNow().atMs,
-  }
+type Said = Pick<StationEvent, 'id' | 'stationId' | 'atMs'> & { kind: StationWord }
+
+/** Says that a station was washed in full, or cleaned for the next dish: done by hand, and said by hand. @returns how to take it back */
+export function sayCleaned(stationId: string, kind: StationWord): () => void {
+  const said = { ...saidNow(stationId), kind }
+  send(said)
+  return () => takeBack(said)
+}
+
+const takeBack = ({ id, stationId, kind, atMs }: Said): void =>
+  send({ ...saidNow(stationId), kind: 'undone', eventId: id, was: { kind, atMs } })
+
+const saidNow = (stationId: string) => ({
+  id: EventId.parse(newId()),
+  stationId,
+  deviceId: deviceId(),
+  staffId: currentPersonId(),
+  atMs: stampNow().atMs,
+})
+
+function send(event: StationEvent): void {
+  const { stationId } = event
   post({
     kind: 'stationEvents',
     subjectId: stationId,

@@ -139,6 +139,10 @@ export const line = {
     fresh: 'as just up for {{time}}',
     waits: 'has waited: good for {{time}} more',
     tooLong: 'Waited {{time}} too long: taste it, or make it again.',
+    unsafe: {
+      allergyMixed: 'Not for this allergy: it was cooked with other portions. Cook it again, alone.',
+      notWashed: 'Not for this allergy: no wash of its station is on record. Wash it, and cook it again.',
+    },
     toCome_one: '{{count}} portion to come',
     toCome_other: '{{count}} portions to come',
     toComeAt_one: '{{count}} portion to come, up {{time}}',

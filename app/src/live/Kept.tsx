@@ -45,7 +45,7 @@ const TOPIC = {
 } as const satisfies Record<Parcel['kind'], string>
 
 /** Raised whenever what is kept would no longer be understood: it is then asked for again. */
-const VERSION = '11'
+const VERSION = '12'
 const KEY = 'okazu.seen'
 
 const write = (text: string) =>

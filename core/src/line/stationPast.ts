@@ -2,6 +2,10 @@
 export const CLEANINGS = ['wiped', 'brushed'] as const
 export type Cleaning = (typeof CLEANINGS)[number]
 
+/** What is said of a station's metal. */
+export const STATION_WORDS = ['washed', ...CLEANINGS] as const
+export type StationWord = (typeof STATION_WORDS)[number]
+
 /** What is known of a station's metal: what it last cooked, until when, and when somebody said that it was washed or cleaned. */
 export type StationPast = {
   lastDishId: string | null

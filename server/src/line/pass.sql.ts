@@ -1,4 +1,5 @@
 import type { PassTicket } from 'contract/ticket'
+import { allergyMarksOf } from 'core/line/allergyMarks'
 import type { RowDataPacket } from 'mysql2'
 import type { Db } from '../db/pool'
 import { rowsAs } from '../db/rows'
@@ -12,13 +13,17 @@ const RECALL_MS = 10 * 60_000
 /** No run lasts longer. */
 const LONGEST_RUN_MS = HOUR_MS
 
-type UpRow = { ticketId: string; handedOverAtMs: number | null } & PassTicket['ups'][number]
+type UpRow = Omit<PassTicket['ups'][number], 'marks'> & {
+  ticketId: string
+  handedOverAtMs: number | null
+  marks: string[] | null
+}
 
 /** Tickets with something up that were not handed over, or only a moment ago. */
 export async function listPass(db: Db, kitchenId: string, nowMs: number): Promise<PassTicket[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
     `SELECT part.ticket_id AS ticketId, part.item_id AS itemId, run.dish_id AS dishId, part.portions,
-            run.ended_at_ms AS upAtMs, ticket.handed_over_at_ms AS handedOverAtMs
+            run.ended_at_ms AS upAtMs, run.marks, ticket.handed_over_at_ms AS handedOverAtMs
        FROM run
        JOIN run_part AS part ON part.kitchen_id = run.kitchen_id AND part.run_id = run.id
        JOIN ticket ON ticket.kitchen_id = part.kitchen_id AND ticket.id = part.ticket_id
@@ -34,7 +39,13 @@ export async function listPass(db: Db, kitchenId: string, nowMs: number): Promis
     return {
       ticket,
       handedOverAtMs: own[0]?.handedOverAtMs ?? null,
-      ups: own.map(({ itemId, dishId, portions, upAtMs }) => ({ itemId, dishId, portions, upAtMs })),
+      ups: own.map(({ itemId, dishId, portions, upAtMs, marks }) => ({
+        itemId,
+        dishId,
+        portions,
+        upAtMs,
+        marks: allergyMarksOf(marks ?? []),
+      })),
     }
   })
 }

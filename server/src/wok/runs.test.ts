@@ -1,6 +1,6 @@
 import type { ProblemDetails } from 'contract/problem'
 import { Run, type FireRun } from 'contract/run'
-import { OpenTickets, TicketList, type Ticket } from 'contract/ticket'
+import { OpenTickets, Pass, TicketList, type Ticket } from 'contract/ticket'
 import type { RowDataPacket } from 'mysql2'
 import { v7 as newId } from 'uuid'
 import { eventOf, fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
@@ -170,6 +170,31 @@ test('an allergy waits for the wash of its station, which stands in the run', as
   const washedAtMs = Math.round(now())
   await wash('ring-a', washedAtMs)
   expect(Run.parse((await fire(body)).json)).toMatchObject({ washedAtMs, marks: [] })
+})
+
+test('a wash that was said by mistake is taken back: an allergy waits again, and what was fired meanwhile is marked', async () => {
+  const tickets = [await place('duck', 1, { allergies: ['egg'] }), await place('duck', 1, { allergies: ['egg'] })]
+  const atMs = Math.round(now())
+  const said = { id: newId(), stationId: 'ring-a', kind: 'washed', deviceId: 'phone', staffId: null, atMs }
+  const sayOf = (...events: unknown[]) => send(kitchen.app, 'POST', '/stations/ring-a/events', { events })
+  await sayOf(said)
+  const run = Run.parse((await fire(fireOf([tickets[0]!], 'ring-a', now()))).json)
+  expect(run).toMatchObject({ washedAtMs: atMs, marks: [] })
+  const back = { ...said, id: newId(), kind: 'undone', eventId: said.id, was: { kind: 'washed', atMs } }
+  for (let times = 0; times < 2; times += 1) {
+    const answer = await sayOf(back)
+    const { stations } = answer.json as { stations: { stationId: string; washedAtMs: number | null }[] }
+    expect(stations.find(({ stationId }) => stationId === 'ring-a')!.washedAtMs).toBeNull()
+  }
+  const after = Run.parse((await send(kitchen.app, 'GET', `/runs/${run.id}`)).json)
+  expect(after).toMatchObject({ washedAtMs: null, marks: ['notWashed'] })
+  await cookThrough(run)
+  expect(code(await fire(fireOf([tickets[1]!], 'ring-a', now())))).toBe('not-washed')
+  const pass = Pass.parse((await send(kitchen.app, 'GET', '/pass')).json)
+  expect(pass.tickets.flatMap(({ ups }) => ups.map(({ marks }) => marks))).toEqual([['notWashed']])
+  const [log] = await kitchen.pool.query('SELECT kind, undone_by FROM station_event WHERE id = ?', [said.id])
+  expect(log).toEqual([{ kind: 'washed', undone_by: back.id }])
+  expect(code(await sayOf({ ...back, id: newId(), eventId: newId() }))).toBe('invalid')
 })
 
 test('fired without a network over the cap, mixed, unwashed: the food is in the wok, so it is kept and marked', async () => {

@@ -111,6 +111,9 @@ function PassRow({ line, one, nowMs }: { line: Line; one: ShownPass; nowMs: numb
           title={t('allergy', { n: item.portions, allergen: words.allergens(item.allergies) })}
         />
       ))}
+      {on.allergyMarks.map((mark) => (
+        <Notice key={mark} kind="hazard" isSmall title={t(`pass.unsafe.${mark}`)} />
+      ))}
       {on.hold === 'tooLong' && (
         <Notice
           kind="conflict"

@@ -39,9 +39,9 @@ function Step({ stationId, name, setUp }: { stationId: string; name: string; set
   const isResting = useRest(beganMs === null ? 'waits' : 'runs')
   const finish = () => {
     if (isResting) return
-    sayCleaned(stationId, SAID[setUp])
+    const takeBack = sayCleaned(stationId, SAID[setUp])
     setBeganMs(null)
-    toast(t(`idle.cleaned.${setUp}`, { station: name }))
+    toast(t(`idle.cleaned.${setUp}`, { station: name }), takeBack)
   }
   return (
     <View className="gap-1 px-4 py-2">

@@ -7,8 +7,8 @@ const ticket = (id: string, portions: number, up: [number, number][], part: Part
   id,
   kind: 'dine',
   promisedAtMs: 0,
-  items: [{ id: `i${id}`, dishId: DISH.id, portions }],
-  ups: up.map(([n, upAtMs]) => ({ itemId: `i${id}`, dishId: DISH.id, portions: n, upAtMs })),
+  items: [{ id: `i${id}`, dishId: DISH.id, portions, allergies: [] }],
+  ups: up.map(([n, upAtMs]) => ({ itemId: `i${id}`, dishId: DISH.id, portions: n, upAtMs, marks: [] })),
   ...part,
 })
 
@@ -58,4 +58,24 @@ test('law: what is up and what is to come is what was ordered, and a ticket is g
       },
     ),
   )
+})
+
+test('what was cooked without a wash on record stands against the guest with the allergy, and against nobody else', () => {
+  const line = (id: string, allergies: string[]) => ({ id, dishId: DISH.id, portions: 1, allergies })
+  const up = (itemId: string, marks: PassInput['ups'][number]['marks']) => ({
+    itemId,
+    dishId: DISH.id,
+    portions: 1,
+    upAtMs: 0,
+    marks,
+  })
+  const marksOf = (items: PassInput['items'], ups: PassInput['ups']) =>
+    passNow([ticket('a', 1, [], { items, ups })], dishes, new Map(), 0)[0]!.allergyMarks
+  const both = [line('egg', ['egg']), line('plain', [])]
+  expect(marksOf(both, [up('egg', ['notWashed']), up('plain', [])])).toEqual(['notWashed'])
+  expect(marksOf(both, [up('egg', []), up('plain', ['notWashed', 'allergyMixed'])])).toEqual([])
+  expect(marksOf(both, [up('egg', ['notWashed']), up('egg', ['allergyMixed', 'notWashed'])])).toEqual([
+    'allergyMixed',
+    'notWashed',
+  ])
 })

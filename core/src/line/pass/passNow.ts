@@ -1,17 +1,24 @@
 import type { Dish } from '../../book/dish'
+import { allergyMarksOf, type AllergyMark } from '../allergyMarks'
 import { holdOf } from '../plan/holds'
 import { BOX_EXTRA_S } from '../plan/lineInstance'
 import type { TicketUp } from '../ticketUps'
 import type { TicketKind } from '../waiting'
 
 /** Portions of a ticket line that a run brought up. */
-export type PassUp = { itemId: string; dishId: string; portions: number; upAtMs: number }
+export type PassUp = {
+  itemId: string
+  dishId: string
+  portions: number
+  upAtMs: number
+  marks: readonly AllergyMark[]
+}
 /** A ticket with something on the pass. */
 export type PassInput = {
   id: string
   kind: TicketKind
   promisedAtMs: number
-  items: readonly { id: string; dishId: string; portions: number }[]
+  items: readonly { id: string; dishId: string; portions: number; allergies: readonly string[] }[]
   ups: readonly PassUp[]
 }
 
@@ -30,6 +37,8 @@ export type PassTicket = {
   freshUntilMs: number
   goodUntilMs: number
   hold: PassHold
+  /** Why a ticket with an allergy must not be handed over as it is. */
+  allergyMarks: readonly AllergyMark[]
 }
 
 /**
@@ -54,6 +63,8 @@ function onPass(
   planned: ReadonlyMap<string, TicketUp>,
   nowMs: number,
 ): PassTicket {
+  const isForAllergy = (itemId: string) =>
+    items.some(({ id: own, allergies }) => own === itemId && allergies.length > 0)
   const boxS = kind === 'take' ? BOX_EXTRA_S : 0
   const holds = ups.map(({ dishId, upAtMs }) => {
     const { freeS, mostS } = holdOf(dishes.get(dishId) ?? {})
@@ -75,5 +86,6 @@ function onPass(
     freshUntilMs,
     goodUntilMs,
     hold: nowMs <= freshUntilMs ? 'fresh' : nowMs <= goodUntilMs ? 'waits' : 'tooLong',
+    allergyMarks: allergyMarksOf(ups.flatMap(({ itemId, marks }) => (isForAllergy(itemId) ? marks : []))),
   }
 }
