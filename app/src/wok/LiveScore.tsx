@@ -31,6 +31,9 @@ export function LiveScore({ run, state, nowMs, channelPx, pxPerS, nowLinePx, nam
   const slide = useRef<View>(null)
   const widthPx = MINUTE_PX + channelPx + THREAD_PX
   const waitingMs = state.status === 'waiting' ? nowMs : 0
+  const changes = [...state.troubles, ...state.flames, ...(state.retimed ? [state.retimed] : [])]
+    .map(({ eventId }) => eventId)
+    .join(' ')
   const drawing = useMemo(() => {
     const at = (ms: number) => (ms - run.firedAtMs) / 1000
     const spans = projectedStartsMs(run, state, Math.max(waitingMs, run.firedAtMs))
@@ -38,9 +41,10 @@ export function LiveScore({ run, state, nowMs, channelPx, pxPerS, nowLinePx, nam
       { ...run.score, steps: state.steps },
       spans.map(({ stepId, startMs, endMs }) => ({ stepId, startS: at(startMs), endS: at(endMs) })),
     )
-    // The drawing changes when a step begins or ends, when time is added, and each second while a check waits.
+    // The drawing changes when a step begins or ends, when time is added, when the rest becomes another one, and each second
+    // while a check waits.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [run.id, state.stepIndex, state.dueMs, state.status, waitingMs])
+  }, [run.id, state.stepIndex, state.dueMs, state.status, waitingMs, changes])
 
   useEffect(() => {
     let frame = 0

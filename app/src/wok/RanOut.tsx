@@ -52,7 +52,12 @@ export function RanOut({ run, cook, onClose }: Props) {
             className="ring-focus min-h-14 w-[47%] justify-center border-b border-edge active:bg-plate"
             onPress={() => setPickedId(componentId === pickedId ? null : componentId)}
           >
-            <Text size="step" weight="semi" stretch="narrow">
+            <Text
+              size="step"
+              weight={componentId === pickedId ? 'bold' : 'semi'}
+              stretch="narrow"
+              className={componentId === pickedId ? 'self-start border-b-[3px] border-rice' : ''}
+            >
               {t('troubles.forgotItem', { name, mass: formatMassG(massG) })}
             </Text>
           </Pressable>
@@ -90,7 +95,7 @@ function WaysOn({ run, componentId, name, massG, onWay }: WaysOnProps) {
   const t = useWords('wok')
   const found = useStandIns(run, componentId)
   return (
-    <View ref={bringIntoView} className="gap-2 py-2">
+    <View key={String(found === null)} ref={bringIntoView} className="gap-2 py-2">
       <Button kind="main" label={t('troubles.without', { name })} onPress={() => onWay(null)} />
       {found === null && <Text tone="ash">{t('troubles.tasteWaits')}</Text>}
       {found?.length === 0 && (
