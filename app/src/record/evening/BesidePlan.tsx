@@ -12,6 +12,8 @@ import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 const LANE_PX = 46
+/** Half of a time as it is written under its tick. */
+const HALF_TIME_PX = 17
 const BAR_PX = 18
 const NAME_PX = 82
 const BOTTOM_PX = 22
@@ -93,7 +95,7 @@ export function BesidePlan({ evening, stations, plan, late, zone }: BesidePlanPr
                     x={x(ms)}
                     y={heightPx - 6}
                     fontSize={12}
-                    textAnchor="middle"
+                    textAnchor={widthPx - x(ms) < HALF_TIME_PX ? 'end' : 'middle'}
                     fontFamily="Archivo Variable"
                     fill="rgb(var(--ash))"
                   >
