@@ -64,7 +64,17 @@ test('a rush of three waves, an allergy, a broken ring, an 86, one cook fewer an
       if (fired === 2) {
         await place(2)
         await page.goto(`${kitchen.url}/line/running`)
-        await page.getByRole('radiogroup', { name: 'Ring A' }).getByRole('radio', { name: 'cooks' }).click()
+        const ringA = page.getByRole('radiogroup', { name: 'Ring A' })
+        await ringA.getByRole('radio', { name: 'starts later' }).click()
+        await page.getByRole('button', { name: '10 min later' }).click()
+        const state = async () => (await line(kitchen)).wishes.find(({ kind }) => kind === 'station')
+        await expect
+          .poll(async () => (await state())?.kind === 'station' && (await state()))
+          .toMatchObject({
+            isDown: true,
+            backAtMs: (Math.ceil(kitchen.now() / MIN_MS) + 30) * MIN_MS,
+          })
+        await ringA.getByRole('radio', { name: 'cooks' }).click()
         await page.goto(`${kitchen.url}/line`)
       }
       await told(page)

@@ -20,7 +20,13 @@ export const LineWish = z.discriminatedUnion('kind', [
   z.strictObject({ ...said, kind: z.literal('weights'), lateness: Emphasis, holds: Emphasis, hands: Emphasis }),
   z.strictObject({ ...said, kind: z.literal('dish'), dishId: Slug, isGone: z.boolean() }),
   z.strictObject({ ...said, kind: z.literal('component'), matterId: Slug, isGone: z.boolean() }),
-  z.strictObject({ ...said, kind: z.literal('station'), stationId: Slug, isDown: z.boolean() }),
+  z.strictObject({
+    ...said,
+    kind: z.literal('station'),
+    stationId: Slug,
+    isDown: z.boolean(),
+    backAtMs: InstantMs.nullish(),
+  }),
   z.strictObject({
     ...said,
     kind: z.literal('ticket'),

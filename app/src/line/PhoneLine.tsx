@@ -27,6 +27,7 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
   const t = useWords('line')
   const router = useRouter()
   const { atMs } = line
+  const words = useLineWords(line)
   const [widthPx, setWidthPx] = useState(390)
   const seen = useScrollWindow()
   const lanesPx = laneX(GEOMETRY, line.kitchen.stations.length) - GEOMETRY.gapPx
@@ -71,9 +72,7 @@ export function PhoneLine({ line, batch, onBatch, onTicket }: LineView) {
             className="text-center"
             {...{ style: { width: GEOMETRY.channelPx + GEOMETRY.gapPx } }}
           >
-            {[station.name.replace(/^Ring /, ''), line.wishes.downStations.includes(station.id) ? t('stationDown') : '']
-              .filter(Boolean)
-              .join(' ')}
+            {[station.name.replace(/^Ring /, ''), words.stationState(station.id, true)].filter(Boolean).join(' ')}
           </Text>
         ))}
         <View className="flex-1 flex-row items-center justify-end">

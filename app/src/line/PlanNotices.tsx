@@ -4,7 +4,8 @@ import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
-import { formatMassG } from '../words/format'
+import { formatMassG, formatTime } from '../words/format'
+import { laterUntil } from './lineWords'
 import { sayWish } from './plan/useLineState'
 import type { Line } from './useLinePlan'
 import { useRiceEnd } from './useSupplies'
@@ -20,6 +21,10 @@ export function PlanNotices({ line }: { line: Line }) {
   const listOf = (parts: readonly { ticketNumber: number }[]) =>
     [...new Set(parts.map(({ ticketNumber }) => ticketNumber))].join(', ')
   const downs = line.kitchen.stations.filter(({ id }) => line.wishes.downStations.includes(id))
+  const laters = line.kitchen.stations.flatMap(({ id, name }) => {
+    const backAtMs = laterUntil(line, id)
+    return backAtMs === null ? [] : [`${name} ${formatTime(backAtMs, line.kitchen.timeZone)}`]
+  })
   const rice = useRiceEnd(line)
   const whys = line.told?.key === line.basis.key ? line.told.why.map(why).filter(Boolean) : []
   return (
@@ -45,6 +50,7 @@ export function PlanNotices({ line }: { line: Line }) {
       {downs.length > 0 && (
         <Text weight="bold">{t('plan.down', { stations: downs.map(({ name }) => name).join(', ') })}</Text>
       )}
+      {laters.length > 0 && <Text weight="bold">{t('plan.later', { stations: laters.join(', ') })}</Text>}
       {rice && (
         <Notice
           kind="conflict"

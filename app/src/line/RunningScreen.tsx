@@ -12,6 +12,7 @@ import { Loading, Problem } from '../ui/states'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
 import { useWords } from '../words/i18n'
+import { RunningStations } from './RunningStations'
 import { sayWish } from './plan/useLineState'
 import { useLinePlan, type Line } from './useLinePlan'
 
@@ -131,28 +132,7 @@ function Stations({ line }: { line: Line }) {
   const t = useWords('line')
   return (
     <Part title={t('running.stations')} how={t('running.stationsHow')}>
-      {line.kitchen.stations.map(({ id, name }) => {
-        const isDown = line.wishes.downStations.includes(id)
-        const put = (down: boolean) => sayWish({ kind: 'station', stationId: id, isDown: down })
-        return (
-          <View key={id} className="flex-row items-center justify-between gap-3 border-b border-edge">
-            <Text size="step" weight="bold" stretch="wide" className="min-w-0 flex-1">
-              {name}
-            </Text>
-            <OneOf
-              name={name}
-              of={[false, true]}
-              chosen={isDown}
-              words={(down) => t(down ? 'running.down' : 'running.cooks')}
-              onChoose={(down) => {
-                if (down === isDown) return
-                put(down)
-                toast(t(down ? 'running.downToast' : 'running.backToast', { station: name }), () => put(!down))
-              }}
-            />
-          </View>
-        )
-      })}
+      <RunningStations line={line} />
     </Part>
   )
 }

@@ -135,7 +135,7 @@ function WideLanes({ line, batch, onBatch }: LineView) {
             </Text>
             <Text size="small" tone="ash">
               {[
-                line.wishes.downStations.includes(station.id) ? t('stationDown') : null,
+                words.stationState(station.id),
                 station.powerW === null ? null : t('power', { kw: station.powerW / 1000 }),
                 t('takes', { count: station.capPortions }),
               ]

@@ -8,6 +8,12 @@ import type { ShownTicket } from './useTickets'
 const ON_TIME_S = 30
 const HOUR_S = 3600
 
+/** When a station starts that does so later; null once it cooks, and for one that is down. */
+export function laterUntil({ wishes, atMs }: Pick<Line, 'wishes' | 'atMs'>, stationId: string): number | null {
+  const backAtMs = wishes.laterStations.get(stationId) ?? null
+  return backAtMs !== null && backAtMs > atMs ? backAtMs : null
+}
+
 /** Sentences that the line's phone and wide views share. */
 export function useLineWords(line: Line) {
   const t = useWords('line')
@@ -18,7 +24,16 @@ export function useLineWords(line: Line) {
       ? formatClock(seconds)
       : t('hours', { h: Math.floor(seconds / HOUR_S), min: Math.floor((seconds % HOUR_S) / 60) })
   const dishName = (dishId: string) => line.dishes.find((one) => one.id === dishId)?.shortName ?? dishId
+  const stationState = (stationId: string, isShort = false) => {
+    if (line.wishes.downStations.includes(stationId)) return t('stationDown')
+    const backAtMs = laterUntil(line, stationId)
+    if (backAtMs === null) return ''
+    const time = formatTime(backAtMs, line.kitchen.timeZone)
+    return isShort ? time : t('stationFrom', { time })
+  }
   return {
+    /** Down, or from when; empty while it cooks. */
+    stationState,
     allergens: (allergies: readonly Allergen[]) => allergies.map((one) => name(`allergens.${one}`)).join(', '),
     items: (ticket: ShownTicket) =>
       ticket.items.map((item) => t('dishPortions', { n: item.portions, dish: dishName(item.dishId) })).join(', '),

@@ -46,19 +46,23 @@ export type Evening = {
   pairs: number | null
 }
 
-/** What was said of stations, in its order, as stretches in which they were down. */
-export function downsOf(said: readonly { stationId: string; isDown: boolean; atMs: number }[]): PastDown[] {
+/** What was said of stations, in its order, as stretches in which they were down; one with an end said before is over by itself. */
+export function downsOf(
+  said: readonly { stationId: string; isDown: boolean; backAtMs?: number | null | undefined; atMs: number }[],
+): PastDown[] {
   const downs: PastDown[] = []
   const open = new Map<string, { stationId: string; fromMs: number; toMs: number | null }>()
-  for (const { stationId, isDown, atMs } of said) {
+  for (const { stationId, isDown, backAtMs = null, atMs } of said) {
     const before = open.get(stationId)
-    if (isDown && !before) {
-      const down = { stationId, fromMs: atMs, toMs: null }
+    const isOver = before !== undefined && before.toMs !== null && before.toMs <= atMs
+    if (isDown && before && !isOver) before.toMs = backAtMs
+    else if (isDown) {
+      const down = { stationId, fromMs: atMs, toMs: backAtMs }
       open.set(stationId, down)
       downs.push(down)
     }
     if (!isDown && before) {
-      before.toMs = atMs
+      if (!isOver) before.toMs = atMs
       open.delete(stationId)
     }
   }

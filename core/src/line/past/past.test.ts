@@ -60,6 +60,17 @@ describe('why a ticket was late', () => {
       { stationId: 'b', isDown: false, atMs: T0 + 300 * S },
     ])
     expect(downs).toEqual([{ stationId: 'b', fromMs: T0 - 50 * S, toMs: T0 + 300 * S }])
+    const later = (...words: [boolean, number | null, number][]) =>
+      downsOf(words.map(([isDown, backAtMs, atS]) => ({ stationId: 'b', isDown, backAtMs, atMs: T0 + atS * S }))).map(
+        ({ fromMs, toMs }) => [(fromMs - T0) / S, toMs === null ? null : (toMs - T0) / S],
+      )
+    expect(later([true, T0 + 60 * S, 0])).toEqual([[0, 60]])
+    expect(later([true, T0 + 60 * S, 0], [true, T0 + 90 * S, 30])).toEqual([[0, 90]])
+    expect(later([true, T0 + 60 * S, 0], [false, null, 20])).toEqual([[0, 20]])
+    expect(later([true, T0 + 60 * S, 0], [false, null, 200], [true, null, 300])).toEqual([
+      [0, 60],
+      [300, null],
+    ])
     expect(cause({ runs, downs })).toMatchObject({
       cause: 'down',
       parts: [{ cause: 'down', seconds: 300 }],

@@ -18,7 +18,7 @@ export type PlannedFrom = {
 
 /** A short text that is another one whenever a plan would have to be another one; of one kitchen it is the same on every device. */
 export function factsKey({ pieces, runs, stationIds, cleaned, pairs, wishes }: PlannedFrom): string {
-  const { house, downStations, tickets, pins } = wishes
+  const { house, downStations, laterStations, tickets, pins } = wishes
   const waiting = new Set(pieces.map(({ item }) => item.itemId))
   return hashOf(
     JSON.stringify([
@@ -27,6 +27,7 @@ export function factsKey({ pieces, runs, stationIds, cleaned, pairs, wishes }: P
       [...stationIds].sort(),
       [...cleaned].sort(),
       [...downStations].sort(),
+      [...laterStations].sort(byText),
       pairs,
       house,
       [...tickets].sort(byText),

@@ -47,6 +47,7 @@ export type LineFacts<S extends Station> = {
 
 const s = (ms: number) => ms / 1000
 const onGrid = (seconds: number) => Math.floor(seconds / GRID_S) * GRID_S
+const untilGrid = (seconds: number) => Math.ceil(seconds / GRID_S) * GRID_S
 
 /**
  * The line as an instance of the planner, in seconds since 1970. Every station is a kind of its own, since each has its heat. An
@@ -68,7 +69,13 @@ export function lineInstance<S extends Station>(facts: LineFacts<S>, told: LineI
     setup: Object.fromEntries(
       stations.map(({ id }) => [id, { base: SET_UP_S.wipe, other: SET_UP_S.brush, wash: SET_UP_S.wash }]),
     ),
-    stations: stations.map(({ id }) => ({ id, kind: id, from: nowS, down: [], last: residueOf(facts, id, marks) })),
+    stations: stations.map(({ id }) => ({
+      id,
+      kind: id,
+      from: Math.max(nowS, untilGrid(s(wishes.laterStations.get(id) ?? 0))),
+      down: [],
+      last: residueOf(facts, id, marks),
+    })),
     dishes: dishesOf(facts, marks),
     tickets,
     stock: {},

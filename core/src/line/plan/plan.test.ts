@@ -7,7 +7,6 @@ import { SET_UP_S, type Station } from '../station'
 import { UNTOUCHED } from '../stationPast'
 import type { LineTicket } from '../waiting'
 import { scoreOnRing } from '../../test/kitchen'
-import { goneBecause } from './gone'
 import { wantedOf, type LineOrder } from './order'
 import { searchedPlan } from './search'
 import { NO_WISHES, type LineWishes } from './wishes'
@@ -214,16 +213,11 @@ test('a station that is down takes nothing, and what it was told goes elsewhere;
   expect([none.batches, none.homeless.length]).toEqual([[], 2])
 })
 
-test('a dish that is 86 is not planned; a component takes every dish with it, but not who ordered without', () => {
+test('a dish that is 86 is not planned', () => {
   const tickets = [ticket(1, [{}]), ticket(2, [{ dishId: 'other' }])]
   const off = line({ tickets, wishes: wishing({ goneDishes: ['other'] }) })
   expect(off.batches.map(({ dishId }) => dishId)).toEqual([DISH.id])
   expect(off.gone).toMatchObject([{ dishId: 'other', because: { kind: 'dish' } }])
-  const noEgg = wishing({ goneMatters: ['egg'] })
-  const plain = { modifiers: [], allergies: [] }
-  expect(goneBecause(DISH, plain, noEgg, 'us')).toEqual({ kind: 'component', name: 'egg' })
-  expect(goneBecause(DISH, { ...plain, modifiers: ['no-egg'] }, noEgg, 'us')).toBeNull()
-  expect(goneBecause(DISH, plain, wishing({ goneMatters: ['curry'] }), 'us')).toBeNull()
 })
 
 test('pinned portions are fried together, where and when somebody wants it; the rest of the ticket does not wait with them', () => {
@@ -261,6 +255,17 @@ test('what waits by hand is fried by itself, on the metal of its dish without a 
     ['ring-a', 'none', 'later'],
   ])
   expect(batches[1]!.startMs).toBeGreaterThanOrEqual(pin.notBeforeMs)
+})
+
+test('a station that starts later takes nothing before then, and is counted on after it', () => {
+  const tickets = [1, 2, 3].map((n) => ticket(n, [{ portions: 4 }], { promisedAtMs: NOW_MS + 5 * MIN_MS }))
+  const backMs = NOW_MS + 3 * MIN_MS + 2000
+  const wishes = wishing({ downStations: ['ring-b'], laterStations: new Map([['ring-a', backMs]]) })
+  const { batches } = line({ tickets, wishes })
+  expect(batches.map(({ stationId }) => stationId)).toEqual(['ring-a', 'ring-a', 'ring-a'])
+  for (const { startMs } of batches) expect(startMs).toBeGreaterThanOrEqual(backMs)
+  const past = wishing({ downStations: ['ring-b'], laterStations: new Map([['ring-a', NOW_MS - MIN_MS]]) })
+  expect(line({ tickets, wishes: past }).batches[0]!.startMs).toBeLessThan(NOW_MS + MIN_MS)
 })
 
 test('what is pinned to a station follows a batch of its dish there at once: it is the same dish to the metal', () => {

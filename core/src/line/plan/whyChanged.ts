@@ -15,7 +15,7 @@ export function whyChanged(before: PlannedFrom | null, after: PlannedFrom): Orde
   const only = (a: Map<string, string>, b: Map<string, string>) => [
     ...new Set([...a].filter(([itemId]) => !b.has(itemId)).map(([, number]) => number)),
   ]
-  const downs = (from: PlannedFrom) => from.wishes.downStations
+  const downs = ({ wishes }: PlannedFrom) => [...wishes.downStations, ...wishes.laterStations.keys()]
   const differs = (of: (wishes: LineWishes) => unknown) =>
     JSON.stringify(of(before.wishes)) !== JSON.stringify(of(after.wishes))
   const upOf = new Map(before.runs.map(({ runId, upMs }) => [runId, upMs]))
@@ -23,6 +23,10 @@ export function whyChanged(before: PlannedFrom | null, after: PlannedFrom): Orde
     { kind: 'down', names: downs(after).filter((id) => !downs(before).includes(id)) },
     { kind: 'back', names: downs(before).filter((id) => !downs(after).includes(id)) },
     differs(({ goneDishes, goneMatters }) => [goneDishes, goneMatters]) && { kind: 'gone', names: [''] },
+    differs(({ laterStations }) => [...laterStations]) && {
+      kind: 'down',
+      names: [...after.wishes.laterStations.keys()].filter((id) => downs(before).includes(id)),
+    },
     before.pairs !== after.pairs && { kind: 'hands', names: [''] },
     differs(({ pins, tickets }) => [pins, [...tickets]]) && { kind: 'pin', names: [''] },
     differs(({ house }) => house) && { kind: 'weights', names: [''] },

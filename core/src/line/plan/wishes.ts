@@ -28,7 +28,8 @@ export type LineWish =
   | ({ kind: 'weights' } & HouseWeights)
   | { kind: 'dish'; dishId: string; isGone: boolean }
   | { kind: 'component'; matterId: string; isGone: boolean }
-  | { kind: 'station'; stationId: string; isDown: boolean }
+  /** Down until somebody says that it cooks again, or until an instant: it starts later. */
+  | { kind: 'station'; stationId: string; isDown: boolean; backAtMs?: number | null | undefined }
   | { kind: 'ticket'; ticketId: string; weight: number; notBeforeMs: number | null }
   | ({ kind: 'pin'; isOff: boolean } & Pin)
 
@@ -64,6 +65,8 @@ export type LineWishes = {
   goneDishes: readonly string[]
   goneMatters: readonly string[]
   downStations: readonly string[]
+  /** Stations that start later, and from when. */
+  laterStations: ReadonlyMap<string, number>
   tickets: ReadonlyMap<string, { weight: number; notBeforeMs: number | null }>
   /** The last first: where two ask for the same portions, the last has them. */
   pins: readonly Pin[]
@@ -75,6 +78,7 @@ export const NO_WISHES: LineWishes = {
   goneDishes: [],
   goneMatters: [],
   downStations: [],
+  laterStations: new Map(),
   tickets: new Map(),
   pins: [],
   pinnedBy: new Map(),
@@ -91,6 +95,7 @@ export function lineWishes(said: readonly SaidWish[]): LineWishes {
     [...last.values()].filter((wish): wish is SaidWish & { kind: K } => wish.kind === kind)
   const [hands] = of('hands')
   const [weights] = of('weights')
+  const downs = of('station').filter(({ isDown }) => isDown)
   const pins = of('pin')
     .filter(({ isOff }) => !isOff)
     .reverse()
@@ -99,7 +104,10 @@ export function lineWishes(said: readonly SaidWish[]): LineWishes {
     house: weights ? { lateness: weights.lateness, holds: weights.holds, hands: weights.hands } : USUAL_HOUSE,
     goneDishes: of('dish').flatMap(({ dishId, isGone }) => (isGone ? [dishId] : [])),
     goneMatters: of('component').flatMap(({ matterId, isGone }) => (isGone ? [matterId] : [])),
-    downStations: of('station').flatMap(({ stationId, isDown }) => (isDown ? [stationId] : [])),
+    downStations: downs.flatMap(({ stationId, backAtMs }) => (typeof backAtMs === 'number' ? [] : [stationId])),
+    laterStations: new Map(
+      downs.flatMap(({ stationId, backAtMs }) => (typeof backAtMs === 'number' ? [[stationId, backAtMs]] : [])),
+    ),
     tickets: new Map(of('ticket').map(({ ticketId, weight, notBeforeMs }) => [ticketId, { weight, notBeforeMs }])),
     pins: pins.map(({ pinId, parts, stationId, notBeforeMs }) => ({ pinId, parts, stationId, notBeforeMs })),
     pinnedBy: new Map(pins.map(({ pinId, staffId, deviceId }) => [pinId, { staffId, deviceId }])),
