@@ -1,4 +1,12 @@
-/** The screens behind the line and the wok, loaded as one file (`ui/lazyScreen`, decision 19). */
+/** Every screen but the line, loaded as one file (`ui/lazyScreen`, decision 19). */
+export { AddTicketScreen } from './line/AddTicketScreen'
+export { PassScreen } from './line/pass/PassScreen'
+export { RunningScreen } from './line/RunningScreen'
+export { CookScreen, RehearseScreen } from './wok/CookScreen'
+export { WokScreen } from './wok/WokScreen'
+export { FirstOwnerScreen } from './people/FirstOwnerScreen'
+export { PairScreen } from './people/PairScreen'
+export { RecoverForm } from './people/RecoverForm'
 export { AddRiceScreen } from './rice/AddRiceScreen'
 export { LotScreen } from './rice/lot/LotScreen'
 export { PastRiceScreen } from './rice/PastRiceScreen'

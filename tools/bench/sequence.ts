@@ -1,7 +1,7 @@
 import { aGriddle, aWok, HOB, RING } from '../../core/src/test/stations'
 import { aBatch, CARROT, CHICKEN, DUCK, GREENS, ONION, PASTE, PEAS, PLAIN, SHRIMP } from '../../core/src/test/wokDishes'
 import { DISH, EVERYTHING, TOOLS, US } from '../../core/src/test/kitchen'
-import { heatOf } from '../../core/src/line/batchScore'
+import { heatOf } from '../../core/src/line/batchHeat'
 import { roughStationTimes, stationTimes } from '../../core/src/line/stationTimes'
 import { batchSeconds } from '../../core/src/wok/sequence/batchSeconds'
 import { derive, type SequenceInput } from '../../core/src/wok/sequence/derive'

@@ -5,16 +5,17 @@ import { View } from 'react-native'
 import { SafeAreaProvider } from 'react-native-safe-area-context'
 import { useLive } from '../live/useLive'
 import { useTheme } from '../device/theme'
-import { FirstOwnerScreen } from '../people/FirstOwnerScreen'
 import { PaperScreen } from '../people/PaperScreen'
 import { usePaper } from '../people/paper'
 import { useIsNobodyHere } from '../people/useIsNobodyHere'
-import { PairScreen } from '../people/PairScreen'
 import { useDoor } from '../people/useDoor'
+import { lazyScreen } from '../ui/lazyScreen'
 import { startWords } from '../words/i18n'
 import { Kept } from '../live/Kept'
 import { registerShell } from '../device/shell'
 
+const FirstOwnerScreen = lazyScreen([], async () => (await import('../screens')).FirstOwnerScreen)
+const PairScreen = lazyScreen([], async () => (await import('../screens')).PairScreen)
 const RUN_PATH = /^\/wok\/[0-9a-f-]{36}$/
 
 startWords()

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { PairScreen } from '../people/PairScreen'
+import { lazyScreen } from '../ui/lazyScreen'
+
+const PairScreen = lazyScreen([], async () => (await import('../screens')).PairScreen)
 
 export default function Page() {
   const { code } = useLocalSearchParams<{ code?: string }>()

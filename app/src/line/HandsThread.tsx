@@ -1,4 +1,3 @@
-import { curveBumpY, line as path } from 'd3-shape'
 import { handsThreads } from 'core/line/plan/handsThread'
 import { useMemo } from 'react'
 import { G, Path } from 'react-native-svg'
@@ -27,7 +26,6 @@ export function HandsThread({ line, geometry, isSeen }: HandsThreadProps) {
     [line.runs, line.batches],
   )
   const y = (ms: number) => yAt(geometry, line.atMs, ms)
-  const bump = path<[number, number]>().curve(curveBumpY)
   return (
     <G opacity={0.75}>
       {threads.map((thread, cook) => {
@@ -44,7 +42,7 @@ export function HandsThread({ line, geometry, isSeen }: HandsThreadProps) {
         return (
           <Path
             key={cook}
-            d={bump(points) ?? ''}
+            d={threadPath(points)}
             fill="none"
             stroke="rgb(var(--rice))"
             strokeWidth={2}
@@ -55,3 +53,13 @@ export function HandsThread({ line, geometry, isSeen }: HandsThreadProps) {
     </G>
   )
 }
+
+/** A thread through points from above to below: it leaves and arrives upright, and crosses halfway. */
+const threadPath = (points: readonly [number, number][]): string =>
+  points
+    .map(([x, y], i) => {
+      const [beforeX, beforeY] = points[i - 1] ?? [x, y]
+      const halfway = (beforeY + y) / 2
+      return i === 0 ? `M${x},${y}` : `C${beforeX},${halfway},${x},${halfway},${x},${y}`
+    })
+    .join('')

@@ -1,4 +1,3 @@
-import { range } from 'd3-array'
 import { Pressable, View } from 'react-native'
 import Svg, { G, Line as SvgLine, Text as SvgText } from 'react-native-svg'
 import type { Kitchen } from 'contract/kitchen'
@@ -176,9 +175,9 @@ function Minutes({
 }: Pick<LanesProps, 'geometry' | 'heightPx' | 'isSeen'> & { atMs: number; kitchen: Kitchen; widthPx: number }) {
   const first = Math.floor((atMs - (geometry.nowLinePx / geometry.pxPerS) * 1000) / MINUTE_MS) + 1
   const shownS = Math.max(geometry.aheadS, heightPx / geometry.pxPerS)
-  const minutes = range(Math.ceil(shownS / 60) + 2)
-    .map((index) => (first + index) * MINUTE_MS)
-    .filter((ms) => isSeen(yAt(geometry, atMs, ms), yAt(geometry, atMs, ms)))
+  const minutes = Array.from({ length: Math.ceil(shownS / 60) + 2 }, (_, index) => (first + index) * MINUTE_MS).filter(
+    (ms) => isSeen(yAt(geometry, atMs, ms), yAt(geometry, atMs, ms)),
+  )
   return (
     <G>
       {minutes.map((ms) => {

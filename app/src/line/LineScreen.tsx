@@ -1,3 +1,4 @@
+import { usePreloadedScreens } from '../ui/preloadScreens'
 import { useIsWide } from '../ui/useIsWide'
 import { Frame } from '../ui/Frame'
 import { Loading, Problem } from '../ui/states'
@@ -13,6 +14,7 @@ import { useDeferredValue, useState } from 'react'
 import { batchToFire } from './nextForHands'
 
 export function LineScreen() {
+  usePreloadedScreens()
   const t = useWords('line')
   const { line: now, error, refetch } = useLinePlan()
   // The first line is drawn in slices: a phone that has just begun to answer must not stop for it.

@@ -4,7 +4,7 @@ import type { ToldOrder } from 'contract/line'
 import type { Run } from 'contract/run'
 import type { StationPastRow } from 'contract/station'
 import type { LaterTickets } from 'contract/ticket'
-import type { RiceNow } from 'core/line/batchScore'
+import type { RiceNow } from 'core/line/batchHeat'
 import { batchInputOf } from 'core/line/batchInput'
 import {
   lineNow,

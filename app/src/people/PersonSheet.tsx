@@ -6,6 +6,7 @@ import { useKitchen } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/Choice'
 import { Notice } from '../ui/Notice'
+import { lazyScreen } from '../ui/lazyScreen'
 import { Sheet } from '../ui/Sheet'
 import { useProblemSentence } from '../ui/states'
 import { Text } from '../ui/Text'
@@ -13,8 +14,9 @@ import { toast } from '../ui/Toast'
 import { useWords } from '../words/i18n'
 import { Keypad, LEAST_FIGURES, MOST_FIGURES } from './Keypad'
 import { useMe } from './me'
-import { RecoverForm } from './RecoverForm'
 import { useSignIn, useSignOut } from './useDoor'
+
+const RecoverForm = lazyScreen([], async () => (await import('../screens')).RecoverForm)
 
 /** Who is at this device: a name, and a PIN where the role needs one. Whoever was here stays until it is right. */
 export function PersonSheet(props: { isOpen: boolean; onClose: () => void; onChanged?: (() => void) | undefined }) {

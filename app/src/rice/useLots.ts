@@ -5,7 +5,7 @@ import { Lot, LotList, NewLot, SaidOfLots, type LotEvent, type SaidOfLot } from 
 import { RiceHouse } from 'contract/riceHouse'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import { inOrderOfUse, type LotOnHand } from 'core/rice/lot/allocate'
-import { riceInSteps, type RiceNow } from 'core/line/batchScore'
+import { riceInSteps, type RiceNow } from 'core/line/batchHeat'
 import { lotState } from 'core/rice/lot/lot'
 import { CHILLED_RICE, riceAtWok } from 'core/rice/lot/riceAtWok'
 import { isBelow } from 'core/measure/temperature'

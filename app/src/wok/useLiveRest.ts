@@ -1,7 +1,7 @@
 import type { Run } from 'contract/run'
 import { EventId } from 'contract/ids'
 import type { Retimed } from 'core/wok/live/retime'
-import { heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
 import { runState } from 'core/wok/run'
 import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import { useDishes } from '../book/useDishes'

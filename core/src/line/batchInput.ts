@@ -1,7 +1,7 @@
 import type { BatchInput } from '../book/batchComponents'
 import type { Dish } from '../book/dish'
 import type { CookRules } from '../safety/limits'
-import { orderedBatch, type OrderedBatch } from './batchScore'
+import { orderedBatch, type OrderedBatch } from './orderedBatch'
 import type { ProposedBatch } from './waiting'
 
 /** What a batch is cooked by, whoever it is for. */

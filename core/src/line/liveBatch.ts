@@ -5,7 +5,8 @@ import type { HeatStation } from '../wok/heat/vessel'
 import { liveChoiceOf, type LiveBatch } from '../wok/live/liveCooking'
 import type { Score } from '../wok/score'
 import { startDeriving } from '../wok/sequence/derive'
-import { orderedBatch, sequenceInput } from './batchScore'
+import { orderedBatch } from './orderedBatch'
+import { sequenceInput } from './batchScore'
 
 /**
  * A fired batch as the heat model goes on with it: what its score was derived from, at the station as it is now. Null for a

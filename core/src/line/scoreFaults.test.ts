@@ -1,6 +1,7 @@
 import { DISH, EVERYTHING, RING_HEAT, TOOLS, US } from '../test/kitchen'
 import type { Score, Step } from '../wok/score'
-import { batchScore, orderedBatch } from './batchScore'
+import { orderedBatch } from './orderedBatch'
+import { batchScore } from './batchScore'
 import { scoreFaults, type ScoreFault } from './scoreFaults'
 
 const IDS = ['rice', 'egg', 'chicken', 'garlic', 'soy', 'scallion', 'nori', 'oil']

@@ -1,5 +1,6 @@
 import { DISH, EVERYTHING, TOOLS, US } from '../test/kitchen'
-import { batchScore, heatOf } from './batchScore'
+import { heatOf } from './batchHeat'
+import { batchScore } from './batchScore'
 import { roughStationTimes, stationTimes } from './stationTimes'
 
 const RING = heatOf({ kind: 'wok', powerW: 24_000 })

@@ -5,7 +5,9 @@ import { batchSeconds, type BatchSeconds } from '../wok/sequence/batchSeconds'
 import { quickChoice } from '../wok/sequence/quickChoice'
 import type { Score } from '../wok/score'
 import type { Choice } from '../wok/sequence/vocabulary'
-import { batchScore, orderedBatch, sequenceInput, type BatchHeat, type BatchScore } from './batchScore'
+import type { BatchHeat } from './batchHeat'
+import { orderedBatch } from './orderedBatch'
+import { batchScore, sequenceInput, type BatchScore } from './batchScore'
 
 /**
  * How long a dish takes at a station by its portions: `seconds[n - 1]` is n portions as written. As many entries as portions

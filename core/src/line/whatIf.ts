@@ -8,15 +8,9 @@ import type { SequenceInput } from '../wok/sequence/derive'
 import type { Choice } from '../wok/sequence/vocabulary'
 import { batchFlameMap, outcomeOf, type BatchFlameCell, type Outcome } from '../wok/whatIf/batchFlame'
 import { traceOf, type TracePoint } from '../wok/whatIf/trace'
-import {
-  batchScore,
-  heatOf,
-  orderedBatch,
-  sequenceInput,
-  type BatchHeat,
-  type BatchScore,
-  type HeatedStation,
-} from './batchScore'
+import { heatOf, type BatchHeat, type HeatedStation } from './batchHeat'
+import { orderedBatch } from './orderedBatch'
+import { batchScore, sequenceInput, type BatchScore } from './batchScore'
 import { liveBatch } from './liveBatch'
 
 /** What somebody wonders about a dish at a station. */

@@ -1,5 +1,6 @@
 import type { Component, Dish, Role } from '../book/dish'
-import { batchScore, heatOf } from '../line/batchScore'
+import { heatOf } from '../line/batchHeat'
+import { batchScore } from '../line/batchScore'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
 import type { Score } from '../wok/score'

@@ -1,5 +1,6 @@
 import { allergensOnList } from 'core/book/allergens'
-import { batchScore, heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
+import { batchScore } from 'core/line/batchScore'
 import { scoreFaults } from 'core/line/scoreFaults'
 import { usualHandling, usualStation } from 'core/wok/heat/usualStations'
 import { dishFromBook } from 'core/wok/sequence/fromBook'

@@ -1,7 +1,7 @@
 import { OpenTickets } from 'contract/ticket'
 import { DishList } from 'contract/dish'
 import { Kitchen } from 'contract/kitchen'
-import { heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
 import { stationTimes } from 'core/line/stationTimes'
 import { openTestKitchen, send } from '../db/test/testKitchen'
 import { boatPlan } from './boatPlan'

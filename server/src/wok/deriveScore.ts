@@ -1,5 +1,6 @@
 import type { Kitchen } from 'contract/kitchen'
-import { batchScore, heatOf, type BatchScore } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
+import { batchScore, type BatchScore } from 'core/line/batchScore'
 import type { Score } from 'core/wok/score'
 import type { Finding } from 'core/wok/sequence/sequenceBatch'
 import { Problem } from '../http/problems'

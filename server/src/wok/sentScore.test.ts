@@ -3,7 +3,8 @@ import { Kitchen } from 'contract/kitchen'
 import type { ProblemDetails } from 'contract/problem'
 import { Run, Score, type FireRun } from 'contract/run'
 import { TicketList, type Ticket } from 'contract/ticket'
-import { batchScore, heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
+import { batchScore } from 'core/line/batchScore'
 import { fireOf, newTicket, openTestKitchen, send, type TestKitchen } from '../db/test/testKitchen'
 
 let kitchen: TestKitchen

@@ -1,1 +1,3 @@
-export { AddTicketScreen as default } from '../../line/AddTicketScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen([], async () => (await import('../../screens')).AddTicketScreen)

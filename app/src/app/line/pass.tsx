@@ -1,1 +1,3 @@
-export { PassScreen as default } from '../../line/pass/PassScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen([], async () => (await import('../../screens')).PassScreen)

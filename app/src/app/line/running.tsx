@@ -1,1 +1,3 @@
-export { RunningScreen as default } from '../../line/RunningScreen'
+import { lazyScreen } from '../../ui/lazyScreen'
+
+export default lazyScreen([], async () => (await import('../../screens')).RunningScreen)

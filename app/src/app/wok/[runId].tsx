@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../ui/lazyScreen'
 
-const CookScreen = lazyScreen(['rice'], async () => (await import('../../wok/CookScreen')).CookScreen)
+const CookScreen = lazyScreen(['rice'], async () => (await import('../../screens')).CookScreen)
 
 export default function Page() {
   const { runId } = useLocalSearchParams<{ runId: string }>()

@@ -1,3 +1,3 @@
 import { lazyScreen } from '../../ui/lazyScreen'
 
-export default lazyScreen([], async () => (await import('../../wok/WokScreen')).WokScreen)
+export default lazyScreen([], async () => (await import('../../screens')).WokScreen)

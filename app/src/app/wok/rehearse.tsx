@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
 import { lazyScreen } from '../../ui/lazyScreen'
 
-const RehearseScreen = lazyScreen(['rice'], async () => (await import('../../wok/CookScreen')).RehearseScreen)
+const RehearseScreen = lazyScreen(['rice'], async () => (await import('../../screens')).RehearseScreen)
 
 export default function Page() {
   const { station, dish } = useLocalSearchParams<{ station?: string; dish?: string }>()

@@ -1,5 +1,5 @@
 import type { Kitchen } from 'contract/kitchen'
-import { heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
 import type { Wondered } from 'core/line/whatIf'
 import { OUTCOMES, type BatchFlameCell, type Outcome } from 'core/wok/whatIf/batchFlame'
 import { scaleLinear, scaleLog } from 'd3-scale'

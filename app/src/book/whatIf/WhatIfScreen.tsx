@@ -1,6 +1,6 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen, Station } from 'contract/kitchen'
-import { heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
 import { ScrollView, View } from 'react-native'
 import { useKitchen, useReadsIn } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'

@@ -1,6 +1,6 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen, Station } from 'contract/kitchen'
-import { heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
 import type { Wondered, WonderedQuick, WonderedScore } from 'core/line/whatIf'
 import { CHILLED_RICE } from 'core/rice/lot/riceAtWok'
 import type { Choice } from 'core/wok/sequence/vocabulary'

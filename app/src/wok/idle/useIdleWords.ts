@@ -1,6 +1,6 @@
 import type { Station } from 'contract/kitchen'
 import type { StationPastRow } from 'contract/station'
-import { heatOf } from 'core/line/batchScore'
+import { heatOf } from 'core/line/batchHeat'
 import { restedMetalC } from 'core/line/idleMetal'
 import { cleanedSinceUse, isWashed } from 'core/line/stationPast'
 import { useReadsIn } from '../../setup/useKitchen'

@@ -1,7 +1,7 @@
 import { allergenListOf } from '../../book/allergens'
 import type { Dish } from '../../book/dish'
 import type { CookRules } from '../../safety/limits'
-import type { OrderedBatch } from '../batchScore'
+import type { OrderedBatch } from '../orderedBatch'
 import type { Station } from '../station'
 import type { StationTimes } from '../stationTimes'
 import { batchOf, type ProposedBatch, type WaitingItem } from '../waiting'
