@@ -38,7 +38,8 @@ test('a hob on which somebody cooked a minute ago is hot much sooner, and everyt
   )
   expect(warm.steps[0]!.figures).toEqual({ ...score.steps[0]!.figures, fromC: startMetalC(warm) })
   expect(startMetalC(warm)).toBeGreaterThan(100)
-  expect(scoreFaults(warm, batch, US)).toEqual([])
+  // Times and masses hold; that the metal is warm only the kitchen says.
+  expect(scoreFaults(warm, batch, US)).toMatchObject([{ field: 'score.steps.0.figures.fromC' }])
 })
 
 test('on the strongest ring there are seconds left to read "heat the wok"', () => {
