@@ -23,7 +23,9 @@ export function PlanNotices({ line }: { line: Line }) {
   const downs = line.kitchen.stations.filter(({ id }) => line.wishes.downStations.includes(id))
   const laters = line.kitchen.stations.flatMap(({ id, name }) => {
     const backAtMs = laterUntil(line, id)
-    return backAtMs === null ? [] : [`${name} ${formatTime(backAtMs, line.kitchen.timeZone)}`]
+    return backAtMs === null
+      ? []
+      : [t('plan.later', { station: name, time: formatTime(backAtMs, line.kitchen.timeZone) })]
   })
   const rice = useRiceEnd(line)
   const whys = line.told?.key === line.basis.key ? line.told.why.map(why).filter(Boolean) : []
@@ -50,7 +52,7 @@ export function PlanNotices({ line }: { line: Line }) {
       {downs.length > 0 && (
         <Text weight="bold">{t('plan.down', { stations: downs.map(({ name }) => name).join(', ') })}</Text>
       )}
-      {laters.length > 0 && <Text weight="bold">{t('plan.later', { stations: laters.join(', ') })}</Text>}
+      {laters.length > 0 && <Text weight="bold">{laters.join(', ')}</Text>}
       {rice && (
         <Notice
           kind="conflict"

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router'
 import { ScrollView, View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Frame } from '../../ui/Frame'
+import { HoldButton } from '../../ui/HoldButton'
 import { Notice } from '../../ui/Notice'
 import { PageHeading } from '../../ui/PageHeading'
 import { Empty, Loading, Problem } from '../../ui/states'
@@ -121,10 +122,14 @@ function PassRow({ line, one, nowMs }: { line: Line; one: ShownPass; nowMs: numb
           title={t('pass.tooLong', { time: formatClock((nowMs - on.goodUntilMs) / 1000) })}
         />
       )}
-      <Button
-        label={on.isWhole ? t('pass.handOver') : t('pass.handOverPart', { count: on.upPortions })}
-        onPress={handOver}
-      />
+      {on.allergyMarks.length > 0 ? (
+        <HoldButton label={t('pass.handOverUnsafe')} detail={t('pass.handOverUnsafeHow')} onHeld={handOver} />
+      ) : (
+        <Button
+          label={on.isWhole ? t('pass.handOver') : t('pass.handOverPart', { count: on.upPortions })}
+          onPress={handOver}
+        />
+      )}
     </View>
   )
 }
