@@ -27,6 +27,7 @@ export const PROBLEM_CODES = [
   'allergen-stays',
   'allergen-unknown',
   'allergen-may',
+  'stand-in-raw',
   'stand-in-unsafe',
   'not-cookable',
   'not-washed',

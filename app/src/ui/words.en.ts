@@ -117,6 +117,8 @@ export const ui = {
       'allergen-unknown':
         'Nobody knows whether {{allergen}} is in {{components}}. Say in the book what is in it, or offer another dish.',
       'allergen-may': '{{dish}} may contain {{allergen}}: {{components}}. Ask the lead, or offer another dish.',
+      'stand-in-raw':
+        '{{name}} is raw and would have no check here. Cook it through in another pan first, or leave it out.',
       'stand-in-unsafe':
         '{{name}} is not known to be free of {{allergen}}. Stop: cook {{dish}} again for that guest, on washed metal.',
       'not-cookable': '{{dish}} cannot be cooked like this on {{station}}. Look at its score in the book.',

@@ -27,6 +27,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'modifier-removes-rice': { status: 422, title: 'A modifier may not remove the rice' },
   'allergen-stays': { status: 422, title: 'The dish cannot be made without this allergen' },
   'allergen-unknown': { status: 422, title: 'Nobody knows whether the allergen is in it' },
+  'stand-in-raw': { status: 422, title: 'What stands in is raw and would have no check' },
   'stand-in-unsafe': { status: 422, title: 'What stands in is not known to be free of the allergy' },
   'allergen-may': { status: 422, title: 'It may contain the allergen' },
   'not-cookable': { status: 422, title: 'The batch cannot be cooked like this at this station' },

@@ -33,7 +33,8 @@ const instead = async (run: Run, ingredientId: string) => {
 }
 const rowWith = async (allergen: string) => {
   const { ingredients } = IngredientList.parse((await send(kitchen.app, 'GET', '/ingredients')).json)
-  return ingredients.find(({ allergens }) => (allergens as string[]).includes(allergen))!.id
+  return ingredients.find(({ allergens, isReadyToEat }) => isReadyToEat && (allergens as string[]).includes(allergen))!
+    .id
 }
 
 test('what stands in is kept with the run, by its row of the table', async () => {
@@ -50,4 +51,11 @@ test('it is refused where it has what the guest must not have, or where the tabl
   expect((await instead(run, 'no-such-thing')).code).toBe('unknown-ingredient')
   const { json } = await send(kitchen.app, 'GET', `/runs/${run.id}`)
   expect(Run.parse(json).events).toEqual([])
+})
+
+test('raw for what was ready is refused: no step of the score would check it', async () => {
+  const { ingredients } = IngredientList.parse((await send(kitchen.app, 'GET', '/ingredients')).json)
+  const raw = ingredients.find(({ role, state }) => role === 'protein:poultry' && state === 'raw')!
+  const refused = await instead(await fired([]), raw.id)
+  expect([refused.status, refused.code]).toEqual([422, 'stand-in-raw'])
 })

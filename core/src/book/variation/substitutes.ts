@@ -43,9 +43,13 @@ export function substitutesFor(
 
 function fits(component: Component, of: Ingredient, one: Ingredient): boolean {
   if (usualRole(one) !== usualRole(of)) return false
-  if (isRawRow(one) && !isRawRow(of)) return false
-  return !isRawRow(one) || foodOf(component.role, one) === foodOf(component.role, of) || sameTiming(component, one)
+  return keepsItsCheck(component, of, one)
 }
+
+/** Whether what goes in instead has the check that it needs: ready for anything, raw only for raw of the same class at the wok. */
+export const keepsItsCheck = (component: Component, of: Ingredient, one: Ingredient): boolean =>
+  !isRawRow(one) ||
+  (isRawRow(of) && (foodOf(component.role, one) === foodOf(component.role, of) || sameTiming(component, one)))
 
 /** Seafood for seafood, any tender vegetable for another: the wok's class decides the seconds. */
 const sameTiming = (component: Component, one: Ingredient) => foodOf(component.role, one) === component.food
