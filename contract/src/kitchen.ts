@@ -1,4 +1,5 @@
 import { INSTRUMENTS } from 'core/house/instruments'
+import { SCALE_UNITS } from 'core/measure/scaleUnit'
 import { TEMP_UNITS } from 'core/measure/temperature'
 import { isLead, ROLES } from 'core/people/roles'
 import { RULE_SETS } from 'core/safety/limits'
@@ -54,6 +55,8 @@ export const Kitchen = z.strictObject({
   ruleSet: z.enum(RULE_SETS),
   /** What its thermometers speak; limits are compared in it. */
   readsIn: z.enum(TEMP_UNITS),
+  /** What its scales show: what a mass is shown and typed in. */
+  weighsIn: z.enum(SCALE_UNITS),
   /** Where rice is reheated to what Scotland asks for, above the UK's own limit. */
   isScottish: z.boolean(),
   tools: MeasureTools,
@@ -75,8 +78,13 @@ export const leadIdsOf = ({ staff }: Pick<Kitchen, 'staff'>): string[] =>
 export const PutRuleSet = z.strictObject({ ruleSet: z.enum(RULE_SETS) })
 /** Whether the kitchen has an instrument. */
 export const PutInstrument = z.strictObject({ has: z.boolean() })
-/** The unit that thermometers show, and whether Scottish reheating holds. */
-export const PutReadings = z.strictObject({ readsIn: z.enum(TEMP_UNITS), isScottish: z.boolean() })
+/** The units that thermometers and scales show, and whether Scottish reheating holds. */
+export const PutReadings = z.strictObject({
+  readsIn: z.enum(TEMP_UNITS),
+  weighsIn: z.enum(SCALE_UNITS),
+  isScottish: z.boolean(),
+})
+export type PutReadings = z.infer<typeof PutReadings>
 
 /** The simulated ticket feed: the same seed sends the same tickets, boat by boat, from the moment it is switched on. */
 export const Feed = z.strictObject({ isOn: z.boolean(), seed: z.int().min(0).max(2_147_483_647) })

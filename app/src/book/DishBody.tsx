@@ -12,7 +12,6 @@ import { Notice } from '../ui/Notice'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
-import { formatMassG } from '../words/format'
 import { LearnedSection } from '../wok/learned/LearnedSection'
 import { useWords } from '../words/i18n'
 import { Heading } from './BookParts'
@@ -28,6 +27,7 @@ import { Versions } from './dish/Versions'
 import { useTastings, type Shelf } from './useShelf'
 import { useToday } from './useToday'
 import type { Style } from 'core/book/balance/style'
+import { useMassWords } from '../setup/useMassWords'
 
 export type PageProps = { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style }
 
@@ -125,6 +125,7 @@ export function DishBody(props: BodyProps) {
 }
 
 function DishHead({ dish, style, isBeside }: PageProps & { isBeside: boolean }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   return (
     <>
@@ -138,9 +139,7 @@ function DishHead({ dish, style, isBeside }: PageProps & { isBeside: boolean }) 
         </PageHeading>
       )}
       <Text tone="ash">
-        {[style.name, t('version', { n: dish.version }), t('portion', { mass: formatMassG(dish.portionRiceG) })].join(
-          ' · ',
-        )}
+        {[style.name, t('version', { n: dish.version }), t('portion', { mass: mass(dish.portionRiceG) })].join(' · ')}
       </Text>
       <AllergenNotice components={dish.components} />
     </>
@@ -149,12 +148,13 @@ function DishHead({ dish, style, isBeside }: PageProps & { isBeside: boolean }) 
 
 /** Three times the same verdict of this version: what to change. */
 function Repeated({ dish, judged }: { dish: Dish; judged: ReturnType<typeof judgeDish> }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const router = useRouter()
   const verdict = repeatedVerdict(useTastings().data?.tastings ?? [], dish.id, dish.version)
   const proposal = verdict && proposalFor(verdict, judged.parts)
   if (!verdict || !proposal) return null
-  const words = { name: proposal.name, from: formatMassG(proposal.fromG), to: formatMassG(proposal.toG) }
+  const words = { name: proposal.name, from: mass(proposal.fromG), to: mass(proposal.toG) }
   return (
     <Notice kind="conflict" isSmall title={t('dish.repeated', { verdict: t(`taste.verdicts.${verdict}`) })}>
       <Button

@@ -4,14 +4,15 @@ import { View } from 'react-native'
 import { amountOf, totalMassG } from 'core/book/scale'
 import { StandardNotice } from '../book/dish/StandardNotice'
 import { useKitchen } from '../setup/useKitchen'
+import { useMassWords } from '../setup/useMassWords'
 import { useMeasureWords } from '../ui/measureWords'
 import { Text } from '../ui/Text'
-import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { ShownBatch } from './useLinePlan'
 
 /** Everything a batch takes, in the order it goes in, or as written until that is known: grams and the kitchen's own measure. */
 export function BatchAmounts({ batch }: { batch: ShownBatch }) {
+  const { mass } = useMassWords()
   const t = useWords('line')
   const measureWords = useMeasureWords()
   const list = allergenListOf(useKitchen().data?.ruleSet ?? 'uk')
@@ -43,14 +44,14 @@ export function BatchAmounts({ batch }: { batch: ShownBatch }) {
               {measureWords(entry.measure)}
             </Text>
             <Text weight="bold" stretch="narrow" className="w-16 text-right">
-              {formatMassG(entry.massG)}
+              {mass(entry.massG)}
             </Text>
           </View>
         ))}
         <View role="listitem" className="flex-row justify-between py-1">
           <Text tone="ash">{t('total')}</Text>
           <Text weight="bold" stretch="narrow">
-            {formatMassG(totalMassG(entries))}
+            {mass(totalMassG(entries))}
           </Text>
         </View>
       </View>

@@ -8,7 +8,6 @@ import { HoldButton } from '../ui/HoldButton'
 import { Notice } from '../ui/Notice'
 import { useProblemSentence } from '../ui/states'
 import { toast } from '../ui/Toast'
-import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useLineWords } from './lineWords'
 import { runAt } from './nextForHands'
@@ -19,6 +18,7 @@ import { workOut } from '../wok/workedOut'
 import type { Line, ShownBatch } from './useLinePlan'
 import { sayCleaned } from './useStations'
 import type { useFire } from './useFire'
+import { useMassWords } from '../setup/useMassWords'
 
 /** The one thing to do on the line: fire the batch, or go to the run that its station still has. */
 export function FireButton({
@@ -30,6 +30,7 @@ export function FireButton({
   batch: ShownBatch | null
   fire: ReturnType<typeof useFire>
 }) {
+  const { mass } = useMassWords()
   const t = useWords('line')
   const router = useRouter()
   const words = useLineWords(line)
@@ -77,7 +78,7 @@ export function FireButton({
       isTall
       label={t('fire', { dish: `${batch.dish.shortName}, ${batch.portions}` })}
       disabledBecause={!mayCook ? t('cookSignsIn') : batch.score === null ? t('workingOut') : undefined}
-      detail={t('fireOn', { station: batch.station.name, mass: formatMassG(batch.batchMassG) })}
+      detail={t('fireOn', { station: batch.station.name, mass: mass(batch.batchMassG) })}
       isBusy={fire.isFiring}
       onPress={() => void fire.fire(batch)}
       className="flex-1"

@@ -4,7 +4,6 @@ import { Pressable, View } from 'react-native'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
 import { Text } from '../ui/Text'
-import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { BatchAmounts } from './BatchAmounts'
 import { FireButton, FireNotices } from './FireBar'
@@ -12,9 +11,11 @@ import { ByHand } from './hand/ByHand'
 import type { LineView } from './lineView'
 import { useLineWords } from './lineWords'
 import { useBatchRice } from './useSupplies'
+import { useMassWords } from '../setup/useMassWords'
 
 /** Under the thumb: what the batch takes in a line, what to say aloud, Fire, and a new ticket. */
 export function PhoneLineBar({ line, batch, fire }: LineView) {
+  const { mass } = useMassWords()
   const t = useWords('line')
   const router = useRouter()
   const words = useLineWords(line)
@@ -32,9 +33,9 @@ export function PhoneLineBar({ line, batch, fire }: LineView) {
         >
           <Text weight="bold" stretch="slim" numberOfLines={1}>
             {[
-              formatMassG(batch.riceMassG),
+              mass(batch.riceMassG),
               rice.names.length > 0 ? t('riceFrom', { name: rice.names.join(' + ') }) : '',
-              rice.shortG > 0 ? t('riceShort', { mass: formatMassG(rice.shortG) }) : '',
+              rice.shortG > 0 ? t('riceShort', { mass: mass(rice.shortG) }) : '',
             ]
               .filter(Boolean)
               .join(' ')}

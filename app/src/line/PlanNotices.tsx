@@ -4,17 +4,19 @@ import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
-import { formatMassG, formatTime } from '../words/format'
+import { formatTime } from '../words/format'
 import { laterUntil } from './lineWords'
 import { sayWish } from './plan/useLineState'
 import type { Line } from './useLinePlan'
 import { useRiceEnd } from './useSupplies'
+import { useMassWords } from '../setup/useMassWords'
 
 /** More than these would push the plan off a phone. */
 const GONE_SHOWN = 2
 
 /** What everybody at the line has to know of the plan: what is 86, who is without a station, and why it is another one. */
 export function PlanNotices({ line }: { line: Line }) {
+  const { mass } = useMassWords()
   const t = useWords('line')
   const why = useWhyWords(line)
   const dishName = (id: string) => line.dishes.find((one) => one.id === id)?.shortName ?? id
@@ -57,7 +59,7 @@ export function PlanNotices({ line }: { line: Line }) {
         <Notice
           kind="conflict"
           isSmall
-          title={t('plan.riceEnds', { ticket: rice.ticketNumber, mass: formatMassG(rice.allShortG) })}
+          title={t('plan.riceEnds', { ticket: rice.ticketNumber, mass: mass(rice.allShortG) })}
         />
       )}
       {line.portionsBeyond > 0 && <Text tone="ash">{t('plan.beyond', { count: line.portionsBeyond })}</Text>}

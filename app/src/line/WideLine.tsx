@@ -8,7 +8,7 @@ import { Text } from '../ui/Text'
 import { useScrollWindow } from '../ui/useScrollWindow'
 import { VirtualList } from '../ui/VirtualList'
 import { useOnHand } from '../rice/useLots'
-import { formatMassG, formatTimeS } from '../words/format'
+import { formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
 import { BatchAmounts } from './BatchAmounts'
 import { FeedSwitch } from './FeedSwitch'
@@ -27,6 +27,7 @@ import { placeLabels } from '../score/placeLabels'
 import { TicketLabel, ticketLabelPx } from './TicketLabel'
 import { useBatchRice, useMiseEnds } from './useSupplies'
 import type { ShownTicket } from './useTickets'
+import { useMassWords } from '../setup/useMassWords'
 
 const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 122, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
 const LABEL_PX = 66
@@ -201,6 +202,7 @@ const MOST_ENDS = 5
 
 /** What of the mise the next half hour uses up, and with which ticket. */
 function MiseAhead({ line }: Pick<LineView, 'line'>) {
+  const { mass } = useMassWords()
   const t = useWords('line')
   const ends = useMiseEnds(line)
   if (ends.length === 0) return null
@@ -213,7 +215,7 @@ function MiseAhead({ line }: Pick<LineView, 'line'>) {
             {t('miseEnds', { name, ticket: ticketNumber })}
           </Text>
           <Text weight="bold" stretch="narrow">
-            {t('miseShort', { mass: formatMassG(shortG) })}
+            {t('miseShort', { mass: mass(shortG) })}
           </Text>
         </View>
       ))}
@@ -223,6 +225,7 @@ function MiseAhead({ line }: Pick<LineView, 'line'>) {
 }
 
 function RiceLots({ line, batch }: Pick<LineView, 'line' | 'batch'>) {
+  const { mass } = useMassWords()
   const t = useWords('line')
   const lots = useOnHand()
   const rice = useBatchRice(line, batch)
@@ -230,7 +233,7 @@ function RiceLots({ line, batch }: Pick<LineView, 'line' | 'batch'>) {
   return (
     <View className="mt-4 gap-2">
       <Text tone="ash">{t('rice')}</Text>
-      {rice.shortG > 0 && <Text weight="bold">{t('riceShort', { mass: formatMassG(rice.shortG) })}</Text>}
+      {rice.shortG > 0 && <Text weight="bold">{t('riceShort', { mass: mass(rice.shortG) })}</Text>}
       {lots.map((lot) => (
         <View key={lot.id} className="gap-1">
           <View className="flex-row justify-between">
@@ -238,7 +241,7 @@ function RiceLots({ line, batch }: Pick<LineView, 'line' | 'batch'>) {
               {lot.stage === 'tempering' ? t('riceOut', { name: lot.name }) : lot.name}
             </Text>
             <Text weight="bold" stretch="narrow">
-              {formatMassG(lot.massG)}
+              {mass(lot.massG)}
             </Text>
           </View>
           <View className="h-2 bg-edge">

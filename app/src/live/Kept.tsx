@@ -45,7 +45,7 @@ const TOPIC = {
 } as const satisfies Record<Parcel['kind'], string>
 
 /** Raised whenever what is kept would no longer be understood: it is then asked for again. */
-const VERSION = '12'
+const VERSION = '13'
 const KEY = 'okazu.seen'
 
 const write = (text: string) =>

@@ -1,4 +1,5 @@
 import { useReadsIn } from '../setup/useKitchen'
+import { useMassWords } from '../setup/useMassWords'
 import type { Run } from 'contract/run'
 import type { RunRecord } from 'core/record/runSummary'
 import { range } from 'd3-array'
@@ -9,7 +10,7 @@ import { plannedSpans, scoreDrawing } from 'core/wok/drawing/scoreDrawing'
 import { evenSeconds, scoreShapes } from 'core/wok/drawing/scoreShapes'
 import { placeLabels } from '../score/placeLabels'
 import { Text } from '../ui/Text'
-import { formatClock, formatLate, formatMassG } from '../words/format'
+import { formatClock, formatLate } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useStepWords } from '../wok/stepWords'
 
@@ -155,6 +156,7 @@ function Links({ steps }: { steps: readonly PlacedStep[] }) {
 
 /** A step by name, with what went in and how late it was. */
 function StepName({ placed, isHigh }: { placed: PlacedStep; isHigh: boolean }) {
+  const { mass } = useMassWords()
   const t = useWords('record')
   const words = useStepWords(useReadsIn())
   const { step, plannedStartS, lateS, labelY } = placed
@@ -176,7 +178,7 @@ function StepName({ placed, isHigh }: { placed: PlacedStep; isHigh: boolean }) {
         </Text>
         {massG > 0 && (
           <Text tone="ash" stretch="narrow" numberOfLines={1} className="shrink-0">
-            {formatMassG(massG)}
+            {mass(massG)}
           </Text>
         )}
       </View>

@@ -6,15 +6,17 @@ import { View } from 'react-native'
 import { kitchenNowMs } from '../device/clock'
 import { useTastings } from '../book/useShelf'
 import { useReadsIn } from '../setup/useKitchen'
+import { useMassWords } from '../setup/useMassWords'
 import { Notice } from '../ui/Notice'
 import { Button } from '../ui/Button'
 import { Text } from '../ui/Text'
-import { formatLate, formatMassG, formatTemp, formatTimeS } from '../words/format'
+import { formatLate, formatTemp, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
 import { PlanBesideRun } from './PlanBesideRun'
 
 /** A run in the record: plan beside run, its figures, the checks and who answered them, and what was noted. */
 export function RunBody({ run, zone }: { run: Run; zone: string }) {
+  const { mass } = useMassWords()
   const t = useWords('record')
   const name = useWords('ui')
   const record = runRecord(run, run.events, run.endedAtMs ?? kitchenNowMs())
@@ -35,12 +37,9 @@ export function RunBody({ run, zone }: { run: Run; zone: string }) {
       <View className="flex-row flex-wrap gap-y-4 border-t border-edge p-4">
         <Figure
           big={run.lots.map((lot) => lot.name).join(' + ') || '–'}
-          small={run.lots.length > 0 ? t('rice', { mass: formatMassG(run.score.riceMassG) }) : t('noLot')}
+          small={run.lots.length > 0 ? t('rice', { mass: mass(run.score.riceMassG) }) : t('noLot')}
         />
-        <Figure
-          big={formatMassG(run.score.batchMassG)}
-          small={t('batch', { mass: t('portions', { count: portions }) })}
-        />
+        <Figure big={mass(run.score.batchMassG)} small={t('batch', { mass: t('portions', { count: portions }) })} />
         {afterPromiseS !== null && run.state === 'finished' && (
           <Figure big={formatLate(afterPromiseS)} small={afterPromiseS > 0 ? t('after') : t('before')} />
         )}
@@ -63,6 +62,7 @@ function Figure({ big, small }: { big: string; small: string }) {
 
 /** The checks and who answered them when, and what was noted. */
 function Said({ run, zone }: { run: Run; zone: string }) {
+  const { mass } = useMassWords()
   const t = useWords('record')
   const router = useRouter()
   const readsIn = useReadsIn()
@@ -116,7 +116,7 @@ function Said({ run, zone }: { run: Run; zone: string }) {
       {tastings.map((one) => (
         <Text key={one.id}>
           {t('tasted', { time: formatTimeS(one.atMs, zone), verdict: t(`taste.verdicts.${one.verdict}`) })}
-          {one.added.map(({ name, massG }) => `, ${formatMassG(massG)} ${name}`).join('')}
+          {one.added.map(({ name, massG }) => `, ${mass(massG)} ${name}`).join('')}
         </Text>
       ))}
       {record.state.addedS > 0 && <Text>{t('added', { n: record.state.addedS })}</Text>}

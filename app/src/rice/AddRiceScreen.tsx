@@ -4,6 +4,7 @@ import type { RiceHouse } from 'contract/riceHouse'
 import { useRouter } from 'expo-router'
 import { ScrollView, View } from 'react-native'
 import { useKitchen } from '../setup/useKitchen'
+import { useMassWords } from '../setup/useMassWords'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
@@ -15,7 +16,6 @@ import { formatDay, formatTemp } from '../words/format'
 import { useWords } from '../words/i18n'
 import { ArrivalForm } from './arrival/ArrivalForm'
 import { useArrival } from './arrival/useArrival'
-import { kilos } from './lotWords'
 import { useRiceHouse } from './useLots'
 
 export function AddRiceScreen() {
@@ -34,6 +34,7 @@ export function AddRiceScreen() {
 
 /** Rice that came cooked: its age, weight and temperature are asked for before it may stand on the shelf. */
 function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const router = useRouter()
   const isWide = useIsWide()
@@ -55,7 +56,7 @@ function AddRice({ kitchen, house }: { kitchen: Kitchen; house: RiceHouse }) {
     <Button
       kind="main"
       isTall
-      label={t('add.take', { kg: kilos(massG) })}
+      label={t('add.take', { mass: bulk(massG) })}
       detail={detail}
       disabledBecause={refusal ?? missing}
       onPress={take}

@@ -5,6 +5,7 @@ import { ScrollView, View } from 'react-native'
 import { useNowMs } from '../device/clock'
 import { valueOf, WORKING, workedOf } from '../device/worked'
 import { useKitchen } from '../setup/useKitchen'
+import { useMassWords } from '../setup/useMassWords'
 import { Button } from '../ui/Button'
 import { Frame } from '../ui/Frame'
 import { Notice } from '../ui/Notice'
@@ -14,7 +15,6 @@ import { Text } from '../ui/Text'
 import { useIsWide } from '../ui/useIsWide'
 import { formatDay, formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
-import { kilos } from './lotWords'
 import { Shelf, type ShelfProps } from './shelf/Shelf'
 import { TaskButton } from './shelf/TaskButton'
 import { nextTask } from './shelf/nextTask'
@@ -98,6 +98,7 @@ export function RiceScreen() {
 }
 
 function Head({ lots, kitchen, nowMs }: ShelfProps) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const allG = lots.reduce((sum, { state }) => sum + state.massG, 0)
   return (
@@ -105,7 +106,7 @@ function Head({ lots, kitchen, nowMs }: ShelfProps) {
       <View className="min-w-0 flex-1">
         <PageHeading weight="bold">{t('title')}</PageHeading>
         <Text size="small" tone="ash" stretch="slim">
-          {t('sum', { n: lots.length, kg: kilos(allG) })}
+          {t('sum', { n: lots.length, mass: bulk(allG) })}
         </Text>
       </View>
       <View className="items-end">
@@ -122,9 +123,11 @@ function Head({ lots, kitchen, nowMs }: ShelfProps) {
 
 /** What is fit to fry, and until when it lasts. */
 function Stand({ lots, watched, kitchen, nowMs, tonight }: ShelfProps & { tonight: Tonight | undefined }) {
+  const { bulkParts } = useMassWords()
   const t = useWords('rice')
   const onHand = lots.flatMap(onHandOf)
   const fitG = onHand.reduce((sum, lot) => sum + lot.massG, 0)
+  const fit = bulkParts(fitG)
   const demands = (tonight?.demands ?? []).map((one) => ({ ...one, atMs: Math.max(one.atMs, nowMs) }))
   const coming = lots.flatMap(({ lot, state }) => {
     const coldMs = valueOf(watched.get(lot.id) ?? WORKING)?.forecast.steps.at(-1)?.reachedMs
@@ -142,10 +145,10 @@ function Stand({ lots, watched, kitchen, nowMs, tonight }: ShelfProps & { tonigh
         <Text tone="ash">{t('fit')}</Text>
         <View className="flex-row items-baseline gap-1">
           <Text size="action" weight="bold" stretch="narrow">
-            {kilos(fitG)}
+            {fit.figures}
           </Text>
           <Text size="title" weight="bold">
-            {t('kilograms')}
+            {fit.unit}
           </Text>
         </View>
         {portions > 0 && (

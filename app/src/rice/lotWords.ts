@@ -8,7 +8,6 @@ import { readyAtMs } from './shelf/nextTask'
 import type { WatchedLot } from 'core/rice/lot/watchLot'
 import type { ShownLot } from './useLots'
 
-export const kilos = (massG: number, digits = 1): string => (massG / 1000).toFixed(digits)
 export const centimetres = (depthM: number): string => (Math.round(depthM * 1000) / 10).toString()
 
 /** Days from the day it was cooked, which is the first. */

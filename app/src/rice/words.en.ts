@@ -7,8 +7,7 @@ export const rice = {
 
   title: 'Rice, where it stands',
   loading: 'Looking at the shelf',
-  sum: '{{n}} lots, {{kg}} kg in all',
-  kg: '{{kg}} kg',
+  sum: '{{n}} lots, {{mass}} in all',
   empty: 'No rice in the house',
   emptyDetail: 'Plan tomorrow’s rice and start a load, or take in rice that came cooked.',
   fit: 'In the house, fit to fry',
@@ -55,7 +54,7 @@ export const rice = {
   next: {
     working: 'Working it out',
     carry: 'Carry {{name}} out',
-    carryDetail: '{{kg}} kg, {{portions}} portions: fry it first',
+    carryDetail: '{{mass}}, {{portions}} portions: fry it first',
     read: 'Read {{name}}',
     readDetail: 'now about {{temp}}',
     readSoon: 'last read {{time}}',
@@ -83,7 +82,7 @@ export const rice = {
     fry: 'Fry it',
     thaw: 'Thaw',
     bin: 'Throw away',
-    toCook: 'kg to cook',
+    toCook: '{{unit}} to cook',
     portions: '{{n}} portions are covered',
     startBy: 'Start by {{time}}.',
     never: 'It does not get cold in time.',
@@ -115,7 +114,7 @@ export const rice = {
     reheated: 'Was it heated again after it was cooled?',
     no: 'No',
     yes: 'Yes',
-    take: 'Take in {{kg}} kg',
+    take: 'Take in {{mass}}',
     takeDetail: 'use by {{day}}',
     hot: 'It is hot: weigh and spread it like a load.',
     between: '{{temp}} is neither cold ({{cold}}) nor hot ({{start}}): throw it away.',
@@ -144,6 +143,5 @@ export const rice = {
   less: 'Less {{what}}',
   moreOf: 'More {{what}}',
   degrees: { C: '°C', F: '°F' },
-  kilograms: 'kg',
   percent: '%',
 } as const

@@ -1,52 +1,72 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { Kitchen } from 'contract/kitchen'
+import { Kitchen, type PutReadings } from 'contract/kitchen'
+import { SCALE_UNITS } from 'core/measure/scaleUnit'
 import { TEMP_UNITS } from 'core/measure/temperature'
 import { View } from 'react-native'
 import { sendJson } from '../device/http'
 import { Choice } from '../ui/Choice'
 import { Notice } from '../ui/Notice'
+import { OneOf } from '../ui/OneOf'
 import { useProblemSentence } from '../ui/states'
 import { Text } from '../ui/Text'
 import { useWords } from '../words/i18n'
 
-/** What thermometers speak here, and whether rice is reheated as Scotland asks. */
+/** What thermometers and scales show here, and whether rice is reheated as Scotland asks. */
 export function ReadingsSection({ kitchen }: { kitchen: Kitchen }) {
   const t = useWords('setup')
-  const queries = useQueryClient()
-  const change = useMutation({
-    mutationFn: (input: Pick<Kitchen, 'readsIn' | 'isScottish'>) =>
-      sendJson('PUT', '/kitchen/readings', input, Kitchen),
-    onSuccess: (saved) => queries.setQueryData(['kitchen'], saved),
-  })
-  const problem = useProblemSentence(change.error)
-  const { readsIn, isScottish } = kitchen
+  const { change, problem } = useReadings(kitchen)
   return (
     <View>
       {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
       <Text tone="ash" className="mt-2">
         {t('readsIn')}
       </Text>
-      <View role="radiogroup" aria-label={t('readsIn')} className="-ml-3 flex-row flex-wrap">
-        {TEMP_UNITS.map((unit) => (
-          <Choice
-            key={unit}
-            role="radio"
-            label={`°${unit}`}
-            isChosen={unit === readsIn}
-            onChoose={() => change.mutate({ readsIn: unit, isScottish })}
-          />
-        ))}
-      </View>
+      <OneOf
+        name={t('readsIn')}
+        of={TEMP_UNITS}
+        chosen={kitchen.readsIn}
+        words={(unit) => `°${unit}`}
+        onChoose={(readsIn) => change({ readsIn })}
+      />
       <Text tone="ash">{t('readsInDetail')}</Text>
+      <Text tone="ash" className="mt-2">
+        {t('weighsIn')}
+      </Text>
+      <OneOf
+        name={t('weighsIn')}
+        of={SCALE_UNITS}
+        chosen={kitchen.weighsIn}
+        words={(unit) => t(`scaleUnits.${unit}`)}
+        onChoose={(weighsIn) => change({ weighsIn })}
+      />
+      <Text tone="ash">{t('weighsInDetail')}</Text>
       {kitchen.ruleSet === 'uk' && (
         <Choice
           role="checkbox"
           label={t('scotland')}
-          isChosen={isScottish}
-          onChoose={() => change.mutate({ readsIn, isScottish: !isScottish })}
+          isChosen={kitchen.isScottish}
+          onChoose={() => change({ isScottish: !kitchen.isScottish })}
           className="self-start"
         />
       )}
     </View>
   )
+}
+
+/** Each change is said on top of the one before, also where that one has no answer yet. */
+function useReadings(kitchen: Kitchen) {
+  const queries = useQueryClient()
+  const put = useMutation({
+    mutationFn: (input: PutReadings) => sendJson('PUT', '/kitchen/readings', input, Kitchen),
+    scope: { id: 'readings' },
+    onSuccess: (saved) => queries.setQueryData(['kitchen'], saved),
+  })
+  const change = (part: Partial<PutReadings>) => {
+    const now = queries.getQueryData<Kitchen>(['kitchen']) ?? kitchen
+    const next = { ...now, ...part }
+    queries.setQueryData(['kitchen'], next)
+    const { readsIn, weighsIn, isScottish } = next
+    put.mutate({ readsIn, weighsIn, isScottish }, { onError: () => queries.setQueryData(['kitchen'], now) })
+  }
+  return { change, problem: useProblemSentence(put.error) }
 }

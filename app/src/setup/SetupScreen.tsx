@@ -17,6 +17,7 @@ import { RuleSetSection } from './RuleSetSection'
 import { useKitchen } from './useKitchen'
 import { HouseLinks } from './people/HouseLinks'
 import { waveSummary } from './waves/waveSummary'
+import { writeMass } from 'core/measure/scaleUnit'
 
 const THEMES = ['auto', 'steel', 'paper'] as const
 
@@ -142,7 +143,7 @@ function KitchenSection({ kitchen }: { kitchen: Kitchen }) {
         {[
           t(`systems.${kitchen.tools.system}`),
           ...kitchen.tools.ladles.map((ladle) => t('ladle', { name: ladle.name, mL: ladle.volumeML })),
-          t('scale', { g: kitchen.tools.scaleResolutionG }),
+          t('scale', { mass: writeMass(kitchen.tools.scaleResolutionG, kitchen.weighsIn) }),
         ].join(' · ')}
       </Text>
       <Button

@@ -59,7 +59,6 @@ export const ui = {
     ladle: '{{n}} {{name}}',
     tbsp: '{{n}} tbsp',
     tsp: '{{n}} tsp',
-    scale: 'weigh {{n}} g',
     off: '({{percent}} %)',
   },
   heat: { off: 'Flame off', low: 'Low', medium: 'Medium', high: 'High', full: 'Full flame' },

@@ -4,10 +4,11 @@ import { View } from 'react-native'
 import { useMeasureWords } from '../ui/measureWords'
 import { Button } from '../ui/Button'
 import { Text } from '../ui/Text'
-import { formatClock, formatMassG } from '../words/format'
+import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { RunStep, StepWords } from './stepWords'
 import type { LastSaid } from './useLastSaid'
+import { useMassWords } from '../setup/useMassWords'
 
 type NextBarProps = {
   run: Run
@@ -19,6 +20,7 @@ type NextBarProps = {
 
 /** What comes next and when, by the clock of the run; beside it for a few seconds the way back from the last tap. */
 export function NextBar({ run, state, wordsOf, last, onUndo }: NextBarProps) {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const measureWords = useMeasureWords()
   const next = state.steps[state.stepIndex + 1]
@@ -41,7 +43,7 @@ export function NextBar({ run, state, wordsOf, last, onUndo }: NextBarProps) {
   const entries = next.entries.filter((entry) => entry.motion === 'in' || entry.motion === 'plate')
   const detail = entries.slice(0, 2).map((entry) => {
     const name = entries.length > 1 ? entry.name : null
-    return [name, formatMassG(entry.massG), measureWords(entry.measure)].filter(Boolean).join(' ')
+    return [name, mass(entry.massG), measureWords(entry.measure)].filter(Boolean).join(' ')
   })
   return (
     <View className="flex-row items-start gap-4">

@@ -26,7 +26,7 @@ jest.mock('../book/useDishes', () => ({
 }))
 jest.mock('../book/useShelf', () => ({ useShelf: () => ({ shelf: mockRows && { rows: mockRows } }) }))
 jest.mock('../line/plan/useLineState', () => ({ useLineState: () => ({ wishes: { goneMatters: mockGone } }) }))
-jest.mock('../setup/useKitchen', () => ({ useKitchen: () => ({ data: { ruleSet: 'uk' } }) }))
+jest.mock('../setup/useKitchen', () => ({ useKitchen: () => ({ data: { ruleSet: 'uk', weighsIn: 'g' } }) }))
 beforeAll(() => {
   startWords()
   // This page has no size, so nothing can be brought into view.

@@ -11,10 +11,11 @@ import { useDishes } from '../book/useDishes'
 import { useShelf } from '../book/useShelf'
 import { useLineState } from '../line/plan/useLineState'
 import { useKitchen } from '../setup/useKitchen'
+import { useMassWords } from '../setup/useMassWords'
 import { Button } from '../ui/Button'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
-import { capital, formatMassG } from '../words/format'
+import { capital } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { Cook } from './useCook'
 
@@ -22,6 +23,7 @@ type Props = { run: Run; cook: Cook; onClose: () => void }
 
 /** What has not gone in yet and is not there: something stands in for it, or it is left out of the rest; noted either way. */
 export function RanOut({ run, cook, onClose }: Props) {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const [pickedId, setPickedId] = useState<string | null>(null)
   const items = notInYet(cook.state.steps, cook.state.stepIndex)
@@ -58,7 +60,7 @@ export function RanOut({ run, cook, onClose }: Props) {
               stretch="narrow"
               className={componentId === pickedId ? 'self-start border-b-[3px] border-rice' : ''}
             >
-              {t('troubles.forgotItem', { name, mass: formatMassG(massG) })}
+              {t('troubles.forgotItem', { name, mass: mass(massG) })}
             </Text>
           </Pressable>
         ))}
@@ -116,6 +118,7 @@ function WaysOn({ run, componentId, name, massG, onWay }: WaysOnProps) {
 }
 
 function StandInButton({ one, massG, onPress }: { one: Substitute; massG: number; onPress: () => void }) {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const names = useWords('ui')
   const words = (list: readonly Allergen[]) => list.map((each) => names(`allergens.${each}`)).join(', ')
@@ -131,7 +134,7 @@ function StandInButton({ one, massG, onPress }: { one: Substitute; massG: number
         .join(' · ')
   return (
     <Button
-      label={t('troubles.standIn', { name: one.component.name, mass: formatMassG(massG) })}
+      label={t('troubles.standIn', { name: one.component.name, mass: mass(massG) })}
       detail={detail}
       onPress={onPress}
     />

@@ -2,20 +2,21 @@ import type { Run } from 'contract/run'
 import { View } from 'react-native'
 import { WhoButton } from '../people/WhoButton'
 import { Text } from '../ui/Text'
-import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { Countdown } from './Countdown'
 import type { Cook } from './useCook'
+import { useMassWords } from '../setup/useMassWords'
 
 /** What is cooked, how much of it, where and for whom, and when it is up. */
 export function RunHead({ run, cook, stationName }: { run: Run; cook: Cook; stationName: string }) {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const portions = run.parts.reduce((sum, part) => sum + part.portions, 0)
   const numbers = [...new Set(run.parts.map((part) => part.ticketNumber))]
   const isRehearsed = numbers.every((one) => one === 0) && !run.isUnconfirmed
   const about = [
     t('head.portions', { count: portions }),
-    formatMassG(run.score.batchMassG),
+    mass(run.score.batchMassG),
     stationName,
     ...(isRehearsed ? [] : [t('head.tickets', { count: numbers.length, list: numbers.join(', ') })]),
   ]

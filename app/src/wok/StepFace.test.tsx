@@ -8,6 +8,8 @@ import { StepFace } from './StepFace'
 import { useStepWords } from './stepWords'
 import { localRun } from './useRuns'
 
+jest.mock('../setup/useKitchen', () => ({ useKitchen: () => ({ data: { weighsIn: mockWeighsIn } }) }))
+let mockWeighsIn = 'g'
 beforeAll(startWords)
 
 const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
@@ -100,6 +102,13 @@ test('two seasonings: each by name, in grams and in what the cook measures with'
   render(<Face action="sauceIn" />)
   expect(screen.getByText('13 g')).toBeTruthy()
   expect(screen.getByText(/On the bare metal beside the rice/)).toBeTruthy()
+})
+
+test('on a scale of ounces a step says ounces', () => {
+  mockWeighsIn = 'oz'
+  render(<Face action="riceIn" />)
+  expect(screen.getByText('15.5 oz')).toBeTruthy()
+  mockWeighsIn = 'g'
 })
 
 test('an allergy run says so on every step', () => {

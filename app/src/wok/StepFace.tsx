@@ -5,10 +5,10 @@ import { useMeasureWords } from '../ui/measureWords'
 import { Notice } from '../ui/Notice'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
-import { formatMassG } from '../words/format'
 import { useWords } from '../words/i18n'
 import { Countdown } from './Countdown'
 import type { RunStep, StepWords } from './stepWords'
+import { useMassWords } from '../setup/useMassWords'
 
 type StepFaceProps = {
   run: Run
@@ -112,6 +112,7 @@ const CHIP = {
 const MAX_LINES = 3
 
 function Amounts({ step, lotName }: { step: RunStep; lotName: string | null }) {
+  const { mass } = useMassWords()
   const measureWords = useMeasureWords()
   const entries = step.entries
   const isSingle = entries.length === 1
@@ -124,7 +125,7 @@ function Amounts({ step, lotName }: { step: RunStep; lotName: string | null }) {
         return (
           <View key={entry.componentId} className="flex-row flex-wrap items-baseline gap-x-2">
             <Text size={isSingle ? 'amount' : 'title'} weight="bold" stretch="narrow">
-              {formatMassG(entry.massG)}
+              {mass(entry.massG)}
             </Text>
             {!isSingle && (
               <Text size="step" stretch="narrow">

@@ -5,9 +5,10 @@ import { ScrollView, View } from 'react-native'
 import { Choice } from '../ui/Choice'
 import { useMeasureWords } from '../ui/measureWords'
 import { Text } from '../ui/Text'
-import { formatClock, formatMassG } from '../words/format'
+import { formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useReadsIn } from '../setup/useKitchen'
+import { useMassWords } from '../setup/useMassWords'
 import { useFigureWords } from './figureWords'
 import type { RunStep, StepWords } from './stepWords'
 import { sayOfRun } from './useRuns'
@@ -16,6 +17,7 @@ type Props = { run: Run; state: RunState; nowMs: number; wordsOf: (step: RunStep
 
 /** Wide screens only: why this step stands here, and every step to come with its amounts. */
 export function StepList({ run, state, nowMs, wordsOf }: Props) {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const measureWords = useMeasureWords()
   const figuresOf = useFigureWords(useReadsIn())
@@ -57,7 +59,7 @@ export function StepList({ run, state, nowMs, wordsOf }: Props) {
                 <Text weight="bold">{wordsOf(one).title}</Text>
                 {amounts.map((entry) => (
                   <Text key={entry.componentId} tone="ash" stretch="slim">
-                    {[entry.name, formatMassG(entry.massG), measureWords(entry.measure)].filter(Boolean).join(' · ')}
+                    {[entry.name, mass(entry.massG), measureWords(entry.measure)].filter(Boolean).join(' · ')}
                   </Text>
                 ))}
               </View>

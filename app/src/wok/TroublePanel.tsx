@@ -13,13 +13,14 @@ import { Notice } from '../ui/Notice'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { toast } from '../ui/Toast'
-import { capital, formatClock, formatMassG } from '../words/format'
+import { capital, formatClock } from '../words/format'
 import { useWords } from '../words/i18n'
 import type { RunStep, StepWords } from './stepWords'
 import { TasteTrouble } from './TasteTrouble'
 import { RanOut } from './RanOut'
 import { FlameDied, TurnFlame } from './TroubleMore'
 import type { Cook } from './useCook'
+import { useMassWords } from '../setup/useMassWords'
 
 type Props = {
   run: Run
@@ -126,10 +127,11 @@ type ForgotItemProps = { item: MayStillGoIn; untilS: number | null; onForgot: ()
 
 /** What may still go in is a button; once its time is over only the way out stands there. */
 function ForgotItem({ item, untilS, onForgot }: ForgotItemProps) {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const name = (
     <Text size="step" weight="semi" stretch="narrow">
-      {t('troubles.forgotItem', { name: item.name, mass: formatMassG(item.massG) })}
+      {t('troubles.forgotItem', { name: item.name, mass: mass(item.massG) })}
     </Text>
   )
   if (item.untilStepId === null)

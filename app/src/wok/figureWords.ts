@@ -1,13 +1,15 @@
 import type { TempUnit } from 'core/measure/temperature'
 import type { Step } from 'core/wok/score'
-import { formatMassG, formatPercent, formatTemp } from '../words/format'
+import { formatPercent, formatTemp } from '../words/format'
 import { useWords } from '../words/i18n'
+import { useMassWords } from '../setup/useMassWords'
 
 /** From here on it is worth saying how near a thing is to burning. */
 const NEAR_BURNT = 0.2
 
 /** The figures of the model behind a step, as one line. */
 export function useFigureWords(readsIn: TempUnit): (step: Step) => string {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const temp = (tempC: number) => formatTemp({ tempC, tempF: null }, readsIn)
   return ({ figures = {} }) => {
@@ -22,7 +24,7 @@ export function useFigureWords(readsIn: TempUnit): (step: Step) => string {
           : t('figures.metal', { from: temp(metalC) }),
       dryS === undefined ? '' : t('figures.dry', { seconds: Math.round(dryS) }),
       coreC === undefined ? '' : t('figures.core', { core: temp(coreC) }),
-      oilG === undefined ? '' : t('figures.oil', { mass: formatMassG(oilG) }),
+      oilG === undefined ? '' : t('figures.oil', { mass: mass(oilG) }),
       burnFraction === undefined || burnFraction < NEAR_BURNT
         ? ''
         : t('figures.burn', { percent: formatPercent(burnFraction) }),

@@ -21,13 +21,6 @@ export function formatCount(count: number): string {
   return String(Math.round(count * 10) / 10)
 }
 
-/** A mass: 46 g, 7.5 g below ten, 1.04 kg from a kilogram up. */
-export function formatMassG(massG: number): string {
-  if (massG >= 1000) return `${(massG / 1000).toFixed(2)} kg`
-  if (massG >= 10) return `${Math.round(massG)} g`
-  return `${Math.round(massG * 10) / 10} g`
-}
-
 /** Seconds as a clock counts: 0:48, 12:05. Negative time runs on with a plus. */
 export function formatClock(seconds: number): string {
   const whole = Math.abs(Math.trunc(seconds))

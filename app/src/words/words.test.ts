@@ -8,15 +8,14 @@ import { ui } from '../ui/words.en'
 import { wok } from '../wok/words.en'
 import { ACTIONS, CAUTIONS, CUES, REASONS } from 'core/wok/score'
 import { PROBLEM_CODES } from 'contract/problem'
-import { capital, formatClock, formatCount, formatDay, formatLate, formatMassG, formatSpan, formatTime } from './format'
+import { capital, formatClock, formatCount, formatDay, formatLate, formatSpan, formatTime } from './format'
 import { pseudo, stretch } from './pseudo'
 
 test('counts are written as a kitchen writes them', () => {
   expect([0.25, 1 / 3, 2.5, 3, 1 + 2 / 3, 0.7].map(formatCount)).toEqual(['¼', '⅓', '2½', '3', '1⅔', '0.7'])
 })
 
-test('masses, clocks and lateness carry their unit and sign', () => {
-  expect([7.46, 46.4, 660, 1040].map(formatMassG)).toEqual(['7.5 g', '46 g', '660 g', '1.04 kg'])
+test('clocks and lateness carry their unit and sign', () => {
   expect([48, 0, 125.9, -3.2].map(formatClock)).toEqual(['0:48', '0:00', '2:05', '+0:03'])
   expect([8, -3, 70, 0.3].map(formatLate)).toEqual(['+8 s', '−3 s', '+1:10', '0 s'])
   expect([45, 600, 7300, 345_597].map(formatSpan)).toEqual(['45 s', '10 min', '2 h', '4 days'])

@@ -8,6 +8,7 @@ const ADDS: Readonly<Record<string, Readonly<Record<string, Row>>>> = {
   '0017_instruments.sql': { kitchen: { instruments: [] } },
   '0018_run_words.sql': {},
   '0019_taken_back.sql': { station_event: { undone_by: null } },
+  '0020_weighs_in.sql': { kitchen: { weighs_in: 'g' } },
 }
 
 /**

@@ -11,6 +11,7 @@ export const DEMO_KITCHEN = {
   currency: 'USD',
   ruleSet: 'us',
   readsIn: 'C',
+  weighsIn: 'g',
   isScottish: false,
   // The ferry runs all day and night, so that there is something to see whenever somebody looks.
   waves: {

@@ -83,9 +83,9 @@ test('order of the line', async () => {
 
 test('rule set, readings, the timetable of waves and instruments', async () => {
   const before = await read<Versioned & { instruments: string[] }>('/kitchen')
-  const { ruleSet, readsIn, isScottish, waves, instruments } = before
+  const { ruleSet, readsIn, weighsIn, isScottish, waves, instruments } = before
   await put('/kitchen/rule-set', { ruleSet })
-  await put('/kitchen/readings', { readsIn, isScottish })
+  await put('/kitchen/readings', { readsIn, weighsIn, isScottish })
   await put('/kitchen/waves', waves)
   for (const one of instruments) await put(`/kitchen/instruments/${one}`, { has: true })
   expect(await read('/kitchen')).toEqual(before)

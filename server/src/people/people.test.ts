@@ -173,7 +173,7 @@ describe('a device that is shut out', () => {
 describe('who changed what', () => {
   test('rule set, limits, prices, people and PINs, with before and after; as CSV too', async () => {
     await send(kitchen.app, 'PUT', '/kitchen/rule-set', { ruleSet: 'uk' })
-    await send(kitchen.app, 'PUT', '/kitchen/readings', { readsIn: 'F', isScottish: false })
+    await send(kitchen.app, 'PUT', '/kitchen/readings', { readsIn: 'F', weighsIn: 'g', isScottish: false })
     await send(kitchen.app, 'PUT', '/people/wen', { name: 'Wen', role: 'lead' })
     await send(kitchen.app, 'PUT', '/people/wen/pin', { pin: '2468' })
     const entries = await changes()

@@ -25,7 +25,7 @@ const putReadings = onlyFor('rules', {
   method: 'put',
   path: '/kitchen/readings',
   request: { body: jsonBody(PutReadings) },
-  responses: { 200: json(Kitchen, 'What thermometers speak and to what rice is reheated') },
+  responses: { 200: json(Kitchen, 'What thermometers and scales speak, and to what rice is reheated') },
 })
 
 const putWaves = onlyFor('arrange', {
@@ -70,8 +70,8 @@ export const kitchenRoutes = newRouter()
   .openapi(putReadings, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen
     const input = c.req.valid('json')
-    const { readsIn, isScottish } = await found(c.var.kitchen)
-    const [was, became] = [JSON.stringify({ readsIn, isScottish }), JSON.stringify(input)]
+    const { readsIn, weighsIn, isScottish } = await found(c.var.kitchen)
+    const [was, became] = [JSON.stringify({ readsIn, weighsIn, isScottish }), JSON.stringify(input)]
     await inTransaction(pool, async (connection) => {
       await saveReadings(connection, kitchenId, input)
       if (was !== became)

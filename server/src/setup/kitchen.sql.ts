@@ -1,4 +1,4 @@
-import { Kitchen, type Waves } from 'contract/kitchen'
+import { Kitchen, type PutReadings, type Waves } from 'contract/kitchen'
 import type { Instrument } from 'core/house/instruments'
 import type { RuleSet } from 'core/safety/limits'
 import { factorFor } from 'core/wok/learn/learn'
@@ -17,7 +17,7 @@ export async function currencyOf(db: Db, kitchenId: string): Promise<string> {
 export async function findKitchen(db: Db, kitchenId: string): Promise<Kitchen | null> {
   const [kitchens] = await db.execute<RowDataPacket[]>(
     `SELECT id, name, time_zone AS timeZone, locale, currency, rule_set AS ruleSet, reads_in AS readsIn,
-            is_scottish AS isScottish, tools, instruments, waves
+            weighs_in AS weighsIn, is_scottish AS isScottish, tools, instruments, waves
        FROM kitchen WHERE id = ?`,
     [kitchenId],
   )
@@ -95,10 +95,11 @@ export async function saveInstruments(
 export async function saveReadings(
   connection: PoolConnection,
   kitchenId: string,
-  { readsIn, isScottish }: Pick<Kitchen, 'readsIn' | 'isScottish'>,
+  { readsIn, weighsIn, isScottish }: PutReadings,
 ): Promise<void> {
-  await connection.execute('UPDATE kitchen SET reads_in = ?, is_scottish = ? WHERE id = ?', [
+  await connection.execute('UPDATE kitchen SET reads_in = ?, weighs_in = ?, is_scottish = ? WHERE id = ?', [
     readsIn,
+    weighsIn,
     isScottish,
     kitchenId,
   ])

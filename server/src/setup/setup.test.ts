@@ -23,10 +23,14 @@ test('the kitchen comes with its stations, its people and what it measures with'
 
 test('what thermometers show is changed and read back', async () => {
   const before = await read()
-  const changed = await put('readings', { readsIn: 'F', isScottish: true })
+  const changed = await put('readings', { readsIn: 'F', weighsIn: 'oz', isScottish: true })
   expect(changed.status).toBe(200)
-  expect(await read()).toMatchObject({ readsIn: 'F', isScottish: true, name: before.name })
-  await put('readings', { readsIn: before.readsIn, isScottish: before.isScottish })
+  expect(await read()).toMatchObject({ readsIn: 'F', weighsIn: 'oz', isScottish: true, name: before.name })
+  await put('readings', {
+    readsIn: before.readsIn,
+    weighsIn: before.weighsIn,
+    isScottish: before.isScottish,
+  })
 })
 
 test('another rule set holds from now on, and rice that is cooling keeps the old one as well', async () => {
@@ -58,7 +62,8 @@ test.each([
   ['rule-set', { ruleSet: 'mars' }],
   ['rule-set', {}],
   ['rule-set', { ruleSet: 'us', more: 1 }],
-  ['readings', { readsIn: 'K', isScottish: false }],
+  ['readings', { readsIn: 'K', weighsIn: 'g', isScottish: false }],
+  ['readings', { readsIn: 'C', weighsIn: 'kg', isScottish: false }],
   ['readings', { readsIn: 'C' }],
   ['readings', null],
 ])('%s with %j is refused with its field, and nothing changes', async (path, body) => {

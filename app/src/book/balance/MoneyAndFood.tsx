@@ -4,10 +4,11 @@ import type { Style } from 'core/book/balance/style'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
-import { formatMassG, formatMoney } from '../../words/format'
+import { formatMoney } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { Judged } from './judge'
 import { useRepair } from './useRepair'
+import { useMassWords } from '../../setup/useMassWords'
 
 const KJ_PER_KCAL = 4.184
 
@@ -91,13 +92,14 @@ export function RepairLine({
   style: Style
   onTake?: (changes: RepairChanges) => void
 }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const worked = useRepair(judged, style)
   const repair = valueOf(worked)
   if (worked.kind === 'working') return <Text tone="ash">{t('dish.repairWorking')}</Text>
   if (!repair) return isTooWet(judged) ? <Text weight="bold">{t('dish.tooWetDo')}</Text> : null
   const words = repair.changes
-    .map(({ name, fromG, toG }) => t('dish.repairStep', { name, from: formatMassG(fromG), to: formatMassG(toG) }))
+    .map(({ name, fromG, toG }) => t('dish.repairStep', { name, from: mass(fromG), to: mass(toG) }))
     .join(' · ')
   if (onTake) return <Button label={t('dish.repair')} detail={words} onPress={() => onTake(repair.changes)} />
   return (

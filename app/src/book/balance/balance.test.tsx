@@ -15,6 +15,9 @@ import { BalancePanel } from './BalancePanel'
 import type { Judged } from './judge'
 import { MoneyAndFood } from './MoneyAndFood'
 
+let mockWeighsIn = 'g'
+jest.mock('../../setup/useKitchen', () => ({ useKitchen: () => ({ data: { weighsIn: mockWeighsIn } }) }))
+
 beforeAll(() => startWords({ book }))
 
 const row = (id: string, more: Partial<Ingredient> = {}): Ingredient => ({
@@ -103,6 +106,15 @@ describe('a line in doubt', () => {
     expect(screen.getByText('That would weigh 4.06 g/mL; sugar weighs 0.845 (level).')).toBeTruthy()
     fireEvent.click(screen.getByRole('button', { name: '13 g, only 1 tbsp holds'.replace('13', '12') }))
     expect(onRepair).toHaveBeenCalledWith(expect.closeTo(12.49, 1))
+  })
+
+  test('on a scale of ounces the repair says ounces, and mends by the same mass', () => {
+    mockWeighsIn = 'oz'
+    const onRepair = jest.fn()
+    render(<LineFlags line={line} flags={flagsOf('1 tbsp sugar (60 g)')} onRepair={onRepair} />)
+    fireEvent.click(screen.getByRole('button', { name: '0.44 oz, only 1 tbsp holds' }))
+    expect(onRepair).toHaveBeenCalledWith(expect.closeTo(12.49, 1))
+    mockWeighsIn = 'g'
   })
 
   test('a wide range asks for the likelier one; an empty line is left in peace', () => {

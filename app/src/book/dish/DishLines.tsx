@@ -6,12 +6,13 @@ import { View } from 'react-native'
 import { useMeasureWords } from '../../ui/measureWords'
 import { Text } from '../../ui/Text'
 import { useIsWide } from '../../ui/useIsWide'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { CutDrawing } from './CutDrawing'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** What a batch takes: the ratio as a bar, grams, the kitchen's own measure, the cut beside a grain. */
 export function DishLines({ dish, portions, tools }: { dish: Dish; portions: number; tools: MeasureTools }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const isWide = useIsWide()
   const measureWords = useMeasureWords()
@@ -23,7 +24,7 @@ export function DishLines({ dish, portions, tools }: { dish: Dish; portions: num
           {t('dish.per100')}
         </Text>
         <Text size="small" tone="ash" className="w-[70px] text-right">
-          {t('dish.grams')}
+          {t('dish.weight')}
         </Text>
         <Text size="small" tone="ash" className="w-[118px]">
           {t('dish.byHand')}
@@ -58,7 +59,7 @@ export function DishLines({ dish, portions, tools }: { dish: Dish; portions: num
                   </Text>
                 </View>
                 <Text weight="bold" stretch="narrow" className="w-[70px] text-right">
-                  {formatMassG(amount.massG)}
+                  {mass(amount.massG)}
                 </Text>
                 <Text stretch="slim" size={isWide ? 'body' : 'small'} className="w-[118px]">
                   {measureWords(amount.measure) ?? t('dish.weigh')}

@@ -6,10 +6,11 @@ import Svg, { G } from 'react-native-svg'
 import { Channel, Score } from '../../score/Score'
 import { plannedSpans, scoreDrawing } from 'core/wok/drawing/scoreDrawing'
 import { useReadsIn } from '../../setup/useKitchen'
+import { useMassWords, type MassWords } from '../../setup/useMassWords'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
 import { plainBatch, useBatchScores } from '../../wok/useBatchScores'
-import { formatClock, formatMassG } from '../../words/format'
+import { formatClock } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { NotLikeThis } from './NotLikeThis'
 import { ScoreSteps } from './ScoreSteps'
@@ -23,6 +24,7 @@ const THREAD_PX = 30
 
 /** The score of a batch on a station of this kitchen, with its steps beside it and what speaks for them. */
 export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: number; kitchen: Kitchen }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const stations = useStationChoice(kitchen, dish)
   const { station } = stations
@@ -30,7 +32,7 @@ export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: n
   return (
     <View className="gap-2">
       <Text role="heading" aria-level={2} size="step" weight="bold">
-        {headingOf(worked?.kind === 'value' ? worked.value : null, t('score.scoreOf'))}
+        {headingOf(worked?.kind === 'value' ? worked.value : null, t('score.scoreOf'), mass)}
       </Text>
       <StationChoice {...stations} />
       {worked?.kind === 'working' && <Text tone="ash">{t('score.workingScore')}</Text>}
@@ -45,10 +47,8 @@ export function DishScore({ dish, portions, kitchen }: { dish: Dish; portions: n
   )
 }
 
-const headingOf = (answer: BatchScore | null, words: string): string =>
-  answer?.kind === 'score'
-    ? `${words}, ${formatClock(answer.score.totalS)}, ${formatMassG(answer.score.batchMassG)}`
-    : words
+const headingOf = (answer: BatchScore | null, words: string, mass: MassWords['mass']): string =>
+  answer?.kind === 'score' ? `${words}, ${formatClock(answer.score.totalS)}, ${mass(answer.score.batchMassG)}` : words
 
 function Answer({ dish, answer, stationName }: { dish: Dish; answer: BatchScore; stationName: string }) {
   const t = useWords('book')

@@ -4,13 +4,15 @@ import type { Change } from 'core/wok/sequence/repair'
 import type { Finding } from 'core/wok/sequence/sequenceBatch'
 import { Text } from '../../ui/Text'
 import { Notice } from '../../ui/Notice'
-import { formatMassG, formatTemp } from '../../words/format'
+import { formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { useMassWords } from '../../setup/useMassWords'
 
 type NotLikeThisProps = { dish: Dish; finding: Finding; stationName: string; readsIn: TempUnit }
 
 /** Why a batch cannot be cooked on a station, and the one smallest change that helps. */
 export function NotLikeThis({ dish, finding, stationName, readsIn }: NotLikeThisProps) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const nameOf = (id: string) => dish.components.find((one) => one.id === id)?.name ?? id
   const changeWords = (change: Change | null): string => {
@@ -24,7 +26,7 @@ export function NotLikeThis({ dish, finding, stationName, readsIn }: NotLikeThis
       case 'riceWarmer':
         return t('score.change.riceWarmer', { temp: formatTemp({ tempC: change.tempC, tempF: null }, readsIn) })
       case 'batches':
-        return t('score.change.batches', { count: change.count, mass: formatMassG(change.batchMassG) })
+        return t('score.change.batches', { count: change.count, mass: mass(change.batchMassG) })
       case 'openHeat':
       case 'addRice':
       case 'otherEgg':

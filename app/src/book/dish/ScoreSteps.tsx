@@ -3,13 +3,15 @@ import type { TempUnit } from 'core/measure/temperature'
 import type { Score } from 'core/wok/score'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
-import { formatClock, formatMassG } from '../../words/format'
+import { formatClock } from '../../words/format'
 import { useFigureWords } from '../../wok/figureWords'
 import { useStepWords } from '../../wok/stepWords'
 import { cutWords } from './cutWords'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** The steps of a score in words: when, what and how much, why, and the figures behind that. */
 export function ScoreSteps(props: { dish: Dish; score: Score; readsIn: TempUnit }) {
+  const { mass } = useMassWords()
   const { dish, score, readsIn } = props
   const stepWords = useStepWords(readsIn)
   const figuresOf = useFigureWords(readsIn)
@@ -28,7 +30,7 @@ export function ScoreSteps(props: { dish: Dish; score: Score; readsIn: TempUnit 
               {step.entries
                 .filter((entry) => entry.motion !== 'out')
                 .map((entry) =>
-                  [entry.name, formatMassG(entry.massG), entry.motion === 'in' ? cutOf(entry.componentId) : '']
+                  [entry.name, mass(entry.massG), entry.motion === 'in' ? cutOf(entry.componentId) : '']
                     .filter(Boolean)
                     .join(' '),
                 )

@@ -3,7 +3,7 @@ export const dishWords = {
   taste: 'Taste',
   card: 'Station card',
   per100: 'to 100 g rice',
-  grams: 'grams',
+  weight: 'weight',
   byHand: 'by hand',
   cut: 'cut, beside a grain',
   noCut: 'as it is',

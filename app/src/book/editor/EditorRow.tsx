@@ -10,7 +10,6 @@ import { useMeasureWords } from '../../ui/measureWords'
 import { Icon } from '../../ui/icons'
 import { SortableHandle, useSortableRow } from '../../ui/sortable'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { gramsText, type DraftLine } from '../draft/draft'
 import type { DraftStore } from '../draft/draftStore'
@@ -20,6 +19,7 @@ import { roleOf, type ReadLine } from '../draft/readLines'
 import { cutHintFor } from './cutHint'
 import { useLine } from '../draft/useHistory'
 import { writeQuantity } from 'core/measure/writeNumber'
+import { useMassWords } from '../../setup/useMassWords'
 
 type EditorRowProps = {
   /** The line as the page last saw it; the row follows what is typed in the store. */
@@ -130,6 +130,7 @@ function splitAmount(line: DraftLine, change: (changes: Partial<DraftLine>) => v
 }
 
 function Figures(props: EditorRowProps & { line: DraftLine; is: ReadLine }) {
+  const { mass } = useMassWords()
   const { line, is: read, riceG, tools, isWide } = props
   const t = useWords('book')
   const measureWords = useMeasureWords()
@@ -157,7 +158,7 @@ function Figures(props: EditorRowProps & { line: DraftLine; is: ReadLine }) {
   return (
     <View className={`flex-row items-baseline gap-2 ${isWide ? 'w-[220px]' : 'min-w-0 flex-1'}`}>
       <Text weight="bold" stretch="narrow" className="w-[62px] text-right">
-        {formatMassG(massG)}
+        {mass(massG)}
       </Text>
       <Text size="small" stretch="narrow" className="w-[88px]">
         {ratio}

@@ -7,6 +7,7 @@ import { holdS, type DraftHead } from '../draft/draft'
 import type { DraftStore } from '../draft/draftStore'
 import type { Edit } from '../draft/history'
 import { useHead } from '../draft/useHistory'
+import { MassField } from './MassField'
 
 type HeadProps = { store: DraftStore; edit: (edit: Edit) => void; currency: string }
 
@@ -31,12 +32,12 @@ export const HeadFields = memo(function HeadFields({ store, edit, currency }: He
           className="min-w-[150px] flex-1"
           onChange={(shortName) => change({ shortName })}
         />
-        <Field
-          label={t('editor.portion')}
-          value={head.portionRiceG === 0 ? '' : String(head.portionRiceG)}
-          inputMode="numeric"
+        <MassField
+          labelOf={(unit) => t('editor.portion', { unit })}
+          massG={head.portionRiceG}
+          mostG={2000}
           className="w-[110px]"
-          onChange={(text) => change({ portionRiceG: Math.min(2000, Math.max(0, Math.round(Number(text) || 0))) })}
+          onChange={(portionRiceG) => change({ portionRiceG })}
         />
         <Field
           label={t('editor.price')}

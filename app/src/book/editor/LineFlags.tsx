@@ -3,13 +3,13 @@ import { View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { DraftLine } from '../draft/draft'
+import { useMassWords } from '../../setup/useMassWords'
 
 const MAX_REPAIRS = 4
 
-const NOTHING = { n: '', g: '', unit: '', not: '', system: '' }
+const NOTHING = { n: '', unit: '', not: '', system: '' }
 const UNSAID = {
   name: '',
   unit: '',
@@ -26,17 +26,23 @@ const UNSAID = {
   sizes: '',
 }
 
+/** Doubts that hold one mass against another. */
+const isOfMasses = (code: Flag['code']) => code === 'two-volumes' || code === 'count-and-mass'
+
 /** A doubt about a line in a sentence. */
 export function useFlagWords(): (flag: Pick<Flag, 'code' | 'values'>) => string {
+  const { mass } = useMassWords()
   const t = useWords('book')
   return ({ code, values }) => {
     const isLikely = code === 'wide-range' && values['likely'] !== ''
-    return t(`editor.flags.${isLikely ? 'wide-range-likely' : code}`, { ...UNSAID, ...values })
+    const masses = isOfMasses(code) && { is: mass(Number(values['is'])), not: mass(Number(values['not'])) }
+    return t(`editor.flags.${isLikely ? 'wide-range-likely' : code}`, { ...UNSAID, ...values, ...masses })
   }
 }
 
 /** What is odd about a line, beside it, with the ways to mend it and what each gives. */
 export function LineFlags(props: { line: DraftLine; flags: readonly Flag[]; onRepair: (massG: number) => void }) {
+  const { mass } = useMassWords()
   const { line, flags, onRepair } = props
   const t = useWords('book')
   const flagWords = useFlagWords()
@@ -58,8 +64,12 @@ export function LineFlags(props: { line: DraftLine; flags: readonly Flag[]; onRe
                 <Button
                   key={repair.kind + repair.message}
                   size="body"
-                  label={formatMassG(repair.massG)}
-                  detail={t(`editor.repairs.${repair.kind}`, { ...NOTHING, ...repair.values })}
+                  label={mass(repair.massG)}
+                  detail={t(`editor.repairs.${repair.kind}`, {
+                    ...NOTHING,
+                    ...repair.values,
+                    mass: mass(Number(repair.values['g'])),
+                  })}
                   className="min-w-[150px] flex-1"
                   onPress={() => onRepair(repair.massG)}
                 />

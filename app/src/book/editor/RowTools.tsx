@@ -3,7 +3,6 @@ import { likeNames } from 'core/book/lookUp'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
 import { OneOf } from '../../ui/OneOf'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
@@ -13,6 +12,7 @@ import type { DraftLine } from '../draft/draft'
 import type { Edit } from '../draft/history'
 import { roleOf, type ReadLine } from '../draft/readLines'
 import { StandInSheet } from './sheets/StandInSheet'
+import { MassField } from './MassField'
 
 /** More about the open line: its source, role, how it grows, what can stand in, taking it out. */
 export function RowTools(props: {
@@ -94,8 +94,6 @@ function Guesses({ name, shelf, onTake }: { name: string; shelf: Shelf; onTake: 
   )
 }
 
-const grams = (text: string) => Math.max(0, Number(text.replace(',', '.')) || 0)
-
 /** What the line is in the dish, and how it grows with the batch. */
 function RoleAndScaling({ line, role, onChange }: { line: DraftLine; role: Role; onChange: Change }) {
   const t = useWords('book')
@@ -122,19 +120,17 @@ function RoleAndScaling({ line, role, onChange }: { line: DraftLine; role: Role;
         onChoose={(one) => onChange({ scaling: one })}
       />
       {line.scaling === 'film' && (
-        <Field
-          label={t('editor.filmG')}
-          value={String(line.filmG)}
-          inputMode="decimal"
-          onChange={(text) => onChange({ filmG: grams(text) })}
+        <MassField
+          labelOf={(unit) => t('editor.filmG', { unit })}
+          massG={line.filmG}
+          onChange={(filmG) => onChange({ filmG })}
         />
       )}
       {line.scaling === 'capped' && (
-        <Field
-          label={t('editor.capG')}
-          value={String(line.capG)}
-          inputMode="decimal"
-          onChange={(text) => onChange({ capG: grams(text) })}
+        <MassField
+          labelOf={(unit) => t('editor.capG', { unit })}
+          massG={line.capG}
+          onChange={(capG) => onChange({ capG })}
         />
       )}
     </>

@@ -4,10 +4,10 @@ import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import { newId } from '../../device/ids'
 import { useKitchen } from '../../setup/useKitchen'
+import { useMassWords } from '../../setup/useMassWords'
 import { Button } from '../../ui/Button'
 import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { blankDraft, gramsText } from '../draft/draft'
 import { useFlagWords } from '../editor/LineFlags'
@@ -26,6 +26,7 @@ export function RecipeReviews({ recipes, system }: { recipes: readonly RecipeRev
 }
 
 function Review({ recipe, system }: { recipe: RecipeReview; system: MeasureSystem }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const router = useRouter()
   const flagWords = useFlagWords()
@@ -64,7 +65,7 @@ function Review({ recipe, system }: { recipe: RecipeReview; system: MeasureSyste
                   {line.text}
                 </Text>
                 <Text weight="bold" stretch="narrow">
-                  {line.massG === null ? '' : formatMassG(line.massG)}
+                  {line.massG === null ? '' : mass(line.massG)}
                 </Text>
               </View>
               {line.flags.map((flag) => (

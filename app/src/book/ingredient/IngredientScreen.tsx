@@ -19,6 +19,7 @@ import { FiguresForm, MAX_SOURCE } from './FiguresForm'
 import { PriceList } from './PriceList'
 import { bodyOf, useSaveIngredient } from './useSaveIngredient'
 import { WeighOnce } from './WeighOnce'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** One row of the table: what it holds and where that comes from, densities, allergens, prices. */
 export function IngredientScreen({ id }: { id: string }) {
@@ -42,6 +43,7 @@ export function IngredientScreen({ id }: { id: string }) {
 }
 
 function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const day = useToday()
   const dishes = useDishes().data?.dishes ?? []
@@ -88,7 +90,7 @@ function Page({ row, kitchen }: { row: KitchenIngredient; kitchen: Kitchen }) {
         </Text>
         <Text>
           {row.countSizes.length > 0
-            ? row.countSizes.map((one) => `${one.size} ${one.massG} g`).join(' · ')
+            ? row.countSizes.map((one) => `${one.size} ${mass(one.massG)}`).join(' · ')
             : t('ingredient.noSizes')}
         </Text>
         <WeighOnce

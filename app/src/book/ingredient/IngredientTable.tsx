@@ -9,13 +9,15 @@ import { formatMoney } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useToday } from '../useToday'
 import { PriceCell } from './PriceCell'
+import { bulkUnitG, bulkUnitOf } from 'core/measure/scaleUnit'
+import { useMassWords } from '../../setup/useMassWords'
 
 const ROW_PX = 50
-const G_PER_KG = 1000
 const SALT_PER_SODIUM = 2.5
 
 /** The ingredient table on a wide screen: sorted, found, its prices edited in place. */
 export function IngredientTable({ rows, currency }: { rows: readonly KitchenIngredient[]; currency: string }) {
+  const { weighsIn } = useMassWords()
   const t = useWords('book')
   const name = useWords('ui')
   const router = useRouter()
@@ -23,7 +25,7 @@ export function IngredientTable({ rows, currency }: { rows: readonly KitchenIngr
   const columns = useMemo((): DataColumn<KitchenIngredient>[] => {
     const perKg = (row: KitchenIngredient) => {
       const price = priceOn(row.prices, day)
-      return price && (price.priceMinor / price.packG / row.ediblePortion) * G_PER_KG
+      return price && (price.priceMinor / price.packG / row.ediblePortion) * bulkUnitG(weighsIn)
     }
     const grams = (
       id: string,
@@ -60,7 +62,7 @@ export function IngredientTable({ rows, currency }: { rows: readonly KitchenIngr
       },
       {
         id: 'perKg',
-        title: t('ingredient.columns.perKg'),
+        title: t('ingredient.columns.perKg', { unit: bulkUnitOf(weighsIn) }),
         value: perKg,
         cell: (row) => {
           const minor = perKg(row)
@@ -91,7 +93,7 @@ export function IngredientTable({ rows, currency }: { rows: readonly KitchenIngr
       grams('salt', t('ingredient.columns.salt'), (row) => (row.sodiumMg * SALT_PER_SODIUM) / 1000),
       { id: 'source', title: t('ingredient.columns.source'), value: (row) => row.source, widthPx: 200, isExtra: true },
     ]
-  }, [t, name, day, currency])
+  }, [t, name, day, currency, weighsIn])
   return (
     <DataTable
       label={t('parts.ingredients')}

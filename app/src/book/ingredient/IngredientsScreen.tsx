@@ -5,6 +5,7 @@ import { useRouter } from 'expo-router'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Pressable, View } from 'react-native'
 import { useKitchen } from '../../setup/useKitchen'
+import { useMassWords } from '../../setup/useMassWords'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Empty, Loading, Problem } from '../../ui/states'
@@ -17,6 +18,7 @@ import { useIngredients } from '../useShelf'
 import { useToday } from '../useToday'
 import { AddIngredient } from './AddIngredient'
 import { IngredientTable } from './IngredientTable'
+import { bulkUnitG, bulkUnitOf } from 'core/measure/scaleUnit'
 
 const MAX_SHOWN = 60
 
@@ -72,16 +74,15 @@ export function IngredientsScreen() {
   )
 }
 
-const G_PER_KG = 1000
-
 function IngredientRow({ row }: { row: KitchenIngredient }) {
+  const { weighsIn } = useMassWords()
   const t = useWords('book')
   const name = useWords('ui')
   const router = useRouter()
   const day = useToday()
   const currency = useKitchen().data?.currency ?? 'USD'
   const price = priceOn(row.prices, day)
-  const perKg = price && (price.priceMinor / price.packG / row.ediblePortion) * G_PER_KG
+  const perKg = price && (price.priceMinor / price.packG / row.ediblePortion) * bulkUnitG(weighsIn)
   return (
     <View role="listitem">
       <Pressable
@@ -94,7 +95,9 @@ function IngredientRow({ row }: { row: KitchenIngredient }) {
             {row.name}
           </Text>
           <Text stretch="narrow">
-            {perKg === null ? t('ingredient.noPrice') : t('ingredient.perKg', { price: formatMoney(perKg, currency) })}
+            {perKg === null
+              ? t('ingredient.noPrice')
+              : t('ingredient.perKg', { price: formatMoney(perKg, currency), unit: bulkUnitOf(weighsIn) })}
           </Text>
         </View>
         <Text size="small" tone="ash" stretch="slim">

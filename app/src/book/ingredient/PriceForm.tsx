@@ -5,8 +5,11 @@ import { z } from 'zod'
 import { Button } from '../../ui/Button'
 import { FormField } from '../../ui/form/FormField'
 import { typedNumber, typedWords } from '../../ui/form/typed'
+import { typedGrams } from '../../ui/form/typedUnit'
 import { useValidForm } from '../../ui/form/useValidForm'
 import { useWords } from '../../words/i18n'
+import { fineUnitG } from 'core/measure/scaleUnit'
+import { useMassWords } from '../../setup/useMassWords'
 
 const MAX_PACK_G = 1_000_000
 
@@ -20,10 +23,15 @@ export function PriceForm(props: {
 }) {
   const { row, currency, day, isBusy, onSave } = props
   const t = useWords('book')
+  const { weighsIn } = useMassWords()
+  const unit = typedGrams(weighsIn)
   const last = row.prices[0]
   const schema = z.object({
     packName: typedWords(t('ingredient.packFault')),
-    packG: typedNumber(t('ingredient.packGFault'), { most: MAX_PACK_G, isAbove: true }),
+    packG: typedNumber(t('ingredient.packGFault', { unit: weighsIn }), {
+      most: MAX_PACK_G / fineUnitG(weighsIn),
+      isAbove: true,
+    }),
     price: z.string().transform((text, context) => {
       const read = readMoney(text, currency)
       if ('minor' in read && read.minor !== null) return read.minor
@@ -36,11 +44,11 @@ export function PriceForm(props: {
   })
   const form = useValidForm(schema, {
     packName: last?.packName ?? '',
-    packG: last ? String(last.packG) : '',
+    packG: unit.show(last?.packG),
     price: '',
   })
   const save = form.handleSubmit(({ packName, packG, price }) => {
-    onSave({ fromDay: day, packName, packG, priceMinor: price })
+    onSave({ fromDay: day, packName, packG: unit.read(packG, last?.packG), priceMinor: price })
     form.reset({ packName, packG: String(packG), price: '' })
   })
   return (
@@ -56,7 +64,7 @@ export function PriceForm(props: {
         <FormField
           control={form.control}
           name="packG"
-          label={t('ingredient.packG')}
+          label={t('ingredient.packG', { unit: weighsIn })}
           inputMode="decimal"
           className="w-[130px]"
         />

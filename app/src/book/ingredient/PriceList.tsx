@@ -1,10 +1,11 @@
 import type { KitchenIngredient, Price } from 'contract/ingredient'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
-import { formatMassG, formatMoney } from '../../words/format'
+import { formatMoney } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { PriceForm } from './PriceForm'
 import { Heading } from '../BookParts'
+import { useMassWords } from '../../setup/useMassWords'
 
 const SHOWN = 6
 
@@ -16,6 +17,7 @@ export function PriceList(props: {
   isBusy: boolean
   onSave: (price: Price) => void
 }) {
+  const { mass } = useMassWords()
   const { row, currency } = props
   const t = useWords('book')
   return (
@@ -28,7 +30,7 @@ export function PriceList(props: {
             {t('ingredient.priceLine', {
               price: formatMoney(one.priceMinor, currency),
               pack: one.packName,
-              mass: formatMassG(one.packG),
+              mass: mass(one.packG),
               day: one.fromDay,
             })}
           </Text>

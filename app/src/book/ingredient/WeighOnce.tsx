@@ -10,8 +10,10 @@ import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { FormField } from '../../ui/form/FormField'
 import { typedNumber } from '../../ui/form/typed'
+import { typedGrams } from '../../ui/form/typedUnit'
 import { useValidForm } from '../../ui/form/useValidForm'
 import { Text } from '../../ui/Text'
+import { useMassWords } from '../../setup/useMassWords'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
 
@@ -26,23 +28,24 @@ export function WeighOnce(props: {
 }) {
   const { row, tools, isBusy, onSave } = props
   const t = useWords('book')
+  const { mass, weighsIn } = useMassWords()
   const [measure, setMeasure] = useState<(typeof MEASURES)[number]>('cup')
   const schema = z.object({
     count: typedNumber(t('ingredient.countFault'), { isAbove: true }),
     name: z.string().trim().max(40),
-    massG: typedNumber(t('ingredient.weighFault'), { isAbove: true }),
+    massG: typedNumber(t('ingredient.weighFault', { unit: weighsIn }), { isAbove: true }),
   })
   const form = useValidForm(schema, { count: '1', name: '', massG: '' })
   const typed = schema.safeParse(useWatch({ control: form.control })).data
   const isPieces = measure === 'each'
   const unitML = isPieces ? null : volumeUnitML(measure, tools.system)
-  const each = typed ? typed.massG / typed.count : Number.NaN
+  const each = typed ? typedGrams(weighsIn).read(typed.massG) / typed.count : Number.NaN
   const value = unitML === null ? each : each / unitML
   const isSaid = Number.isFinite(value) && value > 0
   const known = row.densities.find((one) => one.form === typed?.name) ?? row.densities[0]
   const isFar = !isPieces && known && Math.abs(value / known.gPerML - 1) > DENSITY_DOUBT_FRACTION
   const words = isPieces
-    ? t('ingredient.weighEach', { g: each.toPrecision(3) })
+    ? t('ingredient.weighEach', { mass: mass(each) })
     : t('ingredient.weighResult', { g: value.toPrecision(3) })
   const save = form.handleSubmit(({ name: called }) => {
     const name = called || (isPieces ? 'each' : 'level')
@@ -92,7 +95,7 @@ export function WeighOnce(props: {
         <FormField
           control={form.control}
           name="massG"
-          label={t('ingredient.weighGrams')}
+          label={t('ingredient.weighGrams', { unit: weighsIn })}
           inputMode="decimal"
           className="w-[150px]"
         />

@@ -6,13 +6,13 @@ import { Pressable, View } from 'react-native'
 import { Button } from '../../ui/Button'
 import { Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { BookPage } from '../BookParts'
 import { useDishes } from '../useDishes'
 import { useIsWide } from '../../ui/useIsWide'
 import { useRecipes } from '../useShelf'
 import { RecipeSide } from './RecipeSide'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** Everything made ahead: one batch, how long it keeps, and where it goes. */
 export function MadeAheadScreen() {
@@ -56,6 +56,7 @@ export function MadeAheadScreen() {
 const DAY_H = 24
 
 function RecipeRow(props: { recipe: Recipe; uses: string[]; isChosen: boolean; onOpen: () => void }) {
+  const { mass } = useMassWords()
   const { recipe, uses, isChosen, onOpen } = props
   const t = useWords('book')
   const { shelfLifeH } = recipe
@@ -74,7 +75,7 @@ function RecipeRow(props: { recipe: Recipe; uses: string[]; isChosen: boolean; o
             {recipe.name}
           </Text>
           <Text weight="bold" stretch="narrow">
-            {formatMassG(recipeYieldG(recipe))}
+            {mass(recipeYieldG(recipe))}
           </Text>
         </View>
         <Text size="small" tone="ash" stretch="slim">

@@ -3,19 +3,20 @@ import type { Ingredient } from 'core/book/ingredient'
 import { recipeYieldG } from 'core/book/recipe/explode'
 import { panFor } from 'core/measure/gastronorm'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { useMassWords } from '../../setup/useMassWords'
 
 const KJ_PER_KCAL = 4.184
 
 /** What a batch comes to: how much, in which pan, and of 100 g what it holds. */
 export function RecipeFacts({ recipe, holds }: { recipe: Recipe; holds: Ingredient | null }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const name = useWords('ui')
   const gPerML = holds?.densities[0]?.gPerML
   const pan = gPerML === undefined ? null : panFor(recipeYieldG(recipe) / gPerML)
   const batch = [
-    t('editor.recipe.batch', { mass: formatMassG(recipeYieldG(recipe)) }),
+    t('editor.recipe.batch', { mass: mass(recipeYieldG(recipe)) }),
     ...(pan ? [t('editor.recipe.pan', { size: pan.size, depth: pan.depthMm })] : []),
   ]
   const allergens = (list: Ingredient['allergens']) => list.map((one) => name(`allergens.${one}`)).join(', ')

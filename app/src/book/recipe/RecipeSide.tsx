@@ -5,14 +5,15 @@ import { Pressable, ScrollView, View } from 'react-native'
 import { download } from '../../device/download'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
 import { useDishes } from '../useDishes'
 import { useRecipes } from '../useShelf'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** Something made ahead beside the list: what goes into a batch, and what uses it. */
 export function RecipeSide({ recipe }: { recipe: Recipe }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const router = useRouter()
   const dishes = useDishes().data?.dishes ?? []
@@ -25,7 +26,7 @@ export function RecipeSide({ recipe }: { recipe: Recipe }) {
           id: `dish ${dish.id} ${one.id}`,
           href: `/book/${dish.id}` as const,
           name: dish.name,
-          massG: t('portion', { mass: formatMassG((one.ratioG * dish.portionRiceG) / 100) }),
+          massG: t('portion', { mass: mass((one.ratioG * dish.portionRiceG) / 100) }),
         })),
     ),
     ...recipes.flatMap((other) =>
@@ -35,7 +36,7 @@ export function RecipeSide({ recipe }: { recipe: Recipe }) {
           id: `recipe ${other.id} ${line.id}`,
           href: `/book/made-ahead/${other.id}` as const,
           name: other.name,
-          massG: formatMassG(line.massG),
+          massG: mass(line.massG),
         })),
     ),
   ]
@@ -47,7 +48,7 @@ export function RecipeSide({ recipe }: { recipe: Recipe }) {
             {recipe.name}
           </Text>
           <Text size="title" weight="bold" stretch="narrow">
-            {formatMassG(recipeYieldG(recipe))}
+            {mass(recipeYieldG(recipe))}
           </Text>
         </View>
         <View className="flex-row gap-2">
@@ -70,7 +71,7 @@ export function RecipeSide({ recipe }: { recipe: Recipe }) {
             <View key={line.id} role="listitem" className="flex-row justify-between gap-3 border-b border-edge py-1.5">
               <Text className="min-w-0 flex-1">{line.name}</Text>
               <Text weight="bold" stretch="narrow">
-                {formatMassG(line.massG)}
+                {mass(line.massG)}
               </Text>
             </View>
           ))}

@@ -3,15 +3,17 @@ import type { MeasureTools } from 'core/measure/practical'
 import { View } from 'react-native'
 import { useMeasureWords } from '../../ui/measureWords'
 import { Text } from '../../ui/Text'
-import { formatMassG, formatPercent } from '../../words/format'
+import { formatPercent } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { Shelf } from '../useShelf'
 import { measureOf } from './tasting'
+import { useMassWords } from '../../setup/useMassWords'
 
 type Props = { correction: Correction; shelf: Shelf; tools: MeasureTools }
 
 /** The answer in figures that are read at arm's length, and why not the obvious one. */
 export function Answer({ correction, shelf, tools }: Props) {
+  const { mass } = useMassWords()
   const t = useWords('wok')
   const measureWords = useMeasureWords()
   const { after } = correction
@@ -29,7 +31,7 @@ export function Answer({ correction, shelf, tools }: Props) {
       {correction.additions.map((one) => (
         <View key={one.id} className="flex-row flex-wrap items-baseline gap-x-3">
           <Text size="figure" weight="bold" stretch="narrow">
-            {formatMassG(one.massG)}
+            {mass(one.massG)}
           </Text>
           <Text size="lead" weight="bold" stretch="slim" className="min-w-32 flex-1">
             {one.name}
@@ -47,7 +49,7 @@ export function Answer({ correction, shelf, tools }: Props) {
       {rejected && (
         <Text>
           {t('taste.instead', {
-            mass: formatMassG(rejected.addition.massG),
+            mass: mass(rejected.addition.massG),
             name: rejected.addition.name,
             why: t(`taste.why.${rejected.why}`),
           })}

@@ -6,6 +6,7 @@ import type { Style } from 'core/book/balance/style'
 import { useMemo, useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useKitchen } from '../../setup/useKitchen'
+import { useMassWords } from '../../setup/useMassWords'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Dial } from '../../ui/Dial'
@@ -13,7 +14,6 @@ import { Frame } from '../../ui/Frame'
 import { Empty, Loading, Problem } from '../../ui/states'
 import { PageHeading } from '../../ui/PageHeading'
 import { toast } from '../../ui/Toast'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../BookParts'
 import { useDishes } from '../useDishes'
@@ -48,6 +48,7 @@ export function TasteScreen({ id }: { id: string }) {
 }
 
 function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; shelf: Shelf; style: Style }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const line = useWords('line')
   const day = useToday()
@@ -63,7 +64,7 @@ function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; s
   const note = (isAdded: boolean) => {
     const added = isAdded && correction.kind === 'add' ? correction.additions : []
     noteTasting({ dish, verdict, strength, added, runId: null })
-    const what = added.map((one) => t('taste.addItem', { mass: formatMassG(one.massG), name: one.name })).join(', ')
+    const what = added.map((one) => t('taste.addItem', { mass: mass(one.massG), name: one.name })).join(', ')
     const said = t(`taste.verdicts.${verdict}`)
     toast(added.length > 0 ? t('taste.addedToast', { verdict: said, what }) : t('taste.notedToast', { verdict: said }))
   }
@@ -92,7 +93,7 @@ function Page({ dish, kitchen, shelf, style }: { dish: Dish; kitchen: Kitchen; s
             value={portions}
             least={1}
             most={cap}
-            unit={t('taste.portions', { count: portions, mass: formatMassG(massG) }).replace(/^\d+ /, '')}
+            unit={t('taste.portions', { count: portions, mass: mass(massG) }).replace(/^\d+ /, '')}
             lessLabel={line('add.less')}
             moreLabel={line('add.more')}
             onChange={setPortions}

@@ -1,7 +1,8 @@
 import { View } from 'react-native'
 import { useReadsIn } from '../../setup/useKitchen'
+import { useMassWords } from '../../setup/useMassWords'
 import { Text } from '../../ui/Text'
-import { formatClock, formatMassG, formatPercent, formatTemp } from '../../words/format'
+import { formatClock, formatPercent, formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { WhatIf } from './useWhatIf'
 
@@ -10,10 +11,10 @@ const SAME_S = 2
 
 /** The answer in a sentence: at once as an estimate, then in full, and against today. */
 export function Answer({ whatIf, portionRiceG }: { whatIf: WhatIf; portionRiceG: number }) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const readsIn = useReadsIn()
   const { wondered, quick, full, todayScore } = whatIf
-  const mass = formatMassG(wondered.portions * portionRiceG)
   const worked = full.isBehind ? null : full.value
   const score = worked?.result.kind === 'score' ? worked.result.score : null
   const totalS = score?.totalS ?? (quick ? quick.preheatS + quick.totalS : null)
@@ -32,7 +33,7 @@ export function Answer({ whatIf, portionRiceG }: { whatIf: WhatIf; portionRiceG:
         {quick === null
           ? t(full.hasFailed ? 'whatIf.failed' : 'whatIf.working')
           : t(`whatIf.answer.${quick.outcome}`, {
-              mass,
+              mass: mass(wondered.portions * portionRiceG),
               low,
               time: totalS === null ? '' : formatClock(totalS),
               riceS: Math.round(quick.riceS ?? 0),

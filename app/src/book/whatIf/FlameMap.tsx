@@ -6,10 +6,11 @@ import { scaleLinear, scaleLog } from 'd3-scale'
 import { useEffect, useEffectEvent, useRef } from 'react'
 import { View } from 'react-native'
 import Svg, { Circle, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Cell, Region } from './FlameMapCells'
 import { MOST_PORTIONS, POWER_KW } from './useWhatIf'
+import { useMassWords } from '../../setup/useMassWords'
+import { bulkUnitG, bulkUnitOf } from 'core/measure/scaleUnit'
 
 const LEFT_PX = 74
 const BOTTOM_PX = 34
@@ -40,15 +41,18 @@ const withinMap = (portions: number, powerKw: number) => ({
 
 /** Which batches fry on which flame, with this kitchen's stations; a finger or the arrow keys move the batch that is looked at. */
 export function FlameMap(props: Props) {
+  const { mass, weighsIn } = useMassWords()
   const { cells, kitchen, stationKind, portionRiceG, today, wondered, outcome, widthPx, heightPx, onMove } = props
   const t = useWords('book')
   const place = useRef<View>(null)
-  const x = scaleLinear([0, (MOST_PORTIONS * portionRiceG) / 1000], [LEFT_PX, widthPx - 6])
+  const mostG = MOST_PORTIONS * portionRiceG
+  const x = scaleLinear([0, mostG], [LEFT_PX, widthPx - 6])
+  const xInUnit = scaleLinear([0, mostG / bulkUnitG(weighsIn)], x.range())
   const y = scaleLog([POWER_KW.least, POWER_KW.most], [heightPx - BOTTOM_PX, 8])
-  const riceKg = (portions: number) => (portions * portionRiceG) / 1000
+  const riceG = (portions: number) => portions * portionRiceG
   const move = (portions: number, powerKw: number) => onMove(withinMap(portions, powerKw))
   const moveTo = useEffectEvent((px: number, py: number) =>
-    onMove(withinMap((x.invert(px) * 1000) / portionRiceG, y.invert(Math.min(heightPx - BOTTOM_PX, Math.max(8, py))))),
+    onMove(withinMap(x.invert(px) / portionRiceG, y.invert(Math.min(heightPx - BOTTOM_PX, Math.max(8, py))))),
   )
   useEffect(() => {
     const element = place.current as unknown as HTMLElement | null
@@ -80,7 +84,7 @@ export function FlameMap(props: Props) {
   }
   const columns = [...new Set(cells.map(({ riceG }) => riceG))]
   const rows = [...new Set(cells.map(({ powerW }) => powerW))]
-  const halfPx = columns.length > 1 ? (x(columns[1]! / 1000) - x(columns[0]! / 1000)) / 2 : 0
+  const halfPx = columns.length > 1 ? (x(columns[1]!) - x(columns[0]!)) / 2 : 0
   const tallPx = rows.length > 1 ? Math.abs(y(rows[1]! / 1000) - y(rows[0]! / 1000)) / 2 : 0
   const stations = kitchen.stations.filter(({ kind }) => kind === stationKind)
   return (
@@ -89,7 +93,7 @@ export function FlameMap(props: Props) {
       role="slider"
       tabIndex={0}
       aria-label={t('whatIf.map.name', {
-        mass: formatMassG(wondered.portions * portionRiceG),
+        mass: mass(wondered.portions * portionRiceG),
         kw,
         outcome: outcome ? t(`whatIf.map.outcomes.${outcome}`) : t('whatIf.working'),
       })}
@@ -124,7 +128,7 @@ export function FlameMap(props: Props) {
           <Cell
             key={`${cell.riceG} ${cell.powerW}`}
             cell={cell}
-            x={x(cell.riceG / 1000) - halfPx}
+            x={x(cell.riceG) - halfPx}
             y={Math.max(8, y(cell.powerW / 1000) - tallPx)}
             width={2 * halfPx + 0.6}
             height={
@@ -168,33 +172,26 @@ export function FlameMap(props: Props) {
             </G>
           )
         })}
-        {x.ticks(6).map((tick) => (
-          <Axis key={tick} x={x(tick)} y={heightPx - BOTTOM_PX + 15} anchor="middle">
+        {xInUnit.ticks(6).map((tick) => (
+          <Axis key={tick} x={xInUnit(tick)} y={heightPx - BOTTOM_PX + 15} anchor="middle">
             {String(tick)}
           </Axis>
         ))}
         <Axis x={widthPx - 6} y={heightPx - 4} anchor="end">
-          {t('whatIf.map.x')}
+          {t('whatIf.map.x', { unit: bulkUnitOf(weighsIn) })}
         </Axis>
         <Axis x={2} y={heightPx - 4} anchor="start">
           {t('whatIf.map.y')}
         </Axis>
         <Circle
-          cx={x(riceKg(today.portions))}
+          cx={x(riceG(today.portions))}
           cy={y(today.powerW / 1000)}
           r={7}
           fill={CHANNEL}
           stroke={IN_CHANNEL}
           strokeWidth={2.5}
         />
-        <Circle
-          cx={x(riceKg(wondered.portions))}
-          cy={y(kw)}
-          r={11}
-          fill={IN_CHANNEL}
-          stroke={CHANNEL}
-          strokeWidth={4}
-        />
+        <Circle cx={x(riceG(wondered.portions))} cy={y(kw)} r={11} fill={IN_CHANNEL} stroke={CHANNEL} strokeWidth={4} />
       </Svg>
     </View>
   )

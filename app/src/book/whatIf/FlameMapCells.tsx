@@ -27,7 +27,7 @@ const FILL: Readonly<Record<Outcome, (riceS: number) => string>> = {
 
 type RegionProps = {
   cells: readonly BatchFlameCell[]
-  x: (kg: number) => number
+  x: (riceG: number) => number
   y: (kw: number) => number
   words: string
 }
@@ -37,7 +37,7 @@ export function Region({ cells, x, y, words }: RegionProps) {
   const mid = (some: number[]) => some.sort((a, b) => a - b)[Math.floor(some.length / 2)]!
   const row = mid(cells.map(({ powerW }) => powerW))
   const inRow = cells.filter(({ powerW }) => powerW === row).map(({ riceG }) => riceG)
-  const atX = x((Math.min(...inRow) + Math.max(...inRow)) / 2000)
+  const atX = x((Math.min(...inRow) + Math.max(...inRow)) / 2)
   const atY = y(row / 1000)
   const wide = words.length * 8.5 + 14
   return (

@@ -35,7 +35,7 @@ export const whatIfWords = {
   },
   map: {
     name: 'Batch against flame. Arrow keys move the batch and the flame. Now {{mass}} of rice on {{kw}} kW: {{outcome}}.',
-    x: 'rice in one batch, kg',
+    x: 'rice in one batch, {{unit}}',
     y: 'flame, kW',
     outcomes: { fries: 'fries', slow: 'too slow', steams: 'steams', full: 'over the rim' },
     key: 'The lighter, the sooner the rice is done: under 60 s, 120 s, 180 s.',

@@ -5,8 +5,9 @@ import { Pressable, View } from 'react-native'
 import { openSound } from '../../device/signal'
 import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
-import { capital, formatMassG } from '../../words/format'
+import { capital } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { useMassWords, type MassWords } from '../../setup/useMassWords'
 
 type Props = {
   row: StockRow
@@ -17,6 +18,7 @@ type Props = {
 
 /** One line of the walk: the knuckle says "as expected", a tap on the name opens the number. */
 export const CountRow = memo(function CountRow({ row, isCounted, onRight, onOpen }: Props) {
+  const words = useMassWords()
   const t = useWords('mise')
   const thereG = Math.round(stockG(row) * 10) / 10
   const name = `${capital(row.name)} ${row.form}`.trim()
@@ -35,7 +37,7 @@ export const CountRow = memo(function CountRow({ row, isCounted, onRight, onOpen
           </Text>
         </View>
         <Text tone="ash" stretch="slim">
-          {detailOf(row, t)}
+          {detailOf(row, t, words)}
         </Text>
       </Pressable>
       <AsExpected row={row} name={name} massG={thereG} isCounted={isCounted} onRight={onRight} />
@@ -52,12 +54,13 @@ const UNSAID_MS = 600
  * follows (the finger slid off), the mark goes again.
  */
 function AsExpected({ row, name, massG, isCounted, onRight }: Mark) {
+  const words = useMassWords()
   const t = useWords('mise')
   const [marked, setMarked] = useState<StockRow | null>(null)
   const isDown = useRef(false)
   const unsaid = useRef<ReturnType<typeof setTimeout> | null>(null)
   const isMarked = isCounted || marked === row
-  const mass = formatMassG(massG)
+  const mass = words.mass(massG)
   const show = () => {
     if (!isDown.current) return
     isDown.current = false
@@ -99,7 +102,7 @@ function AsExpected({ row, name, massG, isCounted, onRight }: Mark) {
   )
 }
 
-function detailOf(row: StockRow, t: ReturnType<typeof useWords<'mise'>>): string {
+function detailOf(row: StockRow, t: ReturnType<typeof useWords<'mise'>>, { mass }: MassWords): string {
   const { lastCount } = row
   if (lastCount === null || lastCount.expectedG === null) {
     const first = row.lots[0]
@@ -107,10 +110,10 @@ function detailOf(row: StockRow, t: ReturnType<typeof useWords<'mise'>>): string
       ? first.name
       : stockG(row) < 0.5
         ? t('count.expectedNone')
-        : t('count.expected', { mass: formatMassG(stockG(row)) })
+        : t('count.expected', { mass: mass(stockG(row)) })
   }
   const gapG = lastCount.massG - lastCount.expectedG
-  if (Math.abs(gapG) < 1) return t('count.found', { mass: formatMassG(lastCount.massG) })
-  const gap = t(gapG < 0 ? 'count.gapLess' : 'count.gapMore', { mass: formatMassG(Math.abs(gapG)) })
-  return `${t('count.found', { mass: formatMassG(lastCount.massG) })}, ${gap}`
+  if (Math.abs(gapG) < 1) return t('count.found', { mass: mass(lastCount.massG) })
+  const gap = t(gapG < 0 ? 'count.gapLess' : 'count.gapMore', { mass: mass(Math.abs(gapG)) })
+  return `${t('count.found', { mass: mass(lastCount.massG) })}, ${gap}`
 }

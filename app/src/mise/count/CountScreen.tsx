@@ -5,6 +5,7 @@ import { View } from 'react-native'
 import { download } from '../../device/download'
 import { useNowMs } from '../../device/clock'
 import { useKitchen } from '../../setup/useKitchen'
+import { useMassWords } from '../../setup/useMassWords'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
@@ -15,7 +16,7 @@ import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
 import { VirtualList } from '../../ui/VirtualList'
-import { capital, formatMassG } from '../../words/format'
+import { capital } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading, Parts } from '../MisePage'
 import { sayOfMise, undoMise, useMiseHouse, useStock } from '../useMise'
@@ -38,6 +39,7 @@ const linesOf = (groups: ReturnType<typeof byPlace>): Line[] =>
 
 /** The walk along the shelves: what should be there, a tap where it is so, a number where it is not. */
 export function CountScreen() {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const { rows, data, error, refetch } = useStock()
   const house = useMiseHouse().data
@@ -50,7 +52,7 @@ export function CountScreen() {
     (row: StockRow, massG: number) => {
       const expectedG = Math.round(stockG(row) * 10) / 10
       const ids = sayOfMise('stock', { kind: 'counted', itemId: row.itemId, placeId: row.placeId, massG, expectedG })
-      toast(t('count.counted', { name: row.name, mass: formatMassG(massG) }), () => undoMise('stock', ids))
+      toast(t('count.counted', { name: row.name, mass: mass(massG) }), () => undoMise('stock', ids))
     },
     [t],
   )
@@ -152,6 +154,7 @@ function NextRow({
   onRight: (row: StockRow, massG: number) => void
   onOpen: (itemId: string) => void
 }) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const thereG = Math.round(stockG(row) * 10) / 10
   const name = `${capital(row.name)} ${row.form}`.trim()
@@ -162,7 +165,7 @@ function NextRow({
         kind="main"
         size="step"
         label={name}
-        detail={t('count.rightHere', { mass: formatMassG(thereG) })}
+        detail={t('count.rightHere', { mass: mass(thereG) })}
         className="min-w-0 flex-1"
         onPress={() => onRight(row, thereG)}
       />

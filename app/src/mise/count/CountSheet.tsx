@@ -7,18 +7,19 @@ import { readStockAmount } from 'core/mise/stock/readStockAmount'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
-import { Dial } from '../../ui/Dial'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
-import { capital, formatMassG, formatTime } from '../../words/format'
+import { capital, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { sayOfMise, undoMise } from '../useMise'
 import { Lots } from './Lots'
+import { MassDial } from './MassDial'
 import { Delivery } from './Delivery'
 import { Waste } from './Waste'
+import { useMassWords } from '../../setup/useMassWords'
 
 type Props = { row: StockRow; kitchen: Kitchen; onCount: (row: StockRow, massG: number) => void; onClose: () => void }
 type Part = 'count' | 'waste' | 'deliver'
@@ -56,6 +57,7 @@ export function CountSheet({ row, kitchen, onCount, onClose }: Props) {
 
 /** Two devices counted it within the hour and disagree: both are shown, one is kept. */
 function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const { lastCount, otherCount } = row
   if (!lastCount || !otherCount) return null
@@ -67,7 +69,7 @@ function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
       keptId: EventId.parse(kept.eventId),
       otherId: EventId.parse(other.eventId),
     })
-    toast(t('count.counted', { name: row.name, mass: formatMassG(kept.massG) }), () => undoMise('stock', ids))
+    toast(t('count.counted', { name: row.name, mass: mass(kept.massG) }), () => undoMise('stock', ids))
     onClose()
   }
   return (
@@ -75,9 +77,9 @@ function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
       <View className="gap-2">
         <Text tone="inverse" stretch="slim">
           {t('count.twiceDetail', {
-            mass: formatMassG(otherCount.massG),
+            mass: mass(otherCount.massG),
             time: formatTime(otherCount.atMs, kitchen.timeZone),
-            now: formatMassG(lastCount.massG),
+            now: mass(lastCount.massG),
           })}
         </Text>
         <View className="flex-row gap-2">
@@ -86,7 +88,7 @@ function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
               key={one.eventId}
               kind="inverse"
               size="body"
-              label={t('count.keepThis', { mass: formatMassG(one.massG) })}
+              label={t('count.keepThis', { mass: mass(one.massG) })}
               className="flex-1"
               onPress={() => keep(one)}
             />
@@ -97,17 +99,16 @@ function Twice({ row, kitchen, onClose }: Omit<Props, 'onCount'>) {
   )
 }
 
-const ROUNDS = [1, 5, 10, 50, 100, 500] as const
-const STEPS = 60
+const LITTLE_G = 60
 const MAX_G = 1_000_000
 
 function Found({ row, kitchen, onCount, onClose }: Props) {
+  const { mass, weighsIn } = useMassWords()
   const t = useWords('mise')
   const expectedG = Math.round(stockG(row))
   const [massG, setMassG] = useState(expectedG)
   const [typed, setTyped] = useState('')
-  const step = ROUNDS.find((one) => one * STEPS >= Math.max(expectedG, 60)) ?? 1000
-  const read = typed.trim() === '' ? null : readStockAmount(typed, row, kitchen.tools.system)
+  const read = typed.trim() === '' ? null : readStockAmount(typed, row, { system: kitchen.tools.system, weighsIn })
   const foundG = read === null ? massG : read.kind === 'grams' ? Math.round(read.massG * 10) / 10 : null
   const fault = read !== null && read.kind !== 'grams' ? t(`count.${read.kind}`) : undefined
   const gap = foundG === null ? null : countGap(expectedG, foundG)
@@ -118,34 +119,37 @@ function Found({ row, kitchen, onCount, onClose }: Props) {
   }
   return (
     <>
-      <Dial
+      <MassDial
         name={t('count.sheet', { name: row.name })}
-        value={massG}
-        least={0}
-        most={MAX_G}
-        step={step}
-        unit={t('count.grams')}
-        lessLabel={`−${step} ${t('count.grams')}`}
-        moreLabel={`+${step} ${t('count.grams')}`}
+        massG={massG}
+        aroundG={Math.max(expectedG, LITTLE_G)}
+        mostG={MAX_G}
         onChange={(value) => {
           setTyped('')
           setMassG(value)
         }}
       />
       {row.packG !== null && <Packs row={row} packG={row.packG} onPick={setMassG} />}
-      <Field label={t('count.typed')} value={typed} onChange={setTyped} fault={fault} inputMode="text" maxLength={40} />
+      <Field
+        label={t(`count.typed.${weighsIn}`)}
+        value={typed}
+        onChange={setTyped}
+        fault={fault}
+        inputMode="text"
+        maxLength={40}
+      />
       {gap?.isLarge && (
         <Text weight="semi">
           {t('count.large', {
-            gap: t(gap.gapG < 0 ? 'count.gapLess' : 'count.gapMore', { mass: formatMassG(Math.abs(gap.gapG)) }),
+            gap: t(gap.gapG < 0 ? 'count.gapLess' : 'count.gapMore', { mass: mass(Math.abs(gap.gapG)) }),
           })}
         </Text>
       )}
       <Button
         isTall
         kind="main"
-        label={t('count.keep', { mass: foundG === null ? '…' : formatMassG(foundG) })}
-        detail={t('count.expected', { mass: formatMassG(expectedG) })}
+        label={t('count.keep', { mass: foundG === null ? '…' : mass(foundG) })}
+        detail={t('count.expected', { mass: mass(expectedG) })}
         disabledBecause={foundG === null ? t('count.unread') : undefined}
         onPress={keep}
       />
@@ -157,10 +161,11 @@ const PACKS = [0, 0.5, 1, 2, 3, 4] as const
 
 /** By packs of the supplier: what the eye counts on the shelf. */
 function Packs({ row, packG, onPick }: { row: StockRow; packG: number; onPick: (massG: number) => void }) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   return (
     <View>
-      <Text tone="ash">{row.packName ?? t('count.pack', { mass: formatMassG(packG) })}</Text>
+      <Text tone="ash">{row.packName ?? t('count.pack', { mass: mass(packG) })}</Text>
       <View className="flex-row flex-wrap gap-1.5">
         {PACKS.map((count) => (
           <Button

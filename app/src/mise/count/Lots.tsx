@@ -5,13 +5,15 @@ import { useNowMs } from '../../device/clock'
 import { download } from '../../device/download'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
-import { formatDay, formatMassG, formatTime } from '../../words/format'
+import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
+import { useMassWords } from '../../setup/useMassWords'
 
 const MINUTE_MS = 60_000
 
 /** Lots of an item, the one to use first on top, each with its label. */
 export function Lots({ row, kitchen }: { row: StockRow; kitchen: Kitchen }) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const nowMs = useNowMs(MINUTE_MS)
   if (row.lots.length === 0) return null
@@ -27,7 +29,7 @@ export function Lots({ row, kitchen }: { row: StockRow; kitchen: Kitchen }) {
             lot.useByMs === null
               ? ''
               : `${formatDay(lot.useByMs, kitchen.timeZone)} ${formatTime(lot.useByMs, kitchen.timeZone)}`
-          const values = { name: lot.name, mass: formatMassG(lot.leftG), time }
+          const values = { name: lot.name, mass: mass(lot.leftG), time }
           return (
             <View key={lot.id} role="listitem" className="flex-row items-center gap-2">
               <View className="min-w-0 flex-1">
@@ -47,7 +49,7 @@ export function Lots({ row, kitchen }: { row: StockRow; kitchen: Kitchen }) {
           )
         })}
       </View>
-      {row.looseG > 0.5 && <Text tone="ash">{t('count.loose', { mass: formatMassG(row.looseG) })}</Text>}
+      {row.looseG > 0.5 && <Text tone="ash">{t('count.loose', { mass: mass(row.looseG) })}</Text>}
     </View>
   )
 }

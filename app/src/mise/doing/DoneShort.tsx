@@ -4,37 +4,25 @@ import type { MiseEvent } from 'contract/mise/event'
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
 import { Button } from '../../ui/Button'
-import { Dial } from '../../ui/Dial'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { Mise, MiseTask } from '../useKitchenPlan'
+import { MassDial, roundStep } from '../count/MassDial'
 import { useEndTask } from './TaskBar'
-
-const STEPS = 40
-const ROUNDS = [1, 2, 5, 10, 20, 50, 100, 200, 500] as const
+import { useMassWords } from '../../setup/useMassWords'
 
 /** Less came out than planned: how much, and what that means for the portions before it is said. */
 export function DoneShort({ mise, task, onClose }: { mise: Mise; task: MiseTask; onClose: () => void }) {
+  const { mass, weighsIn } = useMassWords()
   const t = useWords('mise')
   const done = useEndTask(mise)
   const planned = Math.round(task.massG * task.share)
-  const step = ROUNDS.find((one) => one * STEPS >= planned) ?? 1000
-  const [massG, setMassG] = useState(Math.round((planned * 0.8) / step) * step)
+  const { unitG, step } = roundStep(planned, weighsIn)
+  const [massG, setMassG] = useState(Math.round((planned * 0.8) / (step * unitG)) * step * unitG)
   const effect = useEffectOf(mise, task, massG)
   return (
     <View className="gap-2.5">
-      <Dial
-        name={t('doing.out')}
-        value={massG}
-        least={0}
-        most={planned}
-        step={step}
-        unit={t('count.grams')}
-        lessLabel={`${t('doing.out')} −${step}`}
-        moreLabel={`${t('doing.out')} +${step}`}
-        onChange={setMassG}
-      />
+      <MassDial name={t('doing.out')} massG={massG} aroundG={planned} mostG={planned} onChange={setMassG} />
       {effect && (
         <Text size="step" weight="semi">
           {t('doing.lasts', { portions: effect.portions, of: effect.ofPortions })}
@@ -43,7 +31,7 @@ export function DoneShort({ mise, task, onClose }: { mise: Mise; task: MiseTask;
       <Button
         isTall
         kind="main"
-        label={t('doing.keepShort', { mass: formatMassG(massG) })}
+        label={t('doing.keepShort', { mass: mass(massG) })}
         onPress={() => {
           done(task, massG)
           onClose()

@@ -6,11 +6,12 @@ import { PersonSheet } from '../../people/PersonSheet'
 import { Icon } from '../../ui/icons'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
-import { capital, formatMassG, formatTime } from '../../words/format'
+import { capital, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
 import type { Mise, MiseTask } from '../useKitchenPlan'
 import { dueMs } from './taskOrder'
+import { useMassWords } from '../../setup/useMassWords'
 
 type Props = { mise: Mise; task: MiseTask | 'working' | null; personId: string | null }
 
@@ -56,11 +57,12 @@ export function NextTask({ mise, task, personId }: Props) {
 }
 
 export function TaskFigures({ mise, task }: { mise: Mise; task: MiseTask }) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const words = useMiseWords(mise.kitchen)
   const massG = task.massG * task.share
   const facts = [
-    massG > 0 ? formatMassG(massG) : '',
+    massG > 0 ? mass(massG) : '',
     words.cut(task.cut),
     words.span(task.durationS),
     task.pans ? t('pans', { count: task.pans.count, size: task.pans.size, depth: task.pans.depthMm }) : '',

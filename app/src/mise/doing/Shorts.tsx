@@ -1,14 +1,16 @@
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
-import { capital, formatMassG } from '../../words/format'
+import { capital } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../MisePage'
 import { useDishNames } from '../useDishNames'
 import type { Mise } from '../useKitchenPlan'
 import { useShorts } from './useShorts'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** What is short: for how many portions it lasts, and what the line must know. */
 export function Shorts({ mise }: { mise: Mise }) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const { shorts } = useShorts(mise)
   const dishName = useDishNames()
@@ -37,7 +39,7 @@ export function Shorts({ mise }: { mise: Mise }) {
               })}
             </Text>
             <Text tone="ash" stretch="slim">
-              {t('doing.shortDetail', { have: formatMassG(short.willHaveG), want: formatMassG(short.wantedG) })}
+              {t('doing.shortDetail', { have: mass(short.willHaveG), want: mass(short.wantedG) })}
             </Text>
           </View>
         ))}

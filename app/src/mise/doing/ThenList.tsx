@@ -2,11 +2,12 @@ import { localDay } from 'core/time/localTime'
 import { Pressable, View } from 'react-native'
 import { Diamond } from '../../ui/icons'
 import { Text } from '../../ui/Text'
-import { formatDay, formatMassG, formatTime } from '../../words/format'
+import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading } from '../MisePage'
 import { useMiseWords } from '../miseWords'
 import type { Mise, MiseTask } from '../useKitchenPlan'
+import { useMassWords } from '../../setup/useMassWords'
 
 const SHOWN = 4
 const isToday = (ms: number, { nowMs, kitchen }: Mise) =>
@@ -38,6 +39,7 @@ export function ThenList({
 
 /** One task in a line: when, what, how much; a diamond where it will be late. */
 export function TaskRow({ mise, task, onOpen }: { mise: Mise; task: MiseTask; onOpen: (id: string) => void }) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const words = useMiseWords(mise.kitchen)
   const { at } = task
@@ -45,7 +47,7 @@ export function TaskRow({ mise, task, onOpen }: { mise: Mise; task: MiseTask; on
   const who = task.status === 'underway' ? task.who : (at?.who ?? [])
   const massG = task.massG * task.share
   const detail = [
-    massG > 0 ? formatMassG(massG) : '',
+    massG > 0 ? mass(massG) : '',
     words.cut(task.cut),
     words.span(task.durationS),
     task.hands === 0 ? t('chart.noHands').toLowerCase() : words.people(who),

@@ -1,11 +1,13 @@
 import type { Stave } from 'core/mise/ready/readiness'
-import { formatMassG, formatTime } from '../../words/format'
+import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useMiseWords } from '../miseWords'
 import type { Mise } from '../useKitchenPlan'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** What would mend a stave, in a line. */
 export function useFixWords(mise: Mise) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const words = useMiseWords(mise.kitchen)
   return ({ fix, portions }: Stave): string => {
@@ -19,7 +21,7 @@ export function useFixWords(mise: Mise) {
         })
       }
       case 'bring':
-        return t('ready.fix.bring', { mass: formatMassG(fix.massG), n: Math.floor(portions) })
+        return t('ready.fix.bring', { mass: mass(fix.massG), n: Math.floor(portions) })
       case 'light':
         return t('ready.fix.light', { n: fix.minutes })
       case 'staff':
@@ -27,7 +29,7 @@ export function useFixWords(mise: Mise) {
       case 'check':
         return t('ready.fix.check')
       case 'rice':
-        return t('ready.fix.rice', { mass: formatMassG(fix.massG) })
+        return t('ready.fix.rice', { mass: mass(fix.massG) })
     }
   }
 }

@@ -8,7 +8,7 @@ import { useProblemSentence } from '../../ui/states'
 import { PageHeading } from '../../ui/PageHeading'
 import { Text } from '../../ui/Text'
 import { useIsWide } from '../../ui/useIsWide'
-import { formatDay, formatMassG, formatMoney, formatTime } from '../../words/format'
+import { formatDay, formatMoney, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { Heading, MisePage } from '../MisePage'
 import { useDrawPlan } from '../useMise'
@@ -17,6 +17,7 @@ import { WithMise } from '../WithMise'
 import { DayLine } from './DayLine'
 import { HouseSection } from './HouseSection'
 import { TroubleSection } from './TroubleSection'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** Services to come: draw their plans, what to buy, what changed, and who and what there is. */
 export function ServicesScreen() {
@@ -133,6 +134,7 @@ function Service({ mise, plan }: { mise: Mise; plan: MisePlan }) {
 }
 
 function Buy({ mise, plan }: { mise: Mise; plan: MisePlan }) {
+  const { mass } = useMassWords()
   const t = useWords('mise')
   const [isAll, setIsAll] = useState(false)
   const buy = plan.drawn?.buy ?? []
@@ -154,13 +156,13 @@ function Buy({ mise, plan }: { mise: Mise; plan: MisePlan }) {
                 {line.name}
               </Text>
               <Text tone="ash" stretch="slim">
-                {t('services.buyNeed', { mass: formatMassG(line.neededG) })}
+                {t('services.buyNeed', { mass: mass(line.neededG) })}
               </Text>
             </View>
             <View className="items-end">
               <Text weight="bold" stretch="narrow">
                 {line.packs === null
-                  ? formatMassG(line.buyG)
+                  ? mass(line.buyG)
                   : t('services.buyLine', { packs: line.packs, pack: line.packName ?? '' })}
               </Text>
               {line.costMinor !== null && (

@@ -5,8 +5,9 @@ import { scaleLinear } from 'd3-scale'
 import { View } from 'react-native'
 import Svg, { Line, Path, Rect } from 'react-native-svg'
 import { useReadsIn } from '../../setup/useKitchen'
+import { useMassWords } from '../../setup/useMassWords'
 import { Text } from '../../ui/Text'
-import { formatMassG, formatPercent, formatTemp } from '../../words/format'
+import { formatPercent, formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 const HEIGHT_PX = 26
@@ -14,6 +15,7 @@ const MARGIN_PX = 12
 
 /** A figure of a run in the unit that it is read in. */
 export function useFeatureWords(): (feature: Feature, value: number) => string {
+  const { mass } = useMassWords()
   const t = useWords('record')
   const readsIn = useReadsIn()
   return (feature, value) => {
@@ -26,7 +28,7 @@ export function useFeatureWords(): (feature: Feature, value: number) => string {
       case 'sauceG':
       case 'fatG':
       case 'seasoningG':
-        return formatMassG(value)
+        return mass(value)
       case 'riceTimes':
       case 'sauceTimes':
       case 'baseTimes':

@@ -15,12 +15,12 @@ import { PageHeading } from '../../ui/PageHeading'
 import { Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { useIsWide } from '../../ui/useIsWide'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useRun } from '../../wok/useRuns'
 import { Evidence } from './Evidence'
 import { useComparison } from './useComparison'
 import { faultWords } from './words.en'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** From a complaint of a run to its likely causes with their evidence, and one change to try. */
 export function FaultScreen({ id }: { id: string }) {
@@ -154,6 +154,7 @@ function Causes({ ranked }: { ranked: Ranked }) {
 
 /** The one change: a draft of the dish, a smaller batch at the station, or something to do. */
 function Try({ change, run }: { change: TryNext; run: Run }) {
+  const { mass } = useMassWords()
   const t = useWords('record')
   const router = useRouter()
   switch (change.kind) {
@@ -162,8 +163,8 @@ function Try({ change, run }: { change: TryNext; run: Run }) {
         <Button
           kind="main"
           isTall
-          label={t('fault.try.amount', { to: formatMassG(change.toG), name: change.name })}
-          detail={t('fault.try.amountDetail', { from: formatMassG(change.fromG) })}
+          label={t('fault.try.amount', { to: mass(change.toG), name: change.name })}
+          detail={t('fault.try.amountDetail', { from: mass(change.fromG) })}
           className="flex-1"
           onPress={() => router.push(`/book/${run.dishId}/edit?set=${change.componentId}&to=${change.toG}`)}
         />
@@ -173,7 +174,7 @@ function Try({ change, run }: { change: TryNext; run: Run }) {
         <Button
           kind="main"
           isTall
-          label={t('fault.try.smaller', { mass: formatMassG(change.riceG) })}
+          label={t('fault.try.smaller', { mass: mass(change.riceG) })}
           detail={t('fault.try.smallerDetail')}
           className="flex-1"
           onPress={() => router.push(`/setup/station/${run.stationId}`)}

@@ -7,8 +7,8 @@ import { OneOf } from '../../ui/OneOf'
 import { Text } from '../../ui/Text'
 import { degrees } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos } from '../lotWords'
 import type { useArrival } from './useArrival'
+import { MassDial } from '../MassDial'
 
 type ArrivalProps = { arrival: ReturnType<typeof useArrival>; kitchen: Kitchen }
 
@@ -88,14 +88,12 @@ function ArrivalFigures({ arrival: { ageH, massG, temp, answer }, kitchen }: Arr
         className="self-start"
       />
       <Text tone="ash">{t('add.mass')}</Text>
-      <Dial
-        {...dial(t('add.mass'))}
-        value={Number(kilos(massG, 2))}
-        least={0.1}
-        most={60}
-        step={0.1}
-        unit={t('kilograms')}
-        onChange={(kg) => answer({ massG: Math.round(kg * 1000) })}
+      <MassDial
+        name={t('add.mass')}
+        massG={massG}
+        leastG={100}
+        mostG={60_000}
+        onChange={(grams) => answer({ massG: grams })}
       />
       <Text tone="ash">{t('add.temp')}</Text>
       <Dial

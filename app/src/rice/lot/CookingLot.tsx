@@ -6,16 +6,17 @@ import { Text } from '../../ui/Text'
 import { useIsWide } from '../../ui/useIsWide'
 import { formatClock, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos } from '../lotWords'
 import { readyAtMs } from '../shelf/nextTask'
 import { LotHead } from './LotHead'
 import type { LotPage } from './lotPage'
 import { SpreadDials } from './SpreadDials'
 import { useSpread } from './useSpread'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** A load on the heat: the time to go, then its weight and where it is spread. */
 export function CookingLot(page: LotPage) {
   const { shown, kitchen, house, nowMs } = page
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const router = useRouter()
   const isWide = useIsWide()
@@ -28,7 +29,7 @@ export function CookingLot(page: LotPage) {
     <Button
       kind={leftS > 60 ? 'plain' : 'main'}
       isTall
-      label={t('cooking.spread', { kg: kilos(spread.massG, 2) })}
+      label={t('cooking.spread', { mass: bulk(spread.massG, 2) })}
       detail={spread.detail}
       disabledBecause={spread.refusal}
       onPress={() => {
@@ -44,8 +45,8 @@ export function CookingLot(page: LotPage) {
         about={
           lot.load
             ? t('cooking.load', {
-                rice: kilos(lot.load.dryMassG, 2),
-                water: kilos(lot.load.waterG, 2),
+                rice: bulk(lot.load.dryMassG, 2),
+                water: bulk(lot.load.waterG, 2),
                 vessel: vessel?.name ?? '',
               })
             : t(`lot.${lot.origin === 'table' ? 'table' : 'bought'}`)

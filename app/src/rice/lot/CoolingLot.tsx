@@ -6,7 +6,7 @@ import { ToastPlace } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
 import { formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos, useLotWords } from '../lotWords'
+import { useLotWords } from '../lotWords'
 import { useWatchedLot } from '../useRiceWork'
 import { CoolingChart } from './CoolingChart'
 import { CoolingSide } from './CoolingSide'
@@ -15,6 +15,7 @@ import type { LotPage, LotSheet } from './lotPage'
 import { NONE, valueOf } from '../../device/worked'
 import { ReadingBar } from './ReadingBar'
 import { useSayReading } from './useSayReading'
+import { useMassWords } from '../../setup/useMassWords'
 
 const CHART_PX = { phone: 194, wide: 420 } as const
 const USUAL_START_C = 57
@@ -23,6 +24,7 @@ const USUAL_START_C = 57
 export function CoolingLot({ onOpen, ...page }: LotPage & { onOpen: (sheet: LotSheet) => void }) {
   useAwake()
   const { shown, kitchen, house, nowMs } = page
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const words = useLotWords(kitchen, house)
   const isWide = useIsWide()
@@ -39,7 +41,7 @@ export function CoolingLot({ onOpen, ...page }: LotPage & { onOpen: (sheet: LotS
     <View role="main" className="min-h-0 flex-1 bg-ground">
       <LotHead
         title={`${lot.name}, ${t(`stages.${state.stage}`)}`}
-        about={t('lot.about', { kg: kilos(state.massG), grain: lot.grain, place: words.placeName(state) })}
+        about={t('lot.about', { mass: bulk(state.massG), grain: lot.grain, place: words.placeName(state) })}
         big={formatTime(nowMs, kitchen.timeZone)}
         small={t('next.readSoon', { time: formatTime(last?.atMs ?? nowMs, kitchen.timeZone) })}
       />

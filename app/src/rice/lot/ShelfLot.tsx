@@ -10,18 +10,21 @@ import { toast } from '../../ui/Toast'
 import { useIsWide } from '../../ui/useIsWide'
 import { degrees, formatClock, formatDay, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos, useLotWords } from '../lotWords'
+import { useLotWords } from '../lotWords'
 import { sayOfLot, type SaidHere } from '../useLots'
 import { DoubtfulReadings } from './DoubtfulReadings'
 import { LotHead } from './LotHead'
 import type { LotPage, LotSheet } from './lotPage'
 import { useMoveTo, usePlaceOf } from './moveTo'
+import { useMassWords } from '../../setup/useMassWords'
 
 type ShelfLotProps = LotPage & { onOpen: (sheet: LotSheet) => void }
 
 /** A lot that is cold, frozen or over: how much, how long yet, and what can be done with it. */
 export function ShelfLot(props: ShelfLotProps) {
   const { shown, kitchen, house, nowMs } = props
+  const { mass, bulkParts } = useMassWords()
+  const left = bulkParts(props.shown.state.massG)
   const t = useWords('rice')
   const words = useLotWords(kitchen, house)
   const isWide = useIsWide()
@@ -64,12 +67,12 @@ export function ShelfLot(props: ShelfLotProps) {
           )}
           <WhyNot {...props} />
           {state.overdrawnG > 1 && (
-            <Notice kind="conflict" isSmall title={t('lot.overdrawn', { g: Math.round(state.overdrawnG) })} />
+            <Notice kind="conflict" isSmall title={t('lot.overdrawn', { mass: mass(state.overdrawnG) })} />
           )}
           {late > 0 && <Text>{t('lot.late', { count: late })}</Text>}
           <DoubtfulReadings {...props} />
           <View className="flex-row flex-wrap gap-y-3">
-            <Figure big={kilos(state.massG)} unit={t('kilograms')} small={t('lot.left')} />
+            <Figure big={left.figures} unit={left.unit} small={t('lot.left')} />
             <Figure
               big={last === undefined ? '–' : String(Math.round(degrees(last, kitchen.readsIn)))}
               unit={t(`degrees.${kitchen.readsIn}`)}

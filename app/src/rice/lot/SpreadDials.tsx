@@ -10,17 +10,20 @@ import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { degrees } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { centimetres, kilos } from '../lotWords'
+import { centimetres } from '../lotWords'
+import { useMassWords } from '../../setup/useMassWords'
 import type { LotPage } from './lotPage'
 import { TooDeep } from './TooDeep'
 import { useScale } from './useScale'
 import type { SpreadForm } from './useSpread'
+import { MassDial } from '../MassDial'
 
 /** What rice that leaves the heat can read [°C]. */
 const TEMP_C = { least: 20, most: 101 } as const
 
 /** What a spread load weighs, reads and where it goes, dialled with wet hands. */
 export function SpreadDials({ shown, kitchen, house, spread }: LotPage & { spread: SpreadForm }) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const { load } = shown.lot
   const scale = useScale(shown.lot.id, spread.setMassG)
@@ -36,14 +39,13 @@ export function SpreadDials({ shown, kitchen, house, spread }: LotPage & { sprea
       <Text role="heading" aria-level={2} weight="bold">
         {t('cooking.weigh')}
       </Text>
-      <Dial
-        {...dial(t('cooking.mass'))}
-        value={Number(kilos(spread.massG, 2))}
-        least={0.1}
-        most={60}
-        step={0.05}
-        unit={t('kilograms')}
-        onChange={(kg) => spread.setMassG(Math.round(kg * 1000))}
+      <MassDial
+        name={t('cooking.mass')}
+        massG={spread.massG}
+        leastG={100}
+        mostG={60_000}
+        isFine
+        onChange={spread.setMassG}
       />
       {kitchen.instruments.includes('scale') && (
         <Button
@@ -57,7 +59,7 @@ export function SpreadDials({ shown, kitchen, house, spread }: LotPage & { sprea
       {scale.error && <Notice kind="conflict" isSmall title={sentence} />}
       <Text tone="ash" stretch="slim" className="text-center">
         {[
-          load ? t('cooking.massDetail', { kg: kilos(spread.plannedG, 2) }) : '',
+          load ? t('cooking.massDetail', { mass: bulk(spread.plannedG, 2) }) : '',
           load ? t('cooking.moisture', { percent, wanted: Math.round(wanted * 100) }) : '',
         ]
           .filter(Boolean)

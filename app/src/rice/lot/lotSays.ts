@@ -1,18 +1,20 @@
 import type { LotEvent } from 'contract/rice'
 import { formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { centimetres, kilos, useLotWords } from '../lotWords'
+import { centimetres, useLotWords } from '../lotWords'
 import type { LotPage } from './lotPage'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** What was said of a lot, in a sentence. */
 export function useLotSays({ kitchen, house }: LotPage): (event: LotEvent) => string {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const words = useLotWords(kitchen, house)
   return (event) => {
     switch (event.kind) {
       case 'spread':
         return t('lot.says.spread', {
-          kg: kilos(event.massG, 2),
+          mass: bulk(event.massG, 2),
           temp: formatTemp(event, kitchen.readsIn),
           cm: centimetres(event.depthM),
         })
@@ -26,7 +28,7 @@ export function useLotSays({ kitchen, house }: LotPage): (event: LotEvent) => st
       case 'gave':
       case 'took':
       case 'used':
-        return t(`lot.says.${event.kind}`, { kg: kilos(event.massG, 2) })
+        return t(`lot.says.${event.kind}`, { mass: bulk(event.massG, 2) })
       case 'discarded':
       case 'refused':
         return t(`lot.says.${event.kind}`, { reason: t(`lot.reasons.${event.reason}`) })

@@ -8,11 +8,12 @@ import { View } from 'react-native'
 import { Text } from '../../ui/Text'
 import { formatClock, formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos, useLotWords } from '../lotWords'
+import { useLotWords } from '../lotWords'
 import { Pan, type PanFill } from './Pan'
 import { placeIdOf } from './placeOf'
 import type { WatchedLots } from '../useRiceWork'
 import { onHandOf, type ShownLot } from '../useLots'
+import { useMassWords } from '../../setup/useMassWords'
 
 export type ShelfProps = {
   lots: readonly ShownLot[]
@@ -85,6 +86,7 @@ export function LotPan({
   nowMs,
   isBare = false,
 }: ShelfProps & { shown: ShownLot; isBare?: boolean }) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const router = useRouter()
   const words = useLotWords(kitchen, house)
@@ -94,7 +96,7 @@ export function LotPan({
   return (
     <Pan
       name={lot.name}
-      massWords={state.stage === 'cooking' ? '' : t('kg', { kg: kilos(state.massG) })}
+      massWords={state.stage === 'cooking' ? '' : bulk(state.massG)}
       status={shown.isUnsent ? t('unsent') : words.status(shown, valueOf(watched.get(lot.id) ?? WORKING), nowMs)}
       level={massG / Math.max(1, Math.ceil(massG / FULL_TRAY_G)) / FULL_TRAY_G}
       fill={fillOf(shown)}

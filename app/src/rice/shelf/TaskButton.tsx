@@ -6,10 +6,10 @@ import { Button } from '../../ui/Button'
 import { toast } from '../../ui/Toast'
 import { formatTemp, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos } from '../lotWords'
 import type { RiceTask } from './nextTask'
 import type { ShelfProps } from './Shelf'
 import { sayOfLot } from '../useLots'
+import { useMassWords } from '../../setup/useMassWords'
 
 const USUAL_PORTION_G = 220
 
@@ -22,6 +22,7 @@ export function TaskButton({
   nowMs,
   demands,
 }: ShelfProps & { task: RiceTask; demands: Tonight['demands'] }) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const router = useRouter()
   if (task.kind === 'tomorrow') {
@@ -74,7 +75,7 @@ export function TaskButton({
       const portions = demands.reduce((sum, one) => sum + one.portions, 0)
       const riceG = demands.reduce((sum, one) => sum + one.massG, 0)
       const portionG = portions > 0 ? riceG / portions : USUAL_PORTION_G
-      const detail = t('next.carryDetail', { kg: kilos(state.massG), portions: Math.floor(state.massG / portionG) })
+      const detail = t('next.carryDetail', { mass: bulk(state.massG), portions: Math.floor(state.massG / portionG) })
       return main(t('next.carry', { name }), detail, () => {
         const [id] = sayOfLot(lot.id, {
           kind: 'moved',

@@ -6,7 +6,7 @@ import { area } from 'd3-shape'
 import Svg, { Circle, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg'
 import { Definitions } from '../../ui/Definitions'
 import { useWords } from '../../words/i18n'
-import { kilos } from '../lotWords'
+import { useMassWords } from '../../setup/useMassWords'
 
 const WIDTH = 176
 const HEIGHT = 232
@@ -15,6 +15,7 @@ const POINTS = 50
 
 /** The day's rice as a heap in a pot, portion on portion: as wide as each is likely to be asked for. */
 export function Heap({ day }: { day: DayRicePlan }) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const { planned, plan, usableG } = day
   const top = Math.max(plan.portions, planned.expected + 2.4 * planned.spread, 1)
@@ -93,7 +94,7 @@ export function Heap({ day }: { day: DayRicePlan }) {
             fontFamily="Archivo Variable"
             fill="rgb(23 26 28)"
           >
-            {t('kg', { kg: kilos(plan.toCookG) })}
+            {bulk(plan.toCookG)}
           </SvgText>
         </>
       )}

@@ -8,13 +8,16 @@ import { View } from 'react-native'
 import { Text } from '../../ui/Text'
 import { formatCount } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos } from '../lotWords'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** Each load as the prep cook measures it: rice and water, by mass and in the kitchen's cups and litres. */
 export function LoadFigures({ rice, house, kitchen }: { rice: DayRicePlan; house: RiceHouse; kitchen: Kitchen }) {
+  const { mass, bulk, bulkParts } = useMassWords()
   const t = useWords('rice')
   const load = rice.plan.loads[0]
   if (!load) return null
+  const dry = bulkParts(load.dryMassG, 2)
+  const water = bulkParts(load.waterG, 2)
   const { blend, wash } = house.policy
   const vessel = house.vessels.find((one) => one.id === rice.vessel.id)
   const grains = GRAINS.filter((grain) => (blend[grain] ?? 0) > 0)
@@ -35,24 +38,24 @@ export function LoadFigures({ rice, house, kitchen }: { rice: DayRicePlan; house
       </View>
       <View className="flex-row gap-4">
         <Amount
-          big={kilos(load.dryMassG, 2)}
-          unit={t('tomorrow.rice')}
+          big={dry.figures}
+          unit={t('tomorrow.rice', { unit: dry.unit })}
           small={t('tomorrow.blend', { blend: blendWords, wash: t(`washes.${wash}`) })}
         />
         <Amount
-          big={kilos(load.waterG, 2)}
-          unit={t('tomorrow.water')}
+          big={water.figures}
+          unit={t('tomorrow.water', { unit: water.unit })}
           small={t('tomorrow.byRule', {
             ratio: (load.waterG / load.dryMassG).toFixed(2),
-            rule: kilos(load.ruleWaterG, 2),
-            steam: Math.round(load.steamG),
+            rule: bulk(load.ruleWaterG, 2),
+            steam: mass(load.steamG),
           })}
         />
       </View>
       {isFarFromRule(load) && (
         <Text tone="ash" stretch="slim">
           {t('tomorrow.farFromRule', {
-            rule: kilos(load.ruleWaterG, 2),
+            rule: bulk(load.ruleWaterG, 2),
             percent: Math.round(load.waterFraction * 100),
           })}
         </Text>
@@ -63,7 +66,7 @@ export function LoadFigures({ rice, house, kitchen }: { rice: DayRicePlan; house
             cups: formatCount(Math.round((riceML * 4) / cupML) / 4),
             litres: (load.waterG / 1000).toFixed(1),
           }),
-          load.heldWaterG > 0 ? t('tomorrow.waterOnGrain', { g: Math.round(load.heldWaterG) }) : '',
+          load.heldWaterG > 0 ? t('tomorrow.waterOnGrain', { mass: mass(load.heldWaterG) }) : '',
           t('tomorrow.volume', { litres: load.cookedVolumeL.toFixed(1), vessel: vessel?.volumeL ?? '' }),
         ]
           .filter(Boolean)

@@ -6,8 +6,9 @@ import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { View } from 'react-native'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
-import { centimetres, kilos } from '../lotWords'
+import { centimetres } from '../lotWords'
 import { Heap } from './Heap'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** How much, and in one line why so much. */
 export function Wanted({
@@ -21,8 +22,10 @@ export function Wanted({
   kitchen: Kitchen
   isWide: boolean
 }) {
+  const { mass, bulk, bulkParts } = useMassWords()
   const t = useWords('rice')
   const { planned, plan, usableG } = rice
+  const wanted = bulkParts(plan.wantedG)
   const { shortageCost, wasteCost, tray } = house.policy
   const dryG = plan.loads.reduce((sum, load) => sum + load.dryMassG, 0)
   const range = likelyRange(planned.expected, planned.spread)
@@ -47,13 +50,13 @@ export function Wanted({
         <Text tone="ash">{t('tomorrow.wanted')}</Text>
         <View className="flex-row items-baseline gap-1">
           <Text size={isWide ? 'action' : 'figure'} weight="bold" stretch="narrow">
-            {kilos(plan.wantedG)}
+            {wanted.figures}
           </Text>
           <Text size="step" weight="bold">
-            {t('kilograms')}
+            {wanted.unit}
           </Text>
         </View>
-        <Text stretch="slim">{t('tomorrow.forPortions', { n: plan.portions, g: Math.round(planned.portionG) })}</Text>
+        <Text stretch="slim">{t('tomorrow.forPortions', { n: plan.portions, mass: mass(planned.portionG) })}</Text>
         <Text tone="ash" stretch="slim">
           {t('tomorrow.margin', {
             share: Math.round(plan.share * 100),
@@ -62,15 +65,15 @@ export function Wanted({
           })}
         </Text>
         <Text weight="bold" stretch="slim">
-          {t('tomorrow.left', { kg: kilos(usableG) })}
+          {t('tomorrow.left', { mass: bulk(usableG) })}
         </Text>
         <Text size="step" weight="bold" stretch="slim">
-          {t('tomorrow.toCook', { kg: kilos(plan.toCookG) })}
+          {t('tomorrow.toCook', { mass: bulk(plan.toCookG) })}
         </Text>
         {dryG > 0 && (
           <Text tone="ash" stretch="slim">
             {[
-              t('tomorrow.dry', { kg: kilos(dryG), yield: (plan.toCookG / dryG).toFixed(2) }),
+              t('tomorrow.dry', { mass: bulk(dryG), yield: (plan.toCookG / dryG).toFixed(2) }),
               t('tomorrow.trays', { count: plan.trays, tray: tray.name, cm: centimetres(plan.depthM) }),
             ].join(', ')}
           </Text>

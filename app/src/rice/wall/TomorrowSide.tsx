@@ -7,20 +7,22 @@ import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
 import { formatDay, formatTime } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { kilos } from '../lotWords'
 import type { ShelfProps } from '../shelf/Shelf'
 import { Heap } from '../tomorrow/Heap'
 import { useDayRice } from '../tomorrow/useDayRice'
 import { useRicePlan, useTonight } from '../useRicePlan'
+import { useMassWords } from '../../setup/useMassWords'
 
 /** Tomorrow's heap beside tonight's wall, the one thing to do, and the ways to the rest of rice. */
 export function TomorrowSide({ lots, kitchen, house, nowMs, children }: ShelfProps & { children: ReactNode }) {
+  const { bulkParts } = useMassWords()
   const t = useWords('rice')
   const router = useRouter()
   const [day] = useState(() => dayAfter(localDay(nowMs, kitchen.timeZone)))
   const plan = useRicePlan(day).data
   const tonight = useTonight().data
   const rice = valueOf(useDayRice({ plan, tonight, lots, kitchen, house, nowMs }))
+  const toCook = bulkParts(rice?.plan.toCookG ?? 0)
   const ways = [
     ['goTomorrow', '/rice/tomorrow'],
     ['goAdd', '/rice/add'],
@@ -37,9 +39,9 @@ export function TomorrowSide({ lots, kitchen, house, nowMs, children }: ShelfPro
             <>
               <View className="flex-row items-baseline gap-1">
                 <Text size="action" weight="bold" stretch="narrow">
-                  {kilos(rice.plan.toCookG)}
+                  {toCook.figures}
                 </Text>
-                <Text weight="bold">{t('wall.toCook')}</Text>
+                <Text weight="bold">{t('wall.toCook', { unit: toCook.unit })}</Text>
               </View>
               <Text stretch="slim">{t('wall.portions', { n: rice.plan.portions })}</Text>
               <View className="items-center">

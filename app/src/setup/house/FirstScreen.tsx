@@ -14,6 +14,7 @@ import { useWords } from '../../words/i18n'
 import { useKitchen } from '../useKitchen'
 import { HousePage } from './HousePage'
 import { KitchenDrawing, type KitchenSaid } from './KitchenDrawing'
+import { formatTemp } from '../../words/format'
 
 const WHERE: Readonly<Record<FirstStep, Href>> = {
   name: '/setup/kitchen',
@@ -124,7 +125,7 @@ function Drawing({ onOpen }: { onOpen: (step: FirstStep) => void }) {
     const { name, airTempC, trays: count } = place
     return airTempC === null
       ? t('house.drawing.coldUnknown', { name, count })
-      : t('house.drawing.cold', { name, count, tempC: airTempC })
+      : t('house.drawing.cold', { name, count, temp: formatTemp({ tempC: airTempC }, kitchen.readsIn) })
   }
   const said: KitchenSaid = {
     tools: kitchen.tools.ladles.length === 0 ? null : kitchen.tools.ladles.map(({ name }) => name).join(', '),

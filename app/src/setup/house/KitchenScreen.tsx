@@ -22,6 +22,7 @@ import { useKitchen } from '../useKitchen'
 import { figure } from './figures'
 import { HousePage } from './HousePage'
 import { useSaveHead, useSaveTools } from './useHouse'
+import { typedGrams } from '../../ui/form/typedUnit'
 
 /** What the kitchen is called and where it is, its rules, and what it measures with. */
 export function KitchenScreen() {
@@ -99,11 +100,16 @@ function HeadForm({ kitchen }: { kitchen: Kitchen }) {
   )
 }
 
+/** The finest and the coarsest steps of a kitchen scale, in what it shows (common practice). */
+const STEPS = { g: [0.1, 50], oz: [0.005, 2] } as const
+
 function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
   const t = useWords('setup')
   const { tools } = kitchen
   const mayChange = useMay('arrange')
   const [system, setSystem] = useState(tools.system)
+  const unit = typedGrams(kitchen.weighsIn)
+  const [leastStep, mostStep] = STEPS[kitchen.weighsIn]
   const schema = z.object({
     ladles: z.array(
       z.object({
@@ -111,11 +117,15 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
         volumeML: figure(5, 2000, t('house.head.ladleFault')),
       }),
     ),
-    scaleG: figure(0.1, 50, t('house.head.scaleFault')),
+    scale: figure(
+      leastStep,
+      mostStep,
+      t('house.head.scaleFault', { least: leastStep, most: mostStep, unit: kitchen.weighsIn }),
+    ),
   })
   const typed = {
     ladles: tools.ladles.map(({ name, volumeML }) => ({ name, volumeML: String(volumeML) })),
-    scaleG: String(tools.scaleResolutionG),
+    scale: unit.show(tools.scaleResolutionG),
   }
   const form = useValidForm(schema, typed)
   const ladles = useFieldArray({ control: form.control, name: 'ladles' })
@@ -172,15 +182,20 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
         </View>
       ))}
       <Button size="body" label={t('house.head.addLadle')} onPress={() => ladles.append({ name: '', volumeML: '' })} />
-      <FormField control={form.control} name="scaleG" label={t('house.head.scale')} inputMode="decimal" />
+      <FormField
+        control={form.control}
+        name="scale"
+        label={t('house.head.scale', { unit: kitchen.weighsIn })}
+        inputMode="decimal"
+      />
       <Button
         label={t('house.head.saveTools')}
         isBusy={save.isPending}
         disabledBecause={mayChange ? undefined : t('house.mayNot')}
         onPress={() =>
-          void form.handleSubmit(({ ladles: kept, scaleG }) =>
+          void form.handleSubmit(({ ladles: kept, scale }) =>
             save.mutate(
-              { ...tools, system, ladles: kept, scaleResolutionG: scaleG },
+              { ...tools, system, ladles: kept, scaleResolutionG: unit.read(scale, tools.scaleResolutionG) },
               {
                 onSuccess: () => {
                   toast(t('house.head.saved'), () => {
@@ -190,7 +205,7 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
                   })
                   form.reset({
                     ladles: kept.map((one) => ({ ...one, volumeML: String(one.volumeML) })),
-                    scaleG: String(scaleG),
+                    scale: String(scale),
                   })
                 },
               },

@@ -21,6 +21,9 @@ import { useWords } from '../../words/i18n'
 import { count, figure, figureOrNone } from './figures'
 import { HousePage } from './HousePage'
 import { useRemoveThing, useSavePlace, useSaveVessel } from './useHouse'
+import { typedCelsius } from '../../ui/form/typedUnit'
+import { formatTemp } from '../../words/format'
+import { useReadsIn } from '../useKitchen'
 
 const PLACES = ['bench', ...COOLING_PLACES, 'freezer'] as const
 type Open = { vessel: RiceVessel | null } | { place: RicePlace | null } | null
@@ -144,25 +147,34 @@ function VesselForm({ vessel, onDone }: { vessel: RiceVessel | null; onDone: () 
   )
 }
 
+const LEAST_AIR_C = -40
+const MOST_AIR_C = 60
+
 function PlaceForm({ place, onDone }: { place: RicePlace | null; onDone: () => void }) {
   const t = useWords('setup')
   const [kind, setKind] = useState<RicePlace['kind']>(place?.kind ?? 'fridge')
   const [id] = useState(() => place?.id ?? newId())
+  const readsIn = useReadsIn()
+  const celsius = typedCelsius(readsIn)
+  const written = (tempC: number) => formatTemp({ tempC }, readsIn)
   const schema = z.object({
     name: z.string().trim().min(1, t('house.rice.name')).max(120),
-    air: figureOrNone(-40, 60, t('house.rice.airFault')),
+    air: figureOrNone(
+      Number(celsius.show(LEAST_AIR_C)),
+      Number(celsius.show(MOST_AIR_C)),
+      t('house.rice.airFault', { least: written(LEAST_AIR_C), most: written(MOST_AIR_C) }),
+    ),
     trays: count(0, 500, t('house.rice.traysFault')),
   })
-  const airC = place?.airTempC ?? null
   const form = useValidForm(schema, {
     name: place?.name ?? '',
-    air: airC === null ? '' : String(airC),
+    air: celsius.show(place?.airTempC),
     trays: String(place?.trays ?? 4),
   })
   const save = useSavePlace()
   const problem = useProblemSentence(save.error)
   const submit = form.handleSubmit(({ name, air, trays }) => {
-    const draft = { name, kind, airTempC: air, trays }
+    const draft = { name, kind, airTempC: air === null ? null : celsius.read(air, place?.airTempC), trays }
     const was = place ? placeDraft(place) : undefined
     const undo = was ? () => save.mutate({ id, draft: was, was: draft }) : undefined
     save.mutate(
@@ -181,7 +193,12 @@ function PlaceForm({ place, onDone }: { place: RicePlace | null; onDone: () => v
         words={(one) => t(`house.rice.kinds.${one}`)}
         onChoose={setKind}
       />
-      <FormField control={form.control} name="air" label={t('house.rice.air')} inputMode="decimal" />
+      <FormField
+        control={form.control}
+        name="air"
+        label={t('house.rice.air', { unit: `°${readsIn}` })}
+        inputMode="decimal"
+      />
       <FormField control={form.control} name="trays" label={t('house.rice.trays')} inputMode="numeric" />
       <SaveButton isBusy={save.isPending} onPress={() => void submit()} />
       {place && (

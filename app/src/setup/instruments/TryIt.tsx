@@ -5,9 +5,9 @@ import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useEmptyScale, useTrialLabel } from './useInstruments'
+import { useMassWords } from '../useMassWords'
 
 type TryItProps = { label: string; isBusy: boolean; onPress: () => void; error: Error | null; answer: ReactNode }
 
@@ -23,11 +23,12 @@ function TryIt({ label, isBusy, onPress, error, answer }: TryItProps) {
 }
 
 export function TryScale() {
+  const { mass } = useMassWords()
   const t = useWords('setup')
   const { mutate, isPending, error, data } = useEmptyScale()
   const wordsOf = ({ massG, isSettled }: ScaleWeight) =>
     isSettled
-      ? t(massG === 0 ? 'instruments.scaleShows' : 'instruments.scaleTared', { mass: formatMassG(massG) })
+      ? t(massG === 0 ? 'instruments.scaleShows' : 'instruments.scaleTared', { mass: mass(massG) })
       : t('instruments.scaleMoves')
   return (
     <TryIt

@@ -20,6 +20,8 @@ import { useWords } from '../../words/i18n'
 import { count, figure, figureOrNone } from '../house/figures'
 import { cardOf, NEW_STEP, typedSteps, type ReadStep, type TypedStep } from './cardForm'
 import { useKeepPrep } from './usePrep'
+import { useMassWords } from '../useMassWords'
+import { bulkUnitOf } from 'core/measure/scaleUnit'
 
 const MOST_STEPS = 12
 type Typed = { steps: TypedStep[]; keepH: string }
@@ -27,6 +29,7 @@ type Read = { steps: ReadStep[]; keepH: number | null }
 
 /** A prep card: its steps in their order, and how long the thing keeps. */
 export function CardSheet({ card, policy, onClose }: { card: CardRow; policy: MisePolicy; onClose: () => void }) {
+  const { weighsIn } = useMassWords()
   const t = useWords('setup')
   const min = figure(0, 1440, t('prep.minFault'))
   const schema = z.object({
@@ -34,7 +37,7 @@ export function CardSheet({ card, policy, onClose }: { card: CardRow; policy: Mi
       z.object({
         kind: z.enum(STEP_KINDS),
         handsOn: min,
-        perKg: min,
+        perBulk: min,
         wait: figure(0, 14_400, t('prep.waitFault')),
         hands: count(1, 10, t('prep.handsFault')),
         equipment: z.array(z.string()),
@@ -44,7 +47,7 @@ export function CardSheet({ card, policy, onClose }: { card: CardRow; policy: Mi
     keepH: figureOrNone(0.1, 2400, t('prep.keepsFault')),
   })
   const form = useValidForm<Typed, Read>(schema, {
-    steps: typedSteps(card),
+    steps: typedSteps(card, weighsIn),
     keepH: card.keepH === null ? '' : String(card.keepH),
   })
   const steps = useFieldArray({ control: form.control, name: 'steps' })
@@ -57,7 +60,7 @@ export function CardSheet({ card, policy, onClose }: { card: CardRow; policy: Mi
   const name = capital(card.name)
   const said = t('prep.saved', { name })
   const submit = form.handleSubmit((read) =>
-    keep((house) => withCard(house, card.itemId, cardOf(card, read.steps, read.keepH)), said, close),
+    keep((house) => withCard(house, card.itemId, cardOf(card, read, weighsIn)), said, close),
   )
   return (
     <Sheet title={t('prep.cardOf', { name: card.name })} isOpen onClose={close}>
@@ -101,6 +104,7 @@ type StepProps = {
 }
 
 function StepFields({ control, at, step, policy, onChange, onRemove }: StepProps) {
+  const { weighsIn } = useMassWords()
   const t = useWords('setup')
   const mise = useWords('mise')
   const vessels = useRiceHouse().data?.vessels ?? []
@@ -141,8 +145,8 @@ function StepFields({ control, at, step, policy, onChange, onRemove }: StepProps
         />
         <FormField
           control={control}
-          name={`steps.${at}.perKg`}
-          label={t('prep.perKg')}
+          name={`steps.${at}.perBulk`}
+          label={t('prep.perBulk', { unit: bulkUnitOf(weighsIn) })}
           inputMode="decimal"
           className="flex-1"
         />

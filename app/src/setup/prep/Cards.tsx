@@ -11,6 +11,8 @@ import { capital, formatCount } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { CardSheet } from './CardSheet'
 import { useCards } from './usePrep'
+import { bulkUnitG, bulkUnitOf } from 'core/measure/scaleUnit'
+import { useMassWords } from '../useMassWords'
 
 const MIN_S = 60
 
@@ -54,12 +56,18 @@ export function Cards({ policy, mayChange }: { policy: MisePolicy; mayChange: bo
 
 /** A step in a few words: "Thaw 2 min, then 19 h 00". */
 function useStepWords() {
+  const { weighsIn } = useMassWords()
   const t = useWords('setup')
   const mise = useWords('mise')
   const { span } = useMiseWords(undefined)
   return ({ kind, handsOnS, handsOnSPerKg, waitS }: z.infer<typeof Step>): string => {
-    const [min, perKg] = [handsOnS, handsOnSPerKg].map((s) => formatCount(Math.round(s / MIN_S))) as [string, string]
-    const hands = handsOnSPerKg > 0 ? t('prep.steps.handsPerKg', { min, perKg }) : t('prep.steps.hands', { min })
+    const minutes = (s: number) => formatCount(Math.round(s / MIN_S))
+    const min = minutes(handsOnS)
+    const each = minutes((handsOnSPerKg * bulkUnitG(weighsIn)) / bulkUnitG('g'))
+    const hands =
+      handsOnSPerKg > 0
+        ? t('prep.steps.handsPerBulk', { min, each, unit: bulkUnitOf(weighsIn) })
+        : t('prep.steps.hands', { min })
     const after = waitS > 0 ? t('prep.steps.wait', { wait: span(waitS) }) : ''
     return t('prep.steps.about', { verb: mise(`verbs.${kind}`), hands }) + after
   }

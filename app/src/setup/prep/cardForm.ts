@@ -1,6 +1,8 @@
 import type { CardRow } from 'contract/mise/cards'
 import type { PrepCard, Step } from 'contract/mise/house'
+import { bulkUnitG, type ScaleUnit } from 'core/measure/scaleUnit'
 import type { z } from 'zod'
+import { typedUnit } from '../../ui/form/typedUnit'
 
 const MIN_S = 60
 
@@ -8,16 +10,16 @@ const MIN_S = 60
 export type TypedStep = {
   kind: z.infer<typeof Step>['kind']
   handsOn: string
-  perKg: string
+  perBulk: string
   wait: string
   hands: string
   equipment: string[]
   skill: string
 }
 /** A step as it was read, times in minutes. */
-export type ReadStep = Omit<TypedStep, 'handsOn' | 'perKg' | 'wait' | 'hands'> & {
+export type ReadStep = Omit<TypedStep, 'handsOn' | 'perBulk' | 'wait' | 'hands'> & {
   handsOn: number
-  perKg: number
+  perBulk: number
   wait: number
   hands: number
 }
@@ -25,7 +27,7 @@ export type ReadStep = Omit<TypedStep, 'handsOn' | 'perKg' | 'wait' | 'hands'> &
 export const NEW_STEP: TypedStep = {
   kind: 'cut',
   handsOn: '5',
-  perKg: '0',
+  perBulk: '0',
   wait: '0',
   hands: '1',
   equipment: [],
@@ -33,12 +35,14 @@ export const NEW_STEP: TypedStep = {
 }
 
 const minutes = (s: number) => String(Math.round((s / MIN_S) * 10) / 10)
+/** Seconds a kilogram, typed as minutes for each of the large unit. */
+const minutesEach = (weighsIn: ScaleUnit) => typedUnit((MIN_S * bulkUnitG('g')) / bulkUnitG(weighsIn))
 
-export const typedSteps = (card: CardRow): TypedStep[] =>
+export const typedSteps = (card: CardRow, weighsIn: ScaleUnit): TypedStep[] =>
   card.steps.map((step) => ({
     kind: step.kind,
     handsOn: minutes(step.handsOnS),
-    perKg: minutes(step.handsOnSPerKg),
+    perBulk: minutesEach(weighsIn).show(step.handsOnSPerKg),
     wait: minutes(step.waitS),
     hands: String(step.hands),
     equipment: [...step.equipment],
@@ -46,18 +50,22 @@ export const typedSteps = (card: CardRow): TypedStep[] =>
   }))
 
 /** The card that was typed. A step that was there keeps how long the next may wait for it, while it waits as long. */
-export function cardOf(card: CardRow, steps: readonly ReadStep[], keepH: number | null): z.infer<typeof PrepCard> {
+export function cardOf(
+  card: CardRow,
+  { steps, keepH }: { steps: readonly ReadStep[]; keepH: number | null },
+  weighsIn: ScaleUnit,
+): z.infer<typeof PrepCard> {
   return {
     itemId: card.itemId,
     ...(keepH !== null && { keepH }),
-    steps: steps.map(({ kind, handsOn, perKg, wait, hands, equipment, skill }, i) => {
+    steps: steps.map(({ kind, handsOn, perBulk, wait, hands, equipment, skill }, i) => {
       const before = card.steps[i]
       const waitS = wait * MIN_S
       const mostWaitS = before?.kind === kind && before.waitS === waitS ? before.mostWaitS : undefined
       return {
         kind,
         handsOnS: handsOn * MIN_S,
-        handsOnSPerKg: perKg * MIN_S,
+        handsOnSPerKg: minutesEach(weighsIn).read(perBulk, before?.handsOnSPerKg),
         waitS,
         hands,
         equipment,

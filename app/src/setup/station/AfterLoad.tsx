@@ -5,9 +5,10 @@ import { Dial } from '../../ui/Dial'
 import { Notice } from '../../ui/Notice'
 import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
-import { degrees, formatMassG } from '../../words/format'
+import { degrees } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useHas, useReadsIn } from '../useKitchen'
+import { useMassWords } from '../useMassWords'
 import { AFTER_LOAD, type useCalibration } from './useCalibration'
 import { useSurfaceAfterLoad } from './useSurface'
 
@@ -19,6 +20,7 @@ type Props = { stationId: string; calibration: ReturnType<typeof useCalibration>
 
 /** The third reading, for who wants it: the bared metal a minute after the first load says how well food touches it. */
 export function AfterLoad({ stationId, calibration }: Props) {
+  const { mass } = useMassWords()
   const t = useWords('setup')
   const { now, setLoad, leaveLoadOut, handling } = calibration
   const read = useSurfaceAfterLoad(stationId, (metalC) => setLoad({ metalC }))
@@ -34,7 +36,7 @@ export function AfterLoad({ stationId, calibration }: Props) {
     )
   return (
     <View className="gap-2 border-t border-edge pt-2">
-      <Text size="step">{t('calibrate.load.how', { mass: formatMassG(load.massG), seconds: AFTER_LOAD.atS })}</Text>
+      <Text size="step">{t('calibrate.load.how', { mass: mass(load.massG), seconds: AFTER_LOAD.atS })}</Text>
       <Text tone="ash">{t('calibrate.load.mass')}</Text>
       <Dial
         name={t('calibrate.load.mass')}

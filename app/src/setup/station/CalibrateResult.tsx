@@ -4,9 +4,9 @@ import { View } from 'react-native'
 import { valueOf } from '../../device/worked'
 import { Notice } from '../../ui/Notice'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useStationFigures } from './useStationPlate'
+import { useMassWords } from '../useMassWords'
 
 type ResultProps = { state: StationPlateState; calibrated: ReturnType<typeof calibrate> | null }
 
@@ -38,6 +38,7 @@ export function Result({ state, calibrated }: ResultProps) {
 type FoundProps = { title: string; plate: StationPlateState['plate']; error: number; isNew?: boolean }
 
 function Found({ title, plate, error, isNew = false }: FoundProps) {
+  const { mass } = useMassWords()
   const t = useWords('setup')
   const figures = valueOf(useStationFigures(plate, error))
   const netKw = (plate.powerW * plate.efficiency) / 1000
@@ -52,7 +53,7 @@ function Found({ title, plate, error, isNew = false }: FoundProps) {
         <Text weight={isNew ? 'bold' : 'normal'}>
           {figures.largest && largest
             ? t(largest.timeTo74S === null ? 'calibrate.friesSlow' : 'calibrate.fries', {
-                mass: formatMassG(figures.largest.massG),
+                mass: mass(figures.largest.massG),
                 seconds: Math.round(largest.timeTo74S ?? 0),
               })
             : t('station.noBatch')}

@@ -1,4 +1,5 @@
 import type { StationPlate, StationPlateState } from 'contract/stationPlate'
+import { bulkUnitOf } from 'core/measure/scaleUnit'
 import { HEAT_SOURCES } from 'core/wok/heat/vessel'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
@@ -10,7 +11,10 @@ import { OneOf } from '../../ui/OneOf'
 import { useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
-import { plateOf, plateSchema, typedPlate } from './plateForm'
+import { formatTemp } from '../../words/format'
+import { useReadsIn } from '../useKitchen'
+import { useMassWords } from '../useMassWords'
+import { PLATE_RANGE, plateOf, plateSchema, typedPlate, type TypedPlate } from './plateForm'
 import { useSaveStation } from './useStationPlate'
 
 const ROUND = ['wok', 'pan', 'pot'] as const
@@ -27,24 +31,33 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
   const { plate: save } = useSaveStation(state.stationId)
   const [kind, setKind] = useState<StationPlate['kind']>(state.plate.kind)
   const [source, setSource] = useState<StationPlate['source']>(state.plate.source)
+  const { weighsIn, bulk } = useMassWords()
+  const readsIn = useReadsIn()
+  const units = { weighsIn, readsIn }
+  const range = {
+    leastMass: bulk(PLATE_RANGE.leastG),
+    mostMass: bulk(PLATE_RANGE.mostG, 0),
+    leastHold: formatTemp({ tempC: PLATE_RANGE.leastHoldC }, readsIn),
+    mostHold: formatTemp({ tempC: PLATE_RANGE.mostHoldC }, readsIn),
+  }
   const form = useValidForm(
-    plateSchema(kind, (key) => t(`station.faults.${key}`)),
-    typedPlate(state.plate),
+    plateSchema(kind, units, (key) => t(`station.faults.${key}`, range)),
+    typedPlate(state.plate, units),
   )
   const isChanged = form.formState.isDirty || kind !== state.plate.kind || source !== state.plate.source
   useEffect(() => onTyping(isChanged ? state : null), [isChanged, state, onTyping])
   const problem = useProblemSentence(save.error)
   const submit = form.handleSubmit((typed) =>
     save.mutate(
-      { version: state.version, plate: plateOf(typed, { kind, source }, state.plate) },
+      { version: state.version, plate: plateOf(typed, { kind, source }, state.plate, units) },
       { onSuccess: () => onTyping(null) },
     ),
   )
-  const field = (name: keyof ReturnType<typeof typedPlate>) => (
+  const field = (name: keyof TypedPlate) => (
     <FormField
       control={form.control}
       name={name}
-      label={t(`station.fields.${name}`)}
+      label={t(`station.fields.${name}`, { unit: name === 'mass' ? bulkUnitOf(weighsIn) : `°${readsIn}` })}
       inputMode="decimal"
       className="min-w-0 flex-1"
     />
@@ -78,7 +91,7 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
         )}
       </View>
       <View className="flex-row gap-2">
-        {field('massKg')}
+        {field('mass')}
         {field('powerKw')}
       </View>
       <OneOf
@@ -90,7 +103,7 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
       />
       <View className="flex-row gap-2">
         {field('reachesPercent')}
-        {field('holdC')}
+        {field('hold')}
       </View>
       {isChanged && <Button label={t('station.save')} isBusy={save.isPending} onPress={() => void submit()} />}
     </View>

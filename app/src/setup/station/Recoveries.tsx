@@ -2,9 +2,10 @@ import type { Recovery, StationFigures } from 'core/wok/heat/stationFigures'
 import { View } from 'react-native'
 import Svg, { Line, Path, Rect } from 'react-native-svg'
 import { Text } from '../../ui/Text'
-import { formatClock, formatMassG, formatTemp } from '../../words/format'
+import { formatClock, formatTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useReadsIn } from '../useKitchen'
+import { useMassWords } from '../useMassWords'
 import { recoveryBands, STEAMS_UNDER_C, widthPx } from './recoveryDrawing'
 
 const HEIGHT_PX = 200
@@ -29,6 +30,7 @@ export function Recoveries({ figures: { recoveries } }: { figures: StationFigure
 }
 
 function OneRecovery({ recovery }: { recovery: Recovery }) {
+  const { mass } = useMassWords()
   const t = useWords('setup')
   const readsIn = useReadsIn()
   const middle = CHANNEL_PX / 2
@@ -60,7 +62,7 @@ function OneRecovery({ recovery }: { recovery: Recovery }) {
       </Svg>
       <View className="min-w-0 flex-1">
         <Text size="lead" weight="bold" stretch="slim">
-          {formatMassG(recovery.massG)}
+          {mass(recovery.massG)}
         </Text>
         <Text weight="bold">
           {recovery.fryingS < 5

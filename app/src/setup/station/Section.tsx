@@ -4,9 +4,9 @@ import { View } from 'react-native'
 import Svg, { Circle, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg'
 import { NARROW } from '../../line/LaneParts'
 import { Text } from '../../ui/Text'
-import { formatMassG } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { sectionDrawing } from './sectionDrawing'
+import { useMassWords, type MassWords } from '../useMassWords'
 
 const RICE = 'rgb(var(--rice))'
 const ASH = 'rgb(var(--ash))'
@@ -23,20 +23,20 @@ export function Section({
   plate: StationPlate
   capPortions: number
 }) {
+  const { mass } = useMassWords()
+  const words = useMassWords()
   const t = useWords('setup')
   const { largest, leastG, mostG } = figures
   const drawing = sectionDrawing(figures, WIDTH_PX, HEIGHT_PX)
   const between =
-    leastG === null || mostG === null
-      ? null
-      : t('station.between', { least: formatMassG(leastG), most: formatMassG(mostG) })
+    leastG === null || mostG === null ? null : t('station.between', { least: mass(leastG), most: mass(mostG) })
   return (
     <View className="gap-2">
       <Text role="heading" aria-level={2} size="step" weight="bold">
         {t('station.howMuch')}
       </Text>
       <View className="gap-4 md:flex-row md:items-center">
-        <View role="img" aria-label={spoken(figures, t)}>
+        <View role="img" aria-label={spoken(figures, t, words)}>
           <Svg width={WIDTH_PX} height={drawing.heightPx}>
             <Pattern id="spills" width={7} height={7} patternUnits="userSpaceOnUse">
               <Path d="M0 7 L7 0" stroke={ASH} strokeWidth={1} />
@@ -87,7 +87,7 @@ export function Section({
           {largest ? (
             <View>
               <Text size="figure" weight="bold" stretch="slim">
-                {formatMassG(largest.massG)}
+                {mass(largest.massG)}
               </Text>
               {between !== null && <Text>{between}</Text>}
               <Text weight="bold">{t(`station.limits.${largest.limit}`)}</Text>
@@ -108,6 +108,7 @@ const LIMITS = ['volume', 'time', 'dip'] as const
 
 /** What each limit alone would allow. */
 function Limits({ figures: { limits, largest } }: { figures: StationFigures }) {
+  const { mass } = useMassWords()
   const t = useWords('setup')
   const massG = { dip: limits.dipG, time: limits.timeG, volume: limits.volumeG }
   return (
@@ -118,7 +119,7 @@ function Limits({ figures: { limits, largest } }: { figures: StationFigures }) {
           <Text key={limit} weight={largest?.limit === limit ? 'bold' : 'normal'} tone={most === null ? 'ash' : 'rice'}>
             {most === null
               ? t(`station.noLimit.${limit === 'volume' ? 'time' : limit}`)
-              : `${formatMassG(most)} ${t(`station.limitNames.${limit}`)}`}
+              : `${mass(most)} ${t(`station.limitNames.${limit}`)}`}
           </Text>
         )
       })}
@@ -126,12 +127,16 @@ function Limits({ figures: { limits, largest } }: { figures: StationFigures }) {
   )
 }
 
-function spoken({ largest, limits }: StationFigures, t: ReturnType<typeof useWords<'setup'>>): string {
+function spoken(
+  { largest, limits }: StationFigures,
+  t: ReturnType<typeof useWords<'setup'>>,
+  { mass }: MassWords,
+): string {
   if (!largest) return t('station.noBatch')
   const each = [
-    limits.dipG === null ? null : `${formatMassG(limits.dipG)} ${t('station.limitNames.dip')}`,
-    limits.timeG === null ? null : `${formatMassG(limits.timeG)} ${t('station.limitNames.time')}`,
-    `${formatMassG(limits.volumeG)} ${t('station.limitNames.volume')}`,
+    limits.dipG === null ? null : `${mass(limits.dipG)} ${t('station.limitNames.dip')}`,
+    limits.timeG === null ? null : `${mass(limits.timeG)} ${t('station.limitNames.time')}`,
+    `${mass(limits.volumeG)} ${t('station.limitNames.volume')}`,
   ]
-  return t('station.spoken', { mass: formatMassG(largest.massG), limits: each.filter(Boolean).join(', ') })
+  return t('station.spoken', { mass: mass(largest.massG), limits: each.filter(Boolean).join(', ') })
 }

@@ -1,39 +1,63 @@
 import type { StationPlate } from 'contract/stationPlate'
+import type { ScaleUnit } from 'core/measure/scaleUnit'
+import type { TempUnit } from 'core/measure/temperature'
 import { z } from 'zod'
 import { typedNumber } from '../../ui/form/typed'
+import { typedCelsius, typedKilograms, typedUnit, type TypedUnit } from '../../ui/form/typedUnit'
 
 export type TypedPlate = {
   acrossCm: string
   depthCm: string
   widthCm: string
   lengthCm: string
-  massKg: string
+  mass: string
   powerKw: string
   reachesPercent: string
-  holdC: string
+  hold: string
 }
 /** What may be wrong with a field; the words say what would be right. */
 export type PlateFault = 'across' | 'depth' | 'side' | 'mass' | 'power' | 'reaches' | 'hold'
 
-const CM = 100
-const shown = (value: number | null | undefined, factor: number) =>
-  value === null || value === undefined ? '' : String(Math.round(value * factor * 100) / 100)
+/** What the kitchen's scales and thermometers show. */
+export type PlateUnits = { weighsIn: ScaleUnit; readsIn: TempUnit }
 
-/** A plate as it is typed: centimetres, kilowatts, percent. */
-export const typedPlate = (plate: StationPlate): TypedPlate => ({
-  acrossCm: shown(plate.diameterM, CM),
-  depthCm: shown(plate.depthM, CM),
-  widthCm: shown(plate.plateM?.width, CM),
-  lengthCm: shown(plate.plateM?.length, CM),
-  massKg: shown(plate.massKg, 1),
-  powerKw: shown(plate.powerW, 1 / 1000),
-  reachesPercent: shown(plate.efficiency, 100),
-  holdC: shown(plate.holdC, 1),
-})
+const LEAST_KG = 0.2
+const MOST_KG = 300
+const LEAST_HOLD_C = 120
+const MOST_HOLD_C = 450
+/** What may be typed of the metal, for the words that say so. */
+export const PLATE_RANGE = {
+  leastG: LEAST_KG * 1000,
+  mostG: MOST_KG * 1000,
+  leastHoldC: LEAST_HOLD_C,
+  mostHoldC: MOST_HOLD_C,
+} as const
+
+const cm = typedUnit(1 / 100)
+const kilowatts = typedUnit(1000)
+const percent = typedUnit(1 / 100)
+
+/** A plate as it is typed: centimetres, kilowatts, percent, and what scales and thermometers show. */
+export function typedPlate(plate: StationPlate, { weighsIn, readsIn }: PlateUnits): TypedPlate {
+  return {
+    acrossCm: cm.show(plate.diameterM),
+    depthCm: cm.show(plate.depthM),
+    widthCm: cm.show(plate.plateM?.width),
+    lengthCm: cm.show(plate.plateM?.length),
+    mass: typedKilograms(weighsIn).show(plate.massKg),
+    powerKw: kilowatts.show(plate.powerW),
+    reachesPercent: percent.show(plate.efficiency),
+    hold: typedCelsius(readsIn).show(plate.holdC),
+  }
+}
 
 /** Reads what was typed: a round vessel needs its width across, a griddle both sides; depth may be left to the model. */
-export function plateSchema(kind: StationPlate['kind'], fault: (key: PlateFault) => string) {
+export function plateSchema(kind: StationPlate['kind'], units: PlateUnits, fault: (key: PlateFault) => string) {
   const isGriddle = kind === 'griddle'
+  const kilograms = typedKilograms(units.weighsIn)
+  const celsius = typedCelsius(units.readsIn)
+  const between = (key: PlateFault, { show }: TypedUnit, least: number, most: number) =>
+    typedNumber(fault(key), { least: Number(show(least)), most: Number(show(most)) })
   const side = (isAsked: boolean, key: PlateFault) =>
     isAsked ? typedNumber(fault(key), { least: 10, most: 200 }) : z.string().transform(() => null)
   const depth = typedNumber(fault('depth'), { least: 1, most: 100 })
@@ -43,10 +67,10 @@ export function plateSchema(kind: StationPlate['kind'], fault: (key: PlateFault)
       depthCm: isGriddle ? z.string().transform(() => null) : z.union([z.literal('').transform(() => null), depth]),
       widthCm: side(isGriddle, 'side'),
       lengthCm: side(isGriddle, 'side'),
-      massKg: typedNumber(fault('mass'), { least: 0.2, most: 300 }),
+      mass: between('mass', kilograms, LEAST_KG, MOST_KG),
       powerKw: typedNumber(fault('power'), { least: 0.3, most: 60 }),
       reachesPercent: typedNumber(fault('reaches'), { least: 5, most: 98 }),
-      holdC: typedNumber(fault('hold'), { least: 120, most: 450 }),
+      hold: between('hold', celsius, LEAST_HOLD_C, MOST_HOLD_C),
     })
     .refine((one) => kind !== 'wok' || one.depthCm === null || one.depthCm <= (one.acrossCm ?? 0) / 2, {
       path: ['depthCm'],
@@ -59,23 +83,24 @@ export function plateOf(
   typed: z.infer<ReturnType<typeof plateSchema>>,
   { kind, source }: Pick<StationPlate, 'kind' | 'source'>,
   before: StationPlate,
+  { weighsIn, readsIn }: PlateUnits,
 ): StationPlate {
-  const shownBefore = typedPlate(before)
-  const keep = (value: number, text: string, was: number, factor: number) =>
-    text !== '' && Number(text) === value ? was : value / factor
   return {
     kind,
     source,
-    diameterM: typed.acrossCm === null ? null : typed.acrossCm / CM,
-    depthM: typed.depthCm === null ? null : typed.depthCm / CM,
+    diameterM: typed.acrossCm === null ? null : cm.read(typed.acrossCm, before.diameterM),
+    depthM: typed.depthCm === null ? null : cm.read(typed.depthCm, before.depthM),
     plateM:
       typed.widthCm === null || typed.lengthCm === null
         ? null
-        : { width: typed.widthCm / CM, length: typed.lengthCm / CM },
-    massKg: keep(typed.massKg, shownBefore.massKg, before.massKg, 1),
-    powerW: keep(typed.powerKw, shownBefore.powerKw, before.powerW, 1 / 1000),
-    efficiency: keep(typed.reachesPercent, shownBefore.reachesPercent, before.efficiency, 100),
-    holdC: typed.holdC,
+        : {
+            width: cm.read(typed.widthCm, before.plateM?.width),
+            length: cm.read(typed.lengthCm, before.plateM?.length),
+          },
+    massKg: typedKilograms(weighsIn).read(typed.mass, before.massKg),
+    powerW: kilowatts.read(typed.powerKw, before.powerW),
+    efficiency: percent.read(typed.reachesPercent, before.efficiency),
+    holdC: typedCelsius(readsIn).read(typed.hold, before.holdC),
     zoneShare: before.zoneShare,
     contact: before.contact,
   }

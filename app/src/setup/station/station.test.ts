@@ -79,27 +79,46 @@ describe('a calibration by the watch', () => {
   })
 })
 
+const GRAMS = { weighsIn: 'g', readsIn: 'C' } as const
+const OUNCES = { weighsIn: 'oz', readsIn: 'F' } as const
+
 describe('a plate that is typed', () => {
   const read = (typed: object, kind: 'wok' | 'griddle' = 'wok') =>
-    plateSchema(kind, (key) => key).safeParse({ ...typedPlate(kind === 'wok' ? plate : griddle), ...typed })
+    plateSchema(kind, GRAMS, (key) => key).safeParse({
+      ...typedPlate(kind === 'wok' ? plate : griddle, GRAMS),
+      ...typed,
+    })
 
   test('unchanged it is the same plate to the last digit', () => {
     for (const one of [plate, griddle, { ...plate, efficiency: 0.2143219, powerW: 14_987 }]) {
-      const typed = plateSchema(one.kind, (key) => key).parse(typedPlate(one))
-      expect(plateOf(typed, one, one)).toEqual(one)
+      for (const units of [GRAMS, OUNCES]) {
+        const typed = plateSchema(one.kind, units, (key) => key).parse(typedPlate(one, units))
+        expect(plateOf(typed, one, one, units)).toEqual(one)
+      }
     }
   })
 
   test.each([
     ['acrossCm', '0', 'across'],
-    ['massKg', 'heavy', 'mass'],
+    ['mass', 'heavy', 'mass'],
     ['powerKw', '3500', 'power'],
     ['reachesPercent', '0.3', 'reaches'],
     ['depthCm', '25', 'depth'],
-    ['holdC', '20', 'hold'],
+    ['hold', '20', 'hold'],
   ])('%s of "%s" is said beside its field', (field, text, fault) => {
     const result = read({ [field]: text })
     expect(result.error?.issues[0]).toMatchObject({ path: [field], message: fault })
+  })
+
+  test('pounds and °F are kept in kilograms and °C, and so are their bounds', () => {
+    const shown = typedPlate(plate, OUNCES)
+    const schema = plateSchema('wok', OUNCES, (key) => key)
+    const kept = plateOf(schema.parse({ ...shown, mass: '4', hold: '752' }), plate, plate, OUNCES)
+    expect(kept.massKg).toBeCloseTo(1.814, 3)
+    expect(kept.holdC).toBeCloseTo(400, 6)
+    expect(schema.safeParse({ ...shown, hold: '247' }).success).toBe(false)
+    expect(schema.safeParse({ ...shown, mass: '662' }).success).toBe(false)
+    expect(schema.safeParse({ ...shown, mass: '661' }).success).toBe(true)
   })
 
   test('a griddle needs both sides and no width across', () => {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import type { MiseEvent } from '../doing/miseEvent'
 import { countGap, expectedStock, walkingOrder } from './expected'
 import { foldStock, lotNameOf, stockG, type ItemStock } from './foldStock'
-import { readStockAmount } from './readStockAmount'
+import { readStockAmount, withUnit } from './readStockAmount'
 
 type Word = MiseEvent extends infer T
   ? T extends MiseEvent
@@ -129,10 +129,12 @@ test('the walk goes by place, then by name; what has no place comes last', () =>
   expect(walkingOrder(rows, ['cold', 'dry']).map((one) => one.name)).toEqual(['crab', 'bean', 'soy', 'gone', 'zest'])
 })
 
+const US_GRAMS = { system: 'us', weighsIn: 'g' } as const
+
 test('amounts are read as a cook writes them, and a wrong unit says why', () => {
   const soy = { gPerML: 1.2, packG: 1800 }
   const grams = (text: string) => {
-    const read = readStockAmount(text, soy, 'us')
+    const read = readStockAmount(text, soy, US_GRAMS)
     return read.kind === 'grams' ? Math.round(read.massG) : read.kind
   }
   expect(['850', '850 g', '2.4 kg', '2,4 kg', '1½ L', '4 packs', '2x', '1 lb'].map(grams)).toEqual([
@@ -140,6 +142,15 @@ test('amounts are read as a cook writes them, and a wrong unit says why', () => 
   ])
   expect(grams('2 cups')).toBe(Math.round(2 * 236.588 * 1.2))
   expect(['-3 kg', 'plenty', '2000 kg', '3 bunches'].map(grams)).toEqual(['negative', 'unread', 'tooMuch', 'unread'])
-  expect(readStockAmount('2 cups', { gPerML: null, packG: null }, 'us')).toEqual({ kind: 'noDensity' })
-  expect(readStockAmount('2 packs', { gPerML: null, packG: null }, 'us')).toEqual({ kind: 'noPack' })
+  expect(readStockAmount('2 cups', { gPerML: null, packG: null }, US_GRAMS)).toEqual({ kind: 'noDensity' })
+  expect(readStockAmount('2 packs', { gPerML: null, packG: null }, US_GRAMS)).toEqual({ kind: 'noPack' })
+})
+
+test('a bare number counts what the scales show, and is kept with its unit', () => {
+  const read = (text: string, weighsIn: 'g' | 'oz') =>
+    readStockAmount(text, { gPerML: null, packG: null }, { system: 'us', weighsIn })
+  expect(read('12', 'g')).toEqual({ kind: 'grams', massG: 12 })
+  expect(read('12', 'oz')).toEqual({ kind: 'grams', massG: 12 * 28.349523125 })
+  expect(['12', ' 1,5 ', '2 packs'].map((text) => withUnit(text, 'oz'))).toEqual(['12 oz', '1,5 oz', '2 packs'])
+  expect(read(withUnit('12', 'oz'), 'g')).toEqual(read('12', 'oz'))
 })

@@ -44,7 +44,7 @@ export function dishJsonLd(dish: Dish, lookup: Lookup, tools: MeasureTools, scor
     }),
     recipeInstructions: (score?.steps ?? []).map((step) => ({
       '@type': 'HowToStep',
-      text: stepText(step, dish.stationKind),
+      text: stepText(step, dish.stationKind, 'g'),
     })),
     ...(isKnown && {
       nutrition: {

@@ -1,3 +1,4 @@
+import { writeMass } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import type { Recipe } from 'contract/recipe'
 import { allergenListOf, type AllergenList } from 'core/book/allergens'
@@ -36,7 +37,7 @@ export async function recipeLabel(
   }
   write(recipe.name, 9, 7, true)
   write(
-    `${((recipeYieldG(recipe) * batches) / 1000).toFixed(2)} kg · version ${recipe.version} · ${recipe.keep}`,
+    `${writeMass(recipeYieldG(recipe) * batches, kitchen.weighsIn)} · version ${recipe.version} · ${recipe.keep}`,
     14.5,
     3.6,
     false,

@@ -1,3 +1,4 @@
+import { writeMass } from 'core/measure/scaleUnit'
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import { batchAmounts } from 'core/book/scale'
@@ -37,7 +38,7 @@ export async function stationCard(
   const write = writer(page, fonts)
   write(dish.name, MARGIN, 60, 24, true)
   write(
-    `${portions} ${portions === 1 ? 'portion' : 'portions'} · ${kg(score.batchMassG)} · ${writeClock(score.totalS)} · version ${dish.version} · ${kitchen.name}`,
+    `${portions} ${portions === 1 ? 'portion' : 'portions'} · ${writeMass(score.batchMassG, kitchen.weighsIn)} · ${writeClock(score.totalS)} · version ${dish.version} · ${kitchen.name}`,
     MARGIN,
     80,
     11,
@@ -52,12 +53,12 @@ export async function stationCard(
     const y = TABLE_TOP + i * ROW
     const cut = dish.components[i]?.cut
     write(amount.name, MARGIN, y, 11, true)
-    write(grams(amount.massG), 250, y, 11, true)
+    write(writeMass(amount.massG, kitchen.weighsIn), 250, y, 11, true)
     const { tool, name, count } = amount.measure
     write(tool === 'scale' ? 'weigh' : writeQuantity(count, null, name || tool), 320, y, 11, false)
     write(cut ? [cut.shape, cut.sizeMm && `${cut.sizeMm} mm`].filter(Boolean).join(' ') : '', 440, y, 11, false)
   })
-  drawScore(page, fonts, score, dish, TABLE_TOP + amounts.length * ROW + 14, stationOf(score, dish, kitchen))
+  drawScore(page, fonts, score, dish, TABLE_TOP + amounts.length * ROW + 14, kitchen)
   return pdf.save()
 }
 
@@ -79,7 +80,7 @@ function allergenLine(dish: Dish, kitchen: Kitchen): string {
     .join(' ')
 }
 
-function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top: number, station: string): void {
+function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top: number, kitchen: Kitchen): void {
   const write = writer(page, fonts)
   const heights = heightsOf(score.steps, A4.height - MARGIN - top - 20)
   const left = MARGIN + 34
@@ -89,11 +90,22 @@ function drawScore(page: PDFPage, fonts: PdfFonts, score: Score, dish: Dish, top
   score.steps.forEach((step, i) => {
     const y = top + tops[i]!
     write(writeClock(step.startS), MARGIN, y + 10, 9, true)
-    wrapped(fonts, stepText(step, dish.stationKind).replace(/^\S+ /, ''), 8.5, A4.width - textX - MARGIN)
+    wrapped(
+      fonts,
+      stepText(step, dish.stationKind, kitchen.weighsIn).replace(/^\S+ /, ''),
+      8.5,
+      A4.width - textX - MARGIN,
+    )
       .slice(0, Math.max(1, Math.floor(heights[i]! / 11)))
       .forEach((line, row) => write(line, textX, y + 10 + row * 11, 8.5, false))
   })
-  write(`Seconds by the heat of ${station}. The local code decides the limits.`, MARGIN, A4.height - 26, 8, false)
+  write(
+    `Seconds by the heat of ${stationOf(score, dish, kitchen)}. The local code decides the limits.`,
+    MARGIN,
+    A4.height - 26,
+    8,
+    false,
+  )
 }
 
 type Rows = { left: number; top: number; heights: readonly number[]; tops: readonly number[] }
@@ -148,5 +160,3 @@ function wrapped(fonts: PdfFonts, words: string, size: number, width: number): s
 }
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
-const grams = (massG: number) => (massG < 10 ? `${massG.toFixed(1)} g` : `${Math.round(massG)} g`)
-const kg = (massG: number) => `${(massG / 1000).toFixed(2)} kg`

@@ -22,16 +22,18 @@ const entry = (name: string, massG: number, motion = 'in') =>
 
 test('a step stands in a line: when, what, how much, at which heat', () => {
   const entries = [entry('egg', 105.25), entry('scallion', 8)]
-  expect(stepText(step({ action: 'eggIn', entries }), 'wok')).toBe('0:52 In: 105.3 g egg, 8 g scallion (high heat).')
+  expect(stepText(step({ action: 'eggIn', entries }), 'wok', 'g')).toBe('0:52 In: 105 g egg, 8 g scallion (high heat).')
 })
 
 test('what is taken out is named and not weighed, as if it went in', () => {
   const entries = [entry('egg', 105, 'out')]
-  expect(stepText(step({ entries }), 'wok')).toBe('0:52 Out: egg (high heat).')
+  expect(stepText(step({ entries }), 'wok', 'g')).toBe('0:52 Out: egg (high heat).')
 })
 
 test('what is fried beside does not stand at the heat of the rice', () => {
-  expect(stepText(step({ action: 'eggOnTop', surface: 'beside' }), 'griddle')).toContain('another surface, gentle heat')
+  expect(stepText(step({ action: 'eggOnTop', surface: 'beside' }), 'griddle', 'g')).toContain(
+    'another surface, gentle heat',
+  )
 })
 
 test.each<[CookRules, CheckedFood, string]>([
@@ -41,19 +43,19 @@ test.each<[CookRules, CheckedFood, string]>([
   [{ ruleSet: 'uk', isScottish: true }, 'rice', '82 °C in the core'],
 ])('paper under %j says of %s: %s, and defers to the local code', (rules, food, words) => {
   const check = { food, limit: cookLimit(rules, food) }
-  expect(stepText(step({ check }), 'wok')).toContain(` Check: ${words}; the local code decides.`)
+  expect(stepText(step({ check }), 'wok', 'g')).toContain(` Check: ${words}; the local code decides.`)
 })
 
 test('a griddle is let come up to heat, a wok is heated dry; sauce off the flame says so', () => {
-  expect(stepText(step({ action: 'heatVessel' }), 'griddle')).toContain('plate come up to heat')
-  expect(stepText(step({ action: 'heatVessel' }), 'wok')).toContain('wok dry')
-  expect(stepText(step({ action: 'sauceIn', heat: 'off' }), 'wok')).toContain('Flame off, sauce in, toss')
+  expect(stepText(step({ action: 'heatVessel' }), 'griddle', 'g')).toContain('plate come up to heat')
+  expect(stepText(step({ action: 'heatVessel' }), 'wok', 'g')).toContain('wok dry')
+  expect(stepText(step({ action: 'sauceIn', heat: 'off' }), 'wok', 'g')).toContain('Flame off, sauce in, toss')
 })
 
 test('portions that differ are named with what they decline', () => {
   const apart = { portions: 1, without: ['peanut', 'scallion'] }
-  expect(stepText(step({ action: 'takeOut', apart }), 'wok')).toContain('Take 1 out: no peanut, no scallion')
-  expect(stepText(step({ action: 'finishOn', onPortions: 2 }), 'wok')).toContain('Only on the 2 that want it')
+  expect(stepText(step({ action: 'takeOut', apart }), 'wok', 'g')).toContain('Take 1 out: no peanut, no scallion')
+  expect(stepText(step({ action: 'finishOn', onPortions: 2 }), 'wok', 'g')).toContain('Only on the 2 that want it')
 })
 
 test.each([

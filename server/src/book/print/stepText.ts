@@ -1,3 +1,4 @@
+import { writeMass, type ScaleUnit } from 'core/measure/scaleUnit'
 import type { StationKind } from 'core/book/dish'
 import type { CookLimit } from 'core/safety/limits'
 import type { Action, Step } from 'core/wok/score'
@@ -40,9 +41,9 @@ const OFF_HEAT_SAUCE = 'Flame off, sauce in, toss'
 const GRIDDLE_HEAT = 'Let the plate come up to heat'
 
 /** One step in a line: when, what with how much, at which heat, and what is to be checked. */
-export function stepText(step: Step, stationKind: StationKind): string {
+export function stepText(step: Step, stationKind: StationKind, weighsIn: ScaleUnit): string {
   const names = step.entries
-    .map(({ motion, massG, name }) => (motion === 'out' ? name : `${Math.round(massG * 10) / 10} g ${name}`))
+    .map(({ motion, massG, name }) => (motion === 'out' ? name : `${writeMass(massG, weighsIn)} ${name}`))
     .join(', ')
   const check = step.check ? ` Check: ${limitText(step.check.limit)}; the local code decides.` : ''
   return `${writeClock(step.startS)} ${wordsOf(step, stationKind)}${names ? `: ${names}` : ''} (${heatOf(step)}).${check}`

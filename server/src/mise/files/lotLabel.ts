@@ -1,8 +1,8 @@
+import { writeMass } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import type { MiseLot, StockRow } from 'contract/mise/stock'
 import { kitchenDates } from '../../print/kitchenDates'
 import type { LabelText } from '../../print/labelDrawing'
-import { amountText } from './taskText'
 
 /** What stands on the label of a made lot: its name, what it is, when it was made, use by in large, and where to read on. */
 export function lotLabelText(
@@ -17,7 +17,7 @@ export function lotLabelText(
     grain: `${row.name} ${row.form}`.trim(),
     cooked: `made ${dayTime(lot.atMs)}`,
     useBy: lot.useByMs === null ? 'no use-by: ask' : `use by ${dayTime(lot.useByMs)}`,
-    mass: amountText(lot.massG),
+    mass: writeMass(lot.massG, kitchen.weighsIn),
     url: `${origin}/mise/count`,
   }
 }

@@ -30,7 +30,7 @@ export function planIcs(plan: MisePlan, { all, schedule }: KitchenPlan, kitchen:
         stamp: new Date(nowMs),
         start: new Date(at.startMs),
         end: new Date(at.endMs),
-        summary: names ? `${names}: ${taskText(task)}` : taskText(task),
+        summary: names ? `${names}: ${taskText(task, kitchen)}` : taskText(task, kitchen),
         description: lines.join('\n'),
       })
       .createAlarm({ type: ICalAlarmType.display, triggerBefore: ALARM_S })

@@ -1,10 +1,11 @@
+import { writeMass } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import type { MisePlan } from 'contract/mise/plan'
 import type { KitchenPlan } from 'core/mise/doing/planKitchen'
 import { newPdf } from '../../print/fonts'
 import { kitchenDates } from '../../print/kitchenDates'
 import { Sheet } from '../../print/sheet'
-import { amountText, cautionText, namesOf, taskText } from './taskText'
+import { cautionText, namesOf, taskText } from './taskText'
 
 /** The prep of a service on paper: by person, in order, with latest starts, cautions, boxes to tick, and what to buy. */
 export async function prepSheet(plan: MisePlan, { all, schedule }: KitchenPlan, kitchen: Kitchen): Promise<Uint8Array> {
@@ -29,7 +30,7 @@ export async function prepSheet(plan: MisePlan, { all, schedule }: KitchenPlan, 
       const slot = at.get(task.id)
       const when = slot ? dayTime(slot.startMs) : 'not in the plan'
       const latest = slot?.latestStartMs ? `, latest ${dayTime(slot.latestStartMs)}` : ''
-      sheet.write(`[  ]  ${when}  ${taskText(task)}  (${Math.round(task.durationS / 60)} min${latest})`, {})
+      sheet.write(`[  ]  ${when}  ${taskText(task, kitchen)}  (${Math.round(task.durationS / 60)} min${latest})`, {})
       if (task.cautions.length > 0) sheet.write(`        ${cautionText(task.cautions)}`, { size: 8.5 })
     }
   }
@@ -37,7 +38,7 @@ export async function prepSheet(plan: MisePlan, { all, schedule }: KitchenPlan, 
   if (buy.length > 0) sheet.write('To buy', { bold: true, size: 13, before: 12 })
   for (const line of buy)
     sheet.write(
-      `[  ]  ${line.name}: ${amountText(line.neededG)}${line.packs === null ? '' : `, ${line.packs} × ${line.packName}`}`,
+      `[  ]  ${line.name}: ${writeMass(line.neededG, kitchen.weighsIn)}${line.packs === null ? '' : `, ${line.packs} × ${line.packName}`}`,
       {},
     )
   sheet.write('The local code and the local inspector decide the limits.', { before: 12 })

@@ -1,3 +1,4 @@
+import { writeMass } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import type { TaskState } from 'core/mise/doing/foldDay'
 import type { PrepCaution } from 'core/mise/need/cautions'
@@ -37,20 +38,15 @@ const CAUTION_TEXT: Readonly<Record<PrepCaution, string>> = {
 }
 
 /** A task in one line: what, of what, how much. */
-export function taskText({
-  kind,
-  name,
-  massG,
-  cut,
-  share,
-}: Pick<TaskState, 'kind' | 'name' | 'massG' | 'cut' | 'share'>): string {
+export function taskText(
+  { kind, name, massG, cut, share }: Pick<TaskState, 'kind' | 'name' | 'massG' | 'cut' | 'share'>,
+  { weighsIn }: Pick<Kitchen, 'weighsIn'>,
+): string {
   if (kind === 'rails') return VERBS.rails
   const form = cut ? `, ${cut.shape}${cut.sizeMm === null ? '' : ` ${cut.sizeMm} mm`}` : ''
-  return `${VERBS[kind]} ${name}: ${amountText(massG * share)}${form}`
+  return `${VERBS[kind]} ${name}: ${writeMass(massG * share, weighsIn)}${form}`
 }
 
-export const amountText = (massG: number) =>
-  massG >= 1000 ? `${(massG / 1000).toFixed(2)} kg` : `${Math.round(massG)} g`
 export const cautionText = (cautions: readonly PrepCaution[]) => cautions.map((one) => CAUTION_TEXT[one]).join('; ')
 export const namesOf = (who: readonly string[], { staff }: Kitchen) =>
   who.map((id) => staff.find((one) => one.id === id)?.name ?? id).join(', ')

@@ -1,3 +1,4 @@
+import { writeBulk } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import { loggedReadings, outcome, whoOf, type LoggedLot } from './coolingLog'
@@ -27,7 +28,7 @@ export async function coolingDaySheet(
     const { lot, state } = one
     sheet.keepTogether(5)
     const mass = state.spreadMassG ?? state.massG
-    sheet.write(`${lot.name}  ${lot.grain}, ${(mass / 1000).toFixed(2)} kg, ${lot.origin}`, {
+    sheet.write(`${lot.name}  ${lot.grain}, ${writeBulk(mass, kitchen.weighsIn, 2)}, ${lot.origin}`, {
       bold: true,
       before: 12,
       size: 12,

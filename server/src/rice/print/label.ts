@@ -1,3 +1,4 @@
+import { writeBulk } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import type { Lot } from 'contract/rice'
 import type { LotState } from 'core/rice/lot/lotState'
@@ -12,7 +13,7 @@ export function labelText(lot: Lot, state: LotState, kitchen: Kitchen, origin: s
     grain: `${lot.grain}${state.freezes > 0 ? ', frozen once' : ''}`,
     cooked: state.cookedAtMs === null ? 'on the heat' : `cooked ${dayTime(state.cookedAtMs)}`,
     useBy: state.useByMs === null ? 'label after weighing' : `use by ${day(state.useByMs)}`,
-    mass: massG > 0 ? `${(massG / 1000).toFixed(1)} kg` : '',
+    mass: massG > 0 ? writeBulk(massG, kitchen.weighsIn) : '',
     url: `${origin}/rice/${lot.id}`,
   }
 }

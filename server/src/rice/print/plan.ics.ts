@@ -1,3 +1,4 @@
+import { writeBulk } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import ical, { ICalAlarmType } from 'ical-generator'
@@ -7,7 +8,7 @@ const MIN_S = 60
 /** The rice plan as iCalendar (RFC 5545): one event a load from the heat to the tray, and one when the last is cold. */
 export function planIcs(day: string, { plan, vessel }: DayRicePlan, kitchen: Kitchen, nowMs: number): string {
   const calendar = ical({ name: `Rice for ${day}, ${kitchen.name}`, prodId: '//Okazu//Rice plan//EN' })
-  const kilos = (massG: number) => (massG / 1000).toFixed(2)
+  const bulk = (massG: number) => writeBulk(massG, kitchen.weighsIn, 2)
   plan.loads.forEach((load, i) => {
     const time = plan.times[i]
     if (!time) return
@@ -18,7 +19,7 @@ export function planIcs(day: string, { plan, vessel }: DayRicePlan, kitchen: Kit
         start: new Date(time.startMs),
         end: new Date(time.readyMs),
         summary: `Rice load ${i + 1} of ${plan.loads.length}`,
-        description: `${kilos(load.dryMassG)} kg rice, ${kilos(load.waterG)} kg water in all, ${vessel.method}. Then spread ${(plan.depthM * 100).toFixed(1)} cm deep.`,
+        description: `${bulk(load.dryMassG)} rice, ${bulk(load.waterG)} water in all, ${vessel.method}. Then spread ${(plan.depthM * 100).toFixed(1)} cm deep.`,
       })
       .createAlarm({ type: ICalAlarmType.display, triggerBefore: 10 * MIN_S })
   })

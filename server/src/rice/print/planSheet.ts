@@ -1,3 +1,4 @@
+import { bulkUnitOf, writeBulk, writeMass } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
 import { volumeUnitML } from 'core/measure/units'
@@ -19,11 +20,12 @@ export async function planSheet(
   const { time } = kitchenDates(kitchen)
   const { blend, wash, tray } = house.policy
   const name = house.vessels.find((one) => one.id === vessel.id)?.name ?? vessel.id
-  const kilos = (massG: number, digits = 2) => `${(massG / 1000).toFixed(digits)} kg`
+  const { weighsIn, readsIn } = kitchen
+  const bulk = (massG: number, digits = 2) => writeBulk(massG, weighsIn, digits)
   sheet.write(`Rice for ${day}`, { size: 18, bold: true })
   sheet.write(kitchen.name, {})
   sheet.write(
-    `${Math.round(planned.expected)} portions expected, ${plan.portions} planned: ${kilos(plan.wantedG, 1)} cooked rice, ${kilos(usableG, 1)} of it in the house, ${kilos(plan.toCookG, 1)} to cook.`,
+    `${Math.round(planned.expected)} portions expected, ${plan.portions} planned: ${bulk(plan.wantedG, 1)} cooked rice, ${bulk(usableG, 1)} of it in the house, ${bulk(plan.toCookG, 1)} to cook.`,
     { before: 6 },
   )
   const grains = Object.entries(blend).map(([grain, share]) => `${Math.round(share * 100)} % ${grain}`)
@@ -41,14 +43,18 @@ export async function planSheet(
       },
     )
     const cups = load.dryMassG / bulkKgPerL(blend) / cupML
-    sheet.write(`${kilos(load.dryMassG)} rice (${cups.toFixed(1)} cups), ${kilos(load.waterG)} water in all`, {
+    sheet.write(`${bulk(load.dryMassG)} rice (${cups.toFixed(1)} cups), ${bulk(load.waterG)} water in all`, {
       size: 13,
     })
     if (load.heldWaterG > 0)
-      sheet.write(`${Math.round(load.heldWaterG)} g of the water hangs on the washed grain: weigh with the grain.`, {})
-    sheet.write('Weighed out of the vessel: ____________ kg     at ____:____     in the middle ______ °C', {
-      before: 4,
-    })
+      sheet.write(
+        `${writeMass(load.heldWaterG, weighsIn)} of the water hangs on the washed grain: weigh with the grain.`,
+        {},
+      )
+    sheet.write(
+      `Weighed out of the vessel: ____________ ${bulkUnitOf(weighsIn)}     at ____:____     in the middle ______ °${readsIn}`,
+      { before: 4 },
+    )
   })
   sheet.write(
     `Spread on ${plan.trays} trays ${tray.name}, ${(plan.depthM * 100).toFixed(1)} cm deep. All cold by ${time(coldByMs)}. The local code and the local inspector decide the limits.`,

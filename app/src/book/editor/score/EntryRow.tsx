@@ -7,10 +7,11 @@ import { Choice } from '../../../ui/Choice'
 import { Icon } from '../../../ui/icons'
 import { SortableHandle, useSortableRow } from '../../../ui/sortable'
 import { Text } from '../../../ui/Text'
-import { formatClock, formatMassG } from '../../../words/format'
+import { formatClock } from '../../../words/format'
 import { useWords } from '../../../words/i18n'
 import { cutWords } from '../../dish/cutWords'
 import type { PlacedEntry } from './entriesInOrder'
+import { useMassWords } from '../../../setup/useMassWords'
 
 type EntryRowProps = {
   entry: PlacedEntry
@@ -22,6 +23,7 @@ type EntryRowProps = {
 
 /** One thing of the score: dragged by its handle, or opened and held where it belongs. */
 export function EntryRow({ entry, cut, pins, onPin, onUnpin }: EntryRowProps) {
+  const { mass } = useMassWords()
   const t = useWords('book')
   const { row, handle } = useSortableRow(entry.componentId)
   const [isOpen, setIsOpen] = useState(false)
@@ -52,7 +54,7 @@ export function EntryRow({ entry, cut, pins, onPin, onUnpin }: EntryRowProps) {
               {name}
             </Text>
             <Text size="small" tone="ash" stretch="slim" numberOfLines={1}>
-              {[formatMassG(entry.massG), cutWords(cut), entry.isOffFlame ? t('scoreEditor.offFlame') : '']
+              {[mass(entry.massG), cutWords(cut), entry.isOffFlame ? t('scoreEditor.offFlame') : '']
                 .filter(Boolean)
                 .join(' · ')}
             </Text>

@@ -9,38 +9,29 @@ import { HoldButton } from '../../../ui/HoldButton'
 import { Sheet } from '../../../ui/Sheet'
 import { toast } from '../../../ui/Toast'
 import { useWords } from '../../../words/i18n'
-import { kilos } from '../../lotWords'
 import { sayOfLot } from '../../useLots'
 import type { LotPage } from '../lotPage'
+import { useMassWords } from '../../../setup/useMassWords'
+import { MassDial } from '../../MassDial'
 
 type SheetProps = LotPage & { onClose: () => void }
 
 /** What a lot is told with a dial or a choice. */
 export function CountSheet({ shown, onClose }: SheetProps) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const [massG, setMassG] = useState(Math.round(shown.state.massG / 50) * 50)
-  const what = t('cooking.mass')
   return (
     <Sheet title={t('lot.countTitle')} isOpen onClose={onClose}>
       <View className="gap-4">
-        <Dial
-          name={what}
-          lessLabel={t('less', { what })}
-          moreLabel={t('moreOf', { what })}
-          value={Number(kilos(massG, 2))}
-          least={0}
-          most={60}
-          step={0.05}
-          unit={t('kilograms')}
-          onChange={(kg) => setMassG(Math.round(kg * 1000))}
-        />
+        <MassDial name={t('cooking.mass')} massG={massG} leastG={0} mostG={60_000} isFine onChange={setMassG} />
         <Button
           kind="main"
           isTall
-          label={t('lot.countDo', { kg: kilos(massG, 2) })}
+          label={t('lot.countDo', { mass: bulk(massG, 2) })}
           onPress={() => {
             const [id] = sayOfLot(shown.lot.id, { kind: 'counted', massG })
-            toast(t('lot.says.counted', { kg: kilos(massG, 2) }), () =>
+            toast(t('lot.says.counted', { mass: bulk(massG, 2) }), () =>
               sayOfLot(shown.lot.id, { kind: 'undone', eventId: id }),
             )
             onClose()

@@ -12,10 +12,11 @@ import { useProblemSentence } from '../../../ui/states'
 import { toast } from '../../../ui/Toast'
 import { Text } from '../../../ui/Text'
 import { nameOfStaff } from '../../../people/nameOfStaff'
-import { formatDay, formatMassG, formatTime } from '../../../words/format'
+import { formatDay, formatTime } from '../../../words/format'
 import { useWords } from '../../../words/i18n'
 import { useLotSays } from '../lotSays'
 import type { LotPage } from '../lotPage'
+import { useMassWords } from '../../../setup/useMassWords'
 
 type SheetProps = LotPage & { onClose: () => void }
 
@@ -82,6 +83,7 @@ export function TraceSheet({ shown, kitchen, onClose }: SheetProps) {
 }
 
 export function TracedRuns({ runs, timeZone }: { runs: Trace['runs']; timeZone: string }) {
+  const { mass } = useMassWords()
   const t = useWords('rice')
   return (
     <View role="list" className="gap-2">
@@ -91,7 +93,7 @@ export function TracedRuns({ runs, timeZone }: { runs: Trace['runs']; timeZone: 
             {t('lot.traceRun', {
               time: `${formatDay(run.firedAtMs, timeZone)} ${formatTime(run.firedAtMs, timeZone)}`,
               dish: run.dishName,
-              g: formatMassG(run.massG),
+              g: mass(run.massG),
             })}
           </Text>
           <Text tone="ash" stretch="slim">

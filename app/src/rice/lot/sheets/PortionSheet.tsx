@@ -12,12 +12,14 @@ import { Sheet } from '../../../ui/Sheet'
 import { useProblemSentence } from '../../../ui/states'
 import { Text } from '../../../ui/Text'
 import { useWords } from '../../../words/i18n'
-import { kilos } from '../../lotWords'
 import { useLots } from '../../useLots'
 import type { LotPage } from '../lotPage'
+import { useMassWords } from '../../../setup/useMassWords'
+import { MassDial } from '../../MassDial'
 
 /** A part of a lot into a lot of its own, or all of it to another. Both lots change at once, so it needs the kitchen. */
 export function PortionSheet({ shown, kind, onClose }: LotPage & { kind: Portioning['kind']; onClose: () => void }) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const queries = useQueryClient()
   const { lot, state } = shown
@@ -43,22 +45,18 @@ export function PortionSheet({ shown, kind, onClose }: LotPage & { kind: Portion
         {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
         {kind === 'split' ? (
           <>
-            <Dial
+            <MassDial
               name={t('cooking.mass')}
-              lessLabel={t('less', { what: t('cooking.mass') })}
-              moreLabel={t('moreOf', { what: t('cooking.mass') })}
-              value={Number(kilos(massG, 1))}
-              least={0.1}
-              most={Math.max(0.1, Number(kilos(state.massG, 1)))}
-              step={0.1}
-              unit={t('kilograms')}
-              onChange={(kg) => setMassG(Math.round(kg * 1000))}
+              massG={massG}
+              leastG={100}
+              mostG={Math.max(100, state.massG)}
+              onChange={setMassG}
             />
             <Button
               kind="main"
               isTall
               isBusy={send.isPending}
-              label={t('lot.splitDo', { kg: kilos(massG) })}
+              label={t('lot.splitDo', { mass: bulk(massG) })}
               onPress={() => pour(newId(), Math.min(massG, state.massG))}
             />
           </>
@@ -77,6 +75,7 @@ function Others({
   isBusy,
   onPour,
 }: Pick<LotPage, 'shown'> & { isBusy: boolean; onPour: (toLotId: string) => void }) {
+  const { bulk } = useMassWords()
   const t = useWords('rice')
   const { lots } = useLots()
   const others = lots.filter(({ lot, state }) => lot.id !== shown.lot.id && COLD.includes(state.stage))
@@ -89,7 +88,7 @@ function Others({
           key={lot.id}
           isBusy={isBusy}
           label={t('lot.mergeDo', { name: lot.name })}
-          detail={t('kg', { kg: kilos(state.massG) })}
+          detail={bulk(state.massG)}
           onPress={() => onPour(lot.id)}
         />
       ))}
