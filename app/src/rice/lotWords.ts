@@ -2,7 +2,7 @@ import type { Kitchen } from 'contract/kitchen'
 import type { RiceHouse } from 'contract/riceHouse'
 import type { LotPlace } from 'core/rice/lot/lotEvent'
 import { dayAfter, localDay } from 'core/time/localTime'
-import { formatDay, formatTemp, formatTime } from '../words/format'
+import { formatDay, formatTime, formatWholeTemp } from '../words/format'
 import { useWords } from '../words/i18n'
 import { readyAtMs } from './shelf/nextTask'
 import type { WatchedLot } from 'core/rice/lot/watchLot'
@@ -32,8 +32,7 @@ export function useLotWords(kitchen: Kitchen, house: RiceHouse) {
       }
       case 'cooling':
       case 'chilling': {
-        const lastC =
-          state.lastTempC === null ? '' : formatTemp({ tempC: Math.round(state.lastTempC) }, kitchen.readsIn)
+        const lastC = state.lastTempC === null ? '' : formatWholeTemp(state.lastTempC, kitchen.readsIn)
         const last = watched?.forecast.steps.at(-1)
         if (!last) return lastC
         const cold =

@@ -1,6 +1,6 @@
 import type { TempUnit } from 'core/measure/temperature'
 import type { Step } from 'core/wok/score'
-import { formatPercent, formatTemp } from '../words/format'
+import { formatPercent, formatWholeTemp } from '../words/format'
 import { useWords } from '../words/i18n'
 import { useMassWords } from '../setup/useMassWords'
 
@@ -11,12 +11,12 @@ const NEAR_BURNT = 0.2
 export function useFigureWords(readsIn: TempUnit): (step: Step) => string {
   const { mass } = useMassWords()
   const t = useWords('wok')
-  const temp = (tempC: number) => formatTemp({ tempC, tempF: null }, readsIn)
+  const temp = (tempC: number) => formatWholeTemp(tempC, readsIn)
   return ({ figures = {} }) => {
     const { fromC, metalC, lowestC, dryS, coreC, oilG, burnFraction } = figures
     const falls = metalC !== undefined && lowestC !== undefined && metalC - lowestC >= 2
     return [
-      fromC === undefined ? '' : t('figures.warm', { temp: temp(Math.round(fromC / 10) * 10) }),
+      fromC === undefined ? '' : t('figures.warm', { temp: formatWholeTemp(fromC, readsIn, 10) }),
       metalC === undefined
         ? ''
         : falls

@@ -56,6 +56,12 @@ export function formatTemp(temp: ShownTemp, readsIn: TempUnit): string {
   return `${String(degrees(temp, readsIn)).replace('-', '−')} °${readsIn}`
 }
 
+/** An estimate of a temperature: whole degrees of the unit that is read, or the nearest ten of them. */
+export function formatWholeTemp(tempC: number, readsIn: TempUnit, nearest = 1): string {
+  const whole = Math.round(degrees({ tempC }, readsIn) / nearest) * nearest
+  return `${String(whole).replace('-', '−')} °${readsIn}`
+}
+
 const formats = new Map<string, Intl.DateTimeFormat>()
 
 function dateFormat(key: string, timeZone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {

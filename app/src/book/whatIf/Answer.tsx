@@ -2,7 +2,7 @@ import { View } from 'react-native'
 import { useReadsIn } from '../../setup/useKitchen'
 import { useMassWords } from '../../setup/useMassWords'
 import { Text } from '../../ui/Text'
-import { formatClock, formatPercent, formatTemp } from '../../words/format'
+import { formatClock, formatPercent, formatWholeTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { WhatIf } from './useWhatIf'
 
@@ -23,7 +23,7 @@ export function Answer({ whatIf, portionRiceG }: { whatIf: WhatIf; portionRiceG:
   const lowestC = Math.min(
     ...(worked?.trace ?? []).filter(({ riceC, isLit }) => riceC !== null && isLit).map(({ metalC }) => metalC),
   )
-  const low = formatTemp({ tempC: Math.round(Number.isFinite(lowestC) ? lowestC : (quick?.lowestC ?? 0)) }, readsIn)
+  const low = formatWholeTemp(Number.isFinite(lowestC) ? lowestC : (quick?.lowestC ?? 0), readsIn)
   const wetOf = (trace: readonly { freeFraction: number | null }[] | undefined) => trace?.at(-1)?.freeFraction ?? null
   const wet = wetOf(worked?.trace)
   const wetToday = wetOf(todayScore?.trace)

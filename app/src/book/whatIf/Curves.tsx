@@ -5,7 +5,7 @@ import { View } from 'react-native'
 import Svg, { Circle, G, Line, LinearGradient, Path, Rect, Stop, Text as SvgText } from 'react-native-svg'
 import { useReadsIn } from '../../setup/useKitchen'
 import { Text } from '../../ui/Text'
-import { formatClock, formatTemp } from '../../words/format'
+import { formatClock, formatWholeTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 const LEFT_PX = 34
@@ -44,7 +44,7 @@ export type CurvesProps = {
 export function Curves({ id, title, trace, lastS, widthPx, heightPx, isBehind }: CurvesProps) {
   const t = useWords('book')
   const readsIn = useReadsIn()
-  const temp = (tempC: number) => formatTemp({ tempC: Math.round(tempC) }, readsIn)
+  const temp = (tempC: number) => formatWholeTemp(tempC, readsIn)
   const cooked = trace.filter(({ riceC }) => riceC !== null)
   const low = cooked
     .filter(({ isLit }) => isLit)

@@ -7,7 +7,7 @@ import { openSound } from '../../device/signal'
 import { Button } from '../../ui/Button'
 import { Text } from '../../ui/Text'
 import { useTyped } from '../../ui/useTyped'
-import { degrees, formatTemp } from '../../words/format'
+import { degrees, formatWholeTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 
 export type ReadingBarProps = {
@@ -63,7 +63,7 @@ export function ReadingBar({ readsIn, aroundC, expectedC, detail, onLog }: Readi
         </Text>
         {expectedC.kind === 'value' && (
           <Text tone="ash" stretch="narrow">
-            {t('cool.model', { temp: formatTemp({ tempC: Math.round(expectedC.value) }, readsIn) })}
+            {t('cool.model', { temp: formatWholeTemp(expectedC.value, readsIn) })}
           </Text>
         )}
       </View>

@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router'
 import { valueOf, WORKING } from '../../device/worked'
 import { Button } from '../../ui/Button'
 import { toast } from '../../ui/Toast'
-import { formatTemp, formatTime } from '../../words/format'
+import { formatTemp, formatTime, formatWholeTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { RiceTask } from './nextTask'
 import type { ShelfProps } from './Shelf'
@@ -66,7 +66,7 @@ export function TaskButton({
       const forecast = forecastOf?.forecast
       const lastMs = state.readings.at(-1)?.atMs ?? nowMs
       const detail = forecast
-        ? t('next.readDetail', { temp: formatTemp({ tempC: Math.round(expectedC(forecast, nowMs)) }, kitchen.readsIn) })
+        ? t('next.readDetail', { temp: formatWholeTemp(expectedC(forecast, nowMs), kitchen.readsIn) })
         : t('next.readSoon', { time: formatTime(lastMs, kitchen.timeZone) })
       return main(t('next.read', { name }), detail)
     }

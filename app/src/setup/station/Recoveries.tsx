@@ -2,7 +2,7 @@ import type { Recovery, StationFigures } from 'core/wok/heat/stationFigures'
 import { View } from 'react-native'
 import Svg, { Line, Path, Rect } from 'react-native-svg'
 import { Text } from '../../ui/Text'
-import { formatClock, formatTemp } from '../../words/format'
+import { formatClock, formatWholeTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useReadsIn } from '../useKitchen'
 import { useMassWords } from '../useMassWords'
@@ -36,7 +36,7 @@ function OneRecovery({ recovery }: { recovery: Recovery }) {
   const middle = CHANNEL_PX / 2
   const steams = widthPx(STEAMS_UNDER_C, CHANNEL_PX) / 2
   const said = [
-    t('station.lowest', { temp: formatTemp({ tempC: Math.round(recovery.lowestMetalC) }, readsIn) }),
+    t('station.lowest', { temp: formatWholeTemp(recovery.lowestMetalC, readsIn) }),
     recovery.timeTo74S === null ? t('station.neverHot') : t('station.hotAt', { time: formatClock(recovery.timeTo74S) }),
     recovery.doneS === null ? t('station.neverDry') : t('station.dryAt', { time: formatClock(recovery.doneS) }),
   ]

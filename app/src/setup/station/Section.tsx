@@ -1,17 +1,21 @@
 import type { StationPlate } from 'contract/stationPlate'
+import { HOT_C, LEAST_METAL_C } from 'core/wok/heat/parameters'
 import type { StationFigures } from 'core/wok/heat/stationFigures'
 import { View } from 'react-native'
 import Svg, { Circle, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg'
 import { NARROW } from '../../line/LaneParts'
 import { Text } from '../../ui/Text'
+import { formatWholeTemp } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { sectionDrawing } from './sectionDrawing'
+import { useReadsIn } from '../useKitchen'
 import { useMassWords, type MassWords } from '../useMassWords'
 
 const RICE = 'rgb(var(--rice))'
 const ASH = 'rgb(var(--ash))'
 const WIDTH_PX = 350
 const HEIGHT_PX = 190
+const LIMIT_C = { dip: LEAST_METAL_C, time: HOT_C, volume: null } as const
 
 /** The vessel cut through: what it fries, where it would steam, be too slow or spill, to scale. */
 export function Section({
@@ -23,10 +27,12 @@ export function Section({
   plate: StationPlate
   capPortions: number
 }) {
-  const { mass } = useMassWords()
   const words = useMassWords()
+  const { mass } = words
+  const readsIn = useReadsIn()
   const t = useWords('setup')
   const { largest, leastG, mostG } = figures
+  const limitC = largest && LIMIT_C[largest.limit]
   const drawing = sectionDrawing(figures, WIDTH_PX, HEIGHT_PX)
   const between =
     leastG === null || mostG === null ? null : t('station.between', { least: mass(leastG), most: mass(mostG) })
@@ -90,7 +96,11 @@ export function Section({
                 {mass(largest.massG)}
               </Text>
               {between !== null && <Text>{between}</Text>}
-              <Text weight="bold">{t(`station.limits.${largest.limit}`)}</Text>
+              <Text weight="bold">
+                {t(`station.limits.${largest.limit}`, {
+                  temp: limitC === null ? '' : formatWholeTemp(limitC, readsIn),
+                })}
+              </Text>
             </View>
           ) : (
             <Text weight="bold">{t('station.noBatch')}</Text>

@@ -1,13 +1,7 @@
 import { aGriddle, aWok, HOB, RING } from '../../test/stations'
 import { fry } from './fry'
-import {
-  largestBatch,
-  largestBatchFast,
-  LEAST_METAL_C,
-  MOST_HEATING_S,
-  OIL_G_PER_KG,
-  type BatchQuestion,
-} from './largestBatch'
+import { largestBatch, largestBatchFast, MOST_HEATING_S, OIL_G_PER_KG, type BatchQuestion } from './largestBatch'
+import { LEAST_METAL_C } from './parameters'
 
 const of = (more: Partial<BatchQuestion>) => largestBatch({ station: HOB, riceTempC: 4, handling: 'stir', ...more })
 

@@ -1,7 +1,7 @@
 import { advance, type Method } from './advance'
 import { emptyPan, heapC, metalC, putIn } from './pan'
 import { FOOD_THERMAL } from './foodTable'
-import { HOT_C, type Handling } from './parameters'
+import { HOT_C, LEAST_METAL_C, type Handling } from './parameters'
 import { preheat } from './preheat'
 import { vesselOf, type HeatStation, type Vessel } from './vessel'
 
@@ -16,8 +16,7 @@ export type BatchQuestion = {
 export type BatchLimit = 'dip' | 'time' | 'volume'
 export type LargestBatch = { massG: number; limit: BatchLimit }
 
-/** Metal below this steams instead of frying; rice must be hot within this time; common practice. */
-export const LEAST_METAL_C = 140
+/** Rice must be hot within this time; common practice. */
 export const MOST_HEATING_S = 180
 /** Oil that goes in with the rice [g/kg]; the metal it goes on, if its ceiling allows [°C]. */
 export const OIL_G_PER_KG = 25

@@ -102,3 +102,6 @@ export const MOVEMENT: Readonly<Record<Handling, Movement>> = {
 
 /** Rice and food are hot from here on [°C]: the model's own mark for a batch, no limit of a rule set. Common practice. */
 export const HOT_C = 74
+
+/** Metal below this steams instead of frying [°C]. Common practice. */
+export const LEAST_METAL_C = 140
