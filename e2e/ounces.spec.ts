@@ -1,3 +1,4 @@
+import { Kitchen as House } from 'contract/kitchen'
 import { MiseStock } from 'contract/mise/stock'
 import { expect, fireFirst, test, type Kitchen } from './kitchen'
 import { clipped } from './looks'
@@ -26,7 +27,7 @@ test('a kitchen that weighs in ounces sees no gram, on any screen, and types oun
   await expect(page.getByRole('radio', { name: 'ounces and pounds' })).toBeChecked()
   await page.getByRole('radio', { name: '°F' }).click()
   await expect
-    .poll(async () => await (await kitchen.fetch('/kitchen')).json())
+    .poll(async () => House.parse(await (await kitchen.fetch('/kitchen')).json()))
     .toMatchObject({ weighsIn: 'oz', readsIn: 'F' })
   const found: string[] = []
   const cut: string[] = []

@@ -54,7 +54,7 @@ export function CountScreen() {
       const ids = sayOfMise('stock', { kind: 'counted', itemId: row.itemId, placeId: row.placeId, massG, expectedG })
       toast(t('count.counted', { name: row.name, mass: mass(massG) }), () => undoMise('stock', ids))
     },
-    [t],
+    [t, mass],
   )
   const places = house?.policy.places
   const groups = useMemo(

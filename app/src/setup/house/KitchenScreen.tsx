@@ -17,6 +17,7 @@ import { Loading, Problem, useProblemSentence } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { useWords } from '../../words/i18n'
+import { ReadingsSection } from '../ReadingsSection'
 import { RuleSetSection } from '../RuleSetSection'
 import { useKitchen } from '../useKitchen'
 import { figure } from './figures'
@@ -34,7 +35,8 @@ export function KitchenScreen() {
         <>
           <HeadForm kitchen={kitchen.data} />
           <RuleSetSection kitchen={kitchen.data} />
-          <ToolsForm kitchen={kitchen.data} />
+          <ReadingsSection kitchen={kitchen.data} />
+          <ToolsForm key={kitchen.data.weighsIn} kitchen={kitchen.data} />
         </>
       ) : kitchen.error ? (
         <Problem error={kitchen.error} onRetry={() => void kitchen.refetch()} />

@@ -1,5 +1,5 @@
 import type { MisePolicy } from 'contract/mise/house'
-import { itemsOn, type Listed } from 'core/mise/house/changeHouse'
+import type { Listed } from 'core/mise/house/changeHouse'
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -12,6 +12,7 @@ import { useWords } from '../../words/i18n'
 import { HousePage } from '../house/HousePage'
 import { Cards } from './Cards'
 import { ADD, ThingSheet, type Thing } from './ThingSheet'
+import { useUsesOf } from './useUsesOf'
 
 const LISTS: readonly Listed[] = ['equipment', 'places', 'checks']
 type Open = { list: Listed; thing: Thing | null } | null
@@ -66,14 +67,9 @@ type ThingsProps = { list: Listed; policy: MisePolicy; onOpen: ((thing: Thing | 
 function Things({ list, policy, onOpen }: ThingsProps) {
   const t = useWords('setup')
   const things: readonly Thing[] = policy[list]
-  const about = (thing: Thing): string => {
-    const uses = itemsOn(policy, list, thing.id).length
-    const used =
-      uses === 0 ? '' : list === 'places' ? t('prep.standThere', { count: uses }) : t('prep.usedBy', { count: uses })
-    return [thing.count === undefined ? '' : t('prep.counted', { count: thing.count }), used]
-      .filter(Boolean)
-      .join(' · ')
-  }
+  const usesOf = useUsesOf(list, policy)
+  const about = ({ id, count }: Thing): string =>
+    [count === undefined ? null : t('prep.counted', { count }), usesOf(id)].filter(Boolean).join(' · ')
   return (
     <View className="gap-1">
       <Text role="heading" aria-level={2} size="step" weight="bold">

@@ -1,5 +1,5 @@
 import type { MisePolicy } from 'contract/mise/house'
-import { earlierPlace, itemsOn, withoutThing, withThing, type Listed } from 'core/mise/house/changeHouse'
+import { earlierPlace, withoutThing, withThing, type Listed } from 'core/mise/house/changeHouse'
 import { View } from 'react-native'
 import { z } from 'zod'
 import { Button } from '../../ui/Button'
@@ -12,6 +12,7 @@ import { useProblemSentence } from '../../ui/states'
 import { useWords } from '../../words/i18n'
 import { count } from '../house/figures'
 import { useKeepPrep } from './usePrep'
+import { useUsesOf } from './useUsesOf'
 
 export type Thing = { id: string; name: string; count?: number }
 type ThingProps = { list: Listed; thing: Thing | null; policy: MisePolicy; onClose: () => void }
@@ -26,7 +27,7 @@ export function ThingSheet({ list, thing, policy, onClose }: ThingProps) {
   const form = useValidForm(schema, { name: thing?.name ?? '', many: String(thing?.count ?? 1) })
   const { keep, error, isPending } = useKeepPrep()
   const problem = useProblemSentence(error)
-  const uses = thing ? itemsOn(policy, list, thing.id).length : 0
+  const usesOf = useUsesOf(list, policy)
   const close = () => {
     form.reset()
     onClose()
@@ -56,13 +57,7 @@ export function ThingSheet({ list, thing, policy, onClose }: ThingProps) {
         {thing && (
           <HoldButton
             label={t('prep.remove', { name: thing.name })}
-            detail={
-              uses === 0
-                ? t('prep.removeFree')
-                : list === 'places'
-                  ? t('prep.standThere', { count: uses })
-                  : t('prep.usedBy', { count: uses })
-            }
+            detail={usesOf(thing.id) ?? t('prep.removeFree')}
             onHeld={() =>
               keep((house) => withoutThing(house, list, thing.id), t('prep.removed', { name: thing.name }), close)
             }
@@ -72,5 +67,6 @@ export function ThingSheet({ list, thing, policy, onClose }: ThingProps) {
     </Sheet>
   )
 }
+
 /** What the button says that adds to a list. */
 export const ADD = { equipment: 'prep.addEquipment', places: 'prep.addPlaces', checks: 'prep.addChecks' } as const
