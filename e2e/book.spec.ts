@@ -136,7 +136,7 @@ test('an allergen found on a label reaches the dish; a density is weighed once',
   await expect(page.getByText(/^Contains .*celery/)).toBeVisible()
   await page.goto(`${kitchen.url}/book/ingredients/duck-roast`)
   await page.getByRole('textbox', { name: 'In which form' }).fill('shredded')
-  await page.getByRole('textbox', { name: 'Grams on the scale' }).fill('118')
+  await page.getByRole('textbox', { name: 'On the scale, g' }).fill('118')
   await expect(page.getByText('0.499 g/mL')).toBeVisible()
   await page.getByRole('button', { name: /^Remember it/ }).click()
   await expect(page.getByText(/^shredded 0\.4988 g\/mL/)).toBeVisible()
