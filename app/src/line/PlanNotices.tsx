@@ -102,6 +102,7 @@ function useWhyWords(line: Line): (why: OrderWhy) => string {
       case 'anew':
         return ''
       case 'down':
+      case 'later':
       case 'back':
         return t(`plan.why.${kind}`, { names: names.map(station).join(', ') })
       case 'ticket':

@@ -94,6 +94,7 @@ export const line = {
       fewer: 'ticket {{names}} is fired or gone',
       run: 'a run takes another time',
       down: '{{names}} is down',
+      later: 'when {{names}} starts changed',
       back: '{{names}} cooks again',
       gone: 'what is 86 changed',
       hands: 'hands changed',

@@ -2,7 +2,19 @@ import type { LineWishes } from './wishes'
 import type { PlannedFrom } from './factsKey'
 
 /** Why an order is another one than before. */
-export const ORDER_WHYS = ['ticket', 'fewer', 'run', 'down', 'back', 'gone', 'hands', 'weights', 'pin', 'anew'] as const
+export const ORDER_WHYS = [
+  'ticket',
+  'fewer',
+  'run',
+  'down',
+  'later',
+  'back',
+  'gone',
+  'hands',
+  'weights',
+  'pin',
+  'anew',
+] as const
 /** What it was: a kind, and the ticket numbers or stations that it was. */
 export type OrderWhy = { kind: (typeof ORDER_WHYS)[number]; names: string[] }
 
@@ -15,18 +27,20 @@ export function whyChanged(before: PlannedFrom | null, after: PlannedFrom): Orde
   const only = (a: Map<string, string>, b: Map<string, string>) => [
     ...new Set([...a].filter(([itemId]) => !b.has(itemId)).map(([, number]) => number)),
   ]
-  const downs = ({ wishes }: PlannedFrom) => [...wishes.downStations, ...wishes.laterStations.keys()]
+  const downs = ({ wishes }: PlannedFrom) => [...wishes.downStations]
+  const laters = ({ wishes }: PlannedFrom) => [...wishes.laterStations]
+  const idle = (from: PlannedFrom) => [...downs(from), ...laters(from).map(([id]) => id)]
   const differs = (of: (wishes: LineWishes) => unknown) =>
     JSON.stringify(of(before.wishes)) !== JSON.stringify(of(after.wishes))
   const upOf = new Map(before.runs.map(({ runId, upMs }) => [runId, upMs]))
   const whys: (OrderWhy | false)[] = [
     { kind: 'down', names: downs(after).filter((id) => !downs(before).includes(id)) },
-    { kind: 'back', names: downs(before).filter((id) => !downs(after).includes(id)) },
-    differs(({ goneDishes, goneMatters }) => [goneDishes, goneMatters]) && { kind: 'gone', names: [''] },
-    differs(({ laterStations }) => [...laterStations]) && {
-      kind: 'down',
-      names: [...after.wishes.laterStations.keys()].filter((id) => downs(before).includes(id)),
+    {
+      kind: 'later',
+      names: laters(after).flatMap(([id, atMs]) => (before.wishes.laterStations.get(id) === atMs ? [] : [id])),
     },
+    { kind: 'back', names: idle(before).filter((id) => !idle(after).includes(id)) },
+    differs(({ goneDishes, goneMatters }) => [goneDishes, goneMatters]) && { kind: 'gone', names: [''] },
     before.pairs !== after.pairs && { kind: 'hands', names: [''] },
     differs(({ pins, tickets }) => [pins, [...tickets]]) && { kind: 'pin', names: [''] },
     differs(({ house }) => house) && { kind: 'weights', names: [''] },
