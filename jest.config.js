@@ -9,7 +9,7 @@ const node = (name) => ({
   transformIgnorePatterns: ['node_modules/(?!uuid/)'],
 })
 const untranspiled =
-  '(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|react-native-.*|nativewind|uuid|d3-[a-z-]+|internmap|@tanstack/(react|table-core|react-table)[^/]*'
+  '(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|react-native-.*|nativewind|standard-navigation|uuid|d3-[a-z-]+|internmap|@tanstack/(react|table-core|react-table)[^/]*'
 
 module.exports = {
   testTimeout: 180_000,

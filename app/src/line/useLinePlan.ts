@@ -25,6 +25,7 @@ import { cooksAt, type AtMise } from 'core/line/cooks'
 import { CHILLED_RICE } from 'core/rice/lot/riceAtWok'
 import { useDishes } from '../book/useDishes'
 import { useRiceNow } from '../rice/useLots'
+import { useIsFocused } from 'expo-router'
 import { useNowMsInSlices } from '../device/clock'
 import { useMiseHouse } from '../mise/useMise'
 import { useKitchen } from '../setup/useKitchen'
@@ -78,8 +79,9 @@ export type Line = {
   pasts: readonly StationPastRow[]
 }
 
-/** How often the proposal is worked out again by the clock alone [ms]. */
+/** How often the proposal is worked out again by the clock alone [ms]: in sight, and behind another screen. */
 const REPLAN_MS = 5000
+const BEHIND_MS = 30_000
 
 /** The line as it stands: tickets, runs at the stations, and the batches proposed after them. */
 export function useLinePlan() {
@@ -92,7 +94,7 @@ export function useLinePlan() {
   const atMise = useMiseHouse().data?.policy.people
   const queries = useQueryClient()
   const orders = useOrderVersion()
-  const planMs = useNowMsInSlices(REPLAN_MS)
+  const planMs = useNowMsInSlices(useIsFocused() ? REPLAN_MS : BEHIND_MS)
   const version = useWorkedOutVersion()
   const rice = useRiceNow()
   const { tickets: shown, later } = tickets

@@ -1,19 +1,13 @@
-import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister'
 import { QueryClient, useQueryClient, type Query } from '@tanstack/react-query'
-import {
-  PersistQueryClientProvider,
-  persistQueryClientSave,
-  type PersistedClient,
-} from '@tanstack/react-query-persist-client'
+import { PersistQueryClientProvider, persistQueryClientSave } from '@tanstack/react-query-persist-client'
 import { Lot, type LotList } from 'contract/rice'
 import { Run } from 'contract/run'
-import { del, get, set } from 'idb-keyval'
 import { useEffect, type ReactNode } from 'react'
 import { watchClock } from '../device/clock'
-import { noteStore } from '../device/storage'
 import { onReachable } from '../device/network'
 import { startOutbox, type Parcel } from '../device/outbox'
 import { Refused } from '../device/http'
+import { createKeptAnswers } from './keptAnswers'
 
 const DAY_MS = 86_400_000
 const RETRY_MS = 1500
@@ -46,33 +40,7 @@ const TOPIC = {
 
 /** Raised whenever what is kept would no longer be understood: it is then asked for again. */
 const VERSION = '13'
-const KEY = 'okazu.seen'
-
-const write = (text: string) =>
-  set(KEY, text).then(
-    () => noteStore('seen', null),
-    (error: unknown) => noteStore('seen', error),
-  )
-
-/** An answer stays until the next one: that a later question found no network takes nothing away. */
-function asAnswered({ clientState, ...kept }: PersistedClient): string {
-  const queries = clientState.queries.map(({ promise: _promise, ...query }) => ({
-    ...query,
-    state: { ...query.state, status: 'success', fetchStatus: 'idle', error: null, fetchFailureReason: null },
-  }))
-  return JSON.stringify({ ...kept, clientState: { ...clientState, queries } })
-}
-
-const persister = createAsyncStoragePersister({
-  storage: {
-    getItem: async (key) => (await get<string>(key).catch(() => undefined)) ?? null,
-    setItem: (_key, text) => write(text),
-    removeItem: (key) => del(key).catch(() => undefined),
-  },
-  key: KEY,
-  throttleTime: 200,
-  serialize: asAnswered,
-})
+const answers = createKeptAnswers()
 
 /** What a worker here works out is worked out again rather than kept. */
 const shouldDehydrateQuery = (query: Query) => query.queryKey[0] !== 'worked' && query.state.data !== undefined
@@ -82,14 +50,17 @@ const KEPT = { buster: VERSION, dehydrateOptions: { shouldDehydrateQuery } }
 const keepNow = (queryClient: QueryClient) =>
   persistQueryClientSave({
     queryClient,
-    persister: { ...persister, persistClient: (kept) => write(asAnswered(kept)) },
+    persister: { ...answers.persister, persistClient: answers.keepNow },
     ...KEPT,
   })
 
 /** What was seen stays on this device, so that a reload without a network shows it; what was said is sent from here. */
 export function Kept({ children }: { children: ReactNode }) {
   return (
-    <PersistQueryClientProvider client={client} persistOptions={{ persister, maxAge: 7 * DAY_MS, ...KEPT }}>
+    <PersistQueryClientProvider
+      client={client}
+      persistOptions={{ persister: answers.persister, maxAge: 7 * DAY_MS, ...KEPT }}
+    >
       <Sender />
       {children}
     </PersistQueryClientProvider>

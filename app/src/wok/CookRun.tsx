@@ -1,7 +1,7 @@
 import type { Run } from 'contract/run'
 import { speak } from '../device/speech'
 import { useAwake } from '../device/awake'
-import { useEffect, useEffectEvent, useState } from 'react'
+import { useEffect, useEffectEvent, useState, type ReactNode } from 'react'
 import { useWindowDimensions, View } from 'react-native'
 import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
@@ -23,7 +23,8 @@ import { RunHead } from './RunHead'
 import { RunNotices } from './RunNotices'
 import { useStepWords, type RunStep } from './stepWords'
 import { TroubleBar, TroubleList } from './TroublePanel'
-import { useCook, type Cook } from './useCook'
+import { kitchenNowMs, useNowMs } from '../device/clock'
+import { LOOK_AGAIN_MS, useCook, type Cook } from './useCook'
 import { useLiveRest } from './useLiveRest'
 import { useLastSaid } from './useLastSaid'
 import { useRest } from './useRest'
@@ -85,8 +86,16 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
     <View role="main" className="flex-1 bg-ground">
       <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
       {rehearsal ? <RehearsalNotice onEnd={rehearsal.onEnd} /> : <RunNotices runId={run.id} />}
-      {!rehearsal && <OtherRuns runId={run.id} nowMs={cook.nowMs} />}
-      {!rehearsal && <HandsClash run={run} nowMs={cook.nowMs} onWaits={rest.follow} />}
+      {!rehearsal && (
+        <Looking>
+          {(nowMs) => (
+            <>
+              <OtherRuns runId={run.id} nowMs={nowMs} />
+              <HandsClash run={run} nowMs={nowMs} onWaits={rest.follow} />
+            </>
+          )}
+        </Looking>
+      )}
       {cook.nowMs - cook.state.dueMs > LEFT_OPEN_MS && (
         <View className="px-2 pt-1">
           <Notice
@@ -96,7 +105,7 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
           />
         </View>
       )}
-      <LiveLine run={run} state={cook.state} rest={rest} nowMs={cook.nowMs} voice={voice} />
+      <Looking>{(nowMs) => <LiveLine run={run} state={cook.state} rest={rest} nowMs={nowMs} voice={voice} />}</Looking>
       <View className="min-h-0 flex-1 flex-row">
         <LiveScore
           run={run}
@@ -229,6 +238,12 @@ function CookBar({ run, cook, wordsOf, isResting, onTrouble, onSaid }: CookBarPr
       )}
     </View>
   )
+}
+
+/** What goes by the clock is looked at again by itself: the rest of the screen is drawn when the run moves. */
+function Looking({ children }: { children: (nowMs: number) => ReactNode }) {
+  useNowMs(LOOK_AGAIN_MS)
+  return children(kitchenNowMs())
 }
 
 /** Space, Enter or a foot pedal that types one of them is Done, unless a control is in hand. */

@@ -12,7 +12,8 @@ import type { SaidOfRun, sayOfRun } from './useRuns'
 import type { RunStep } from './stepWords'
 
 const SOON_S = 5
-const LOOK_AGAIN_MS = 5000
+/** How often what goes by the clock is looked at again [ms]. */
+export const LOOK_AGAIN_MS = 5000
 const MIN_LOOK_MS = 30
 
 export type Cook = {
@@ -50,7 +51,14 @@ export function useCook(run: Run, { voice, onSaid, sayOf }: CookOptions): Cook {
 
   useEffect(() => {
     if (state.endedMs !== null) return
-    const timer = setTimeout(lookAgain, nextLookMs(state.dueMs - kitchenNowMs()))
+    let timer: ReturnType<typeof setTimeout>
+    const wait = () => (timer = setTimeout(look, nextLookMs(state.dueMs - kitchenNowMs())))
+    const look = () => {
+      const atMs = kitchenNowMs()
+      if (isAsDrawn(runState(run, run.events, atMs), atMs, state, nowMs)) wait()
+      else lookAgain()
+    }
+    wait()
     return () => clearTimeout(timer)
   })
   useRunSignals(state, step, nowMs, voice)
@@ -92,6 +100,22 @@ export function useCook(run: Run, { voice, onSaid, sayOf }: CookOptions): Cook {
   }
 }
 
+/** Whether a run is where it was when it was drawn; what waits for its cook is drawn each second. */
+function isAsDrawn(now: RunState, atMs: number, drawn: RunState, drawnMs: number): boolean {
+  return (
+    now.status === drawn.status &&
+    now.status !== 'waiting' &&
+    now.stepIndex === drawn.stepIndex &&
+    now.dueMs === drawn.dueMs &&
+    now.endedMs === drawn.endedMs &&
+    isSoon(now, atMs) === isSoon(drawn, drawnMs)
+  )
+}
+
+/** Whether a run is about to want its cook. */
+const isSoon = ({ dueMs, endedMs }: RunState, nowMs: number) =>
+  endedMs === null && dueMs - nowMs <= SOON_S * 1000 && dueMs > nowMs
+
 /**
  * How long until the run must be looked at again [ms]: shortly before it is due, when it is due, and each second while
  * it waits; at most a few seconds, since the kitchen's time may be corrected. The countdown ticks by itself.
@@ -104,8 +128,7 @@ function nextLookMs(untilDueMs: number): number {
 
 function useRunSignals(state: RunState, step: RunStep, nowMs: number, voice: number): void {
   const heard = useRef({ stepId: step.id, isOver: state.endedMs !== null, isWaiting: false, isSoon: false })
-  const untilDueMs = state.dueMs - nowMs
-  const isSoonNow = state.endedMs === null && untilDueMs <= SOON_S * 1000 && untilDueMs > 0
+  const isSoonNow = isSoon(state, nowMs)
   useEffect(() => {
     const before = heard.current
     const isOver = state.endedMs !== null
