@@ -1,7 +1,7 @@
 import type { Run } from 'contract/run'
 import { speak } from '../device/speech'
 import { useAwake } from '../device/awake'
-import { useEffect, useEffectEvent, useState, type ReactNode } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import { useWindowDimensions, View } from 'react-native'
 import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
@@ -27,6 +27,7 @@ import { kitchenNowMs, useNowMs } from '../device/clock'
 import { LOOK_AGAIN_MS, useCook, type Cook } from './useCook'
 import { useLiveRest } from './useLiveRest'
 import { useLastSaid } from './useLastSaid'
+import { usePedal } from './usePedal'
 import { useRest } from './useRest'
 import type { sayOfRun } from './useRuns'
 
@@ -244,33 +245,4 @@ function CookBar({ run, cook, wordsOf, isResting, onTrouble, onSaid }: CookBarPr
 function Looking({ children }: { children: (nowMs: number) => ReactNode }) {
   useNowMs(LOOK_AGAIN_MS)
   return children(kitchenNowMs())
-}
-
-/** Space, Enter or a foot pedal that types one of them is Done, unless a control is in hand. */
-function usePedal(onPedal: () => void): void {
-  const pressed = useEffectEvent(onPedal)
-  useEffect(() => {
-    const heard = (event: KeyboardEvent) => {
-      const isPedal = event.key === ' ' || event.key === 'Enter'
-      const target = event.target instanceof HTMLElement ? event.target : null
-      if (
-        !isPedal ||
-        event.repeat ||
-        target?.closest('button, a, input, [role=button], [role=radio], [role=checkbox], [role=dialog]')
-      )
-        return
-      event.preventDefault()
-      pressed()
-    }
-    // A control touched by a finger must not take the pedal's next key.
-    const letGo = () => {
-      if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
-    }
-    window.addEventListener('keydown', heard)
-    window.addEventListener('pointerup', letGo)
-    return () => {
-      window.removeEventListener('keydown', heard)
-      window.removeEventListener('pointerup', letGo)
-    }
-  }, [])
 }

@@ -8,7 +8,7 @@ const piece = (itemId: string, ticketNumber: number) =>
 
 const from = (wishes: Partial<LineWishes> = {}, more: Partial<PlannedFrom> = {}): PlannedFrom => ({
   pieces: [piece('a', 41)],
-  runs: [{ runId: 'r' as PlannedFrom['runs'][number]['runId'], upMs: 100_000 }],
+  runs: [{ runId: 'r', upMs: 100_000 }],
   stationIds: ['ring-a', 'ring-b'],
   cleaned: [],
   pairs: 2,
