@@ -5,6 +5,7 @@ import { localDay } from 'core/time/localTime'
 import { allergenListOf } from 'core/book/allergens'
 import { densityOf } from 'core/measure/ingredient'
 import { priceOn } from 'core/book/balance/cost'
+import { itemOf } from 'core/mise/need/item'
 import { netNeeds, type ItemNeed } from 'core/mise/need/netNeeds'
 import { expectedStock, walkingOrder } from 'core/mise/stock/expected'
 import { usageOf } from 'core/mise/stock/usage'
@@ -30,7 +31,8 @@ export async function stockOf(pool: Pool, { kitchen, dishes }: MiseKitchen, nowM
     const body = versions.get(`${dishId}@${dishVersion}`)
     return body ? Dish.parse(body) : now
   }
-  return expectedStock(foldStock(events), usageOf(fired, dishOf, allergenListOf(kitchen.ruleSet)))
+  const known = dishes.flatMap(({ components }) => components.map(itemOf))
+  return expectedStock(foldStock(events), usageOf(fired, dishOf, allergenListOf(kitchen.ruleSet), known))
 }
 
 /** Every item that a dish may ask for, whether there is any or not, in walking order. */

@@ -104,6 +104,22 @@ describe('what the wok drew', () => {
     expect(usageOf([run(2, ['no-rice'])], () => DISH, 'us')).toEqual([])
   })
 
+  test('what ran out was not drawn; what stood in was, by its mass, in a form that the mise has', () => {
+    const ranOut = (ingredientId: string | null) => [{ ...run(2), ranOut: [{ componentId: 'soy', ingredientId }] }]
+    expect(
+      grams(
+        usageOf(ranOut(null), () => DISH, 'us'),
+        'ingredient:soy',
+      ),
+    ).toBe(0)
+    const bought = usageOf(ranOut('tamari'), () => DISH, 'us')
+    expect(grams(bought, 'ingredient:soy')).toBe(0)
+    expect(grams(bought, 'ingredient:tamari')).toBeCloseTo(13.2, 9)
+    const dice = { kind: 'cut', ingredientId: 'tamari', cut: { shape: 'dice', sizeMm: 5 } } as const
+    const asMise = usageOf(ranOut('tamari'), () => DISH, 'us', [dice])
+    expect(grams(asMise, 'cut:tamari:dice-5')).toBeCloseTo(13.2, 9)
+  })
+
   test('law: two runs draw what one of both draws, where nothing counts by the batch', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1, max: 9 }), (a, b) => {
