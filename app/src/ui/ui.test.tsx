@@ -262,5 +262,5 @@ test('measures read as a kitchen says them, with their rounding where it matters
     return null
   }
   render(<Probe />)
-  expect(said).toEqual(['1 egg', '2½ eggs (−6 %)', '½ small ladle', '⅓ tbsp (+8 %)', null])
+  expect(said).toEqual(['1 egg', '2½ eggs (−6\u00a0%)', '½ small ladle', '⅓ tbsp (+8\u00a0%)', null])
 })

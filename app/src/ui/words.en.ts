@@ -59,7 +59,7 @@ export const ui = {
     ladle: '{{n}} {{name}}',
     tbsp: '{{n}} tbsp',
     tsp: '{{n}} tsp',
-    off: '({{percent}} %)',
+    off: '({{percent}}\u00a0%)',
   },
   heat: { off: 'Flame off', low: 'Low', medium: 'Medium', high: 'High', full: 'Full flame' },
   allergens: {
