@@ -1,35 +1,29 @@
 import type { Run } from 'contract/run'
 import { speak } from '../device/speech'
 import { useAwake } from '../device/awake'
-import { useEffect, useState, type ReactNode } from 'react'
+import { useEffect, useState } from 'react'
 import { useWindowDimensions, View } from 'react-native'
 import { useKitchen, useReadsIn } from '../setup/useKitchen'
-import { Button } from '../ui/Button'
-import { Notice } from '../ui/Notice'
 import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
-import { formatClock, formatSpan } from '../words/format'
 import { useWords } from '../words/i18n'
-import { CheckAnswers, CheckProbe, OfferedCheck } from './CheckBar'
-import { HandsClash } from './HandsClash'
-import { LiveLine } from './LiveLine'
+import { CheckAnswers, OfferedCheck } from './CheckBar'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
-import { OtherRuns } from './OtherRuns'
 import { OverPanel } from './OverPanel'
 import { StepFace } from './StepFace'
 import { StepList } from './StepList'
 import { RunHead } from './RunHead'
-import { RunNotices } from './RunNotices'
 import { useStepWords, type RunStep } from './stepWords'
 import { TroubleBar, TroubleList } from './TroublePanel'
-import { kitchenNowMs, useNowMs } from '../device/clock'
-import { LOOK_AGAIN_MS, useCook, type Cook } from './useCook'
+import { useCook } from './useCook'
 import { useLiveRest } from './useLiveRest'
 import { useLastSaid } from './useLastSaid'
 import { usePedal } from './usePedal'
 import { useRest } from './useRest'
 import type { sayOfRun } from './useRuns'
+import { CookBar } from './CookBar'
+import { RunTop } from './RunTop'
 
 type Props = {
   run: Run
@@ -38,9 +32,6 @@ type Props = {
   /** A run that is only played through. */
   rehearsal?: { onEnd: () => void }
 }
-
-/** A step that has been due for so long was forgotten, not cooked. */
-const LEFT_OPEN_MS = 45 * 60_000
 
 /** A run as its cook is led through it. */
 export function CookRun({ run, say: sayOf, rehearsal }: Props) {
@@ -86,27 +77,7 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
   return (
     <View role="main" className="flex-1 bg-ground">
       <RunHead run={run} cook={cook} stationName={station?.name ?? run.stationId} />
-      {rehearsal ? <RehearsalNotice onEnd={rehearsal.onEnd} /> : <RunNotices runId={run.id} />}
-      {!rehearsal && (
-        <Looking>
-          {(nowMs) => (
-            <>
-              <OtherRuns runId={run.id} nowMs={nowMs} />
-              <HandsClash run={run} nowMs={nowMs} onWaits={rest.follow} />
-            </>
-          )}
-        </Looking>
-      )}
-      {cook.nowMs - cook.state.dueMs > LEFT_OPEN_MS && (
-        <View className="px-2 pt-1">
-          <Notice
-            kind="conflict"
-            isSmall
-            title={t('leftOpen', { span: formatSpan((cook.nowMs - cook.state.dueMs) / 1000) })}
-          />
-        </View>
-      )}
-      <Looking>{(nowMs) => <LiveLine run={run} state={cook.state} rest={rest} nowMs={nowMs} voice={voice} />}</Looking>
+      <RunTop run={run} cook={cook} rest={rest} voice={voice} rehearsal={rehearsal} />
       <View className="min-h-0 flex-1 flex-row">
         <LiveScore
           run={run}
@@ -167,82 +138,4 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
       <ToastPlace />
     </View>
   )
-}
-
-function RehearsalNotice({ onEnd }: { onEnd: () => void }) {
-  const t = useWords('wok')
-  return (
-    <View className="flex-row items-center gap-2 px-2 pt-1">
-      <View className="min-w-0 flex-1">
-        <Notice kind="conflict" isSmall title={t('rehearse.banner')} />
-      </View>
-      <Button size="body" label={t('rehearse.end')} onPress={onEnd} />
-    </View>
-  )
-}
-
-type CookBarProps = {
-  run: Run
-  cook: Cook
-  wordsOf: (step: RunStep) => { title: string; check: string | null }
-  isResting: boolean
-  onTrouble: () => void
-  onSaid: (eventId: string) => void
-}
-
-function CookBar({ run, cook, wordsOf, isResting, onTrouble, onSaid }: CookBarProps) {
-  const t = useWords('wok')
-  const [isProbing, setIsProbing] = useState(false)
-  const { check } = cook.step
-  const next = cook.state.steps[cook.state.stepIndex + 1]
-  const later = () => {
-    const eventId = cook.later()
-    if (!next) return
-    const time = formatClock((cook.state.dueMs - run.firedAtMs) / 1000 + 10)
-    toast(t('laterToast', { what: wordsOf(next).title, time }), () => cook.undo(eventId))
-  }
-  const handsFree = cook.state.handsFree ? t('handsFreeOn') : t('handsFreeOff')
-  return (
-    <View className="flex-row gap-2.5">
-      <Button isTall label={t('later')} className="w-[86px] md:w-44" onPress={later} />
-      {check ? (
-        <Button
-          isTall
-          label={t('checkProbe')}
-          detail={t('checkProbeDetail')}
-          isResting={isResting}
-          className="flex-1"
-          onPress={() => setIsProbing(true)}
-        />
-      ) : (
-        <Button
-          isTall
-          kind="main"
-          size="amount"
-          label={t('done')}
-          detail={handsFree}
-          isResting={isResting}
-          className="flex-1"
-          onPress={() => onSaid(cook.done())}
-        />
-      )}
-      <Button isTall label={t('trouble')} className="w-[96px] md:w-44" onPress={onTrouble} />
-      {check && (
-        <CheckProbe
-          key={cook.step.id}
-          check={check}
-          title={wordsOf(cook.step).check ?? ''}
-          isOpen={isProbing}
-          onClose={() => setIsProbing(false)}
-          onSay={(ok, read) => onSaid(cook.checked(ok, read))}
-        />
-      )}
-    </View>
-  )
-}
-
-/** What goes by the clock is looked at again by itself: the rest of the screen is drawn when the run moves. */
-function Looking({ children }: { children: (nowMs: number) => ReactNode }) {
-  useNowMs(LOOK_AGAIN_MS)
-  return children(kitchenNowMs())
 }

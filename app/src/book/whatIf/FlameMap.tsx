@@ -1,24 +1,20 @@
 import type { Kitchen } from 'contract/kitchen'
-import { heatOf } from 'core/line/batchHeat'
 import type { Wondered } from 'core/line/whatIf'
 import { OUTCOMES, type BatchFlameCell, type Outcome } from 'core/wok/whatIf/batchFlame'
 import { scaleLinear, scaleLog } from 'd3-scale'
-import { useEffect, useEffectEvent, useRef } from 'react'
+import { useRef } from 'react'
 import { View } from 'react-native'
-import Svg, { Circle, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg'
+import Svg, { Circle, Rect } from 'react-native-svg'
 import { useWords } from '../../words/i18n'
-import { Cell, Region } from './FlameMapCells'
+import { Axes, BOTTOM_PX, LEFT_PX, RIGHT_PX, TOP_PX } from './FlameMapAxes'
+import { Cells, Patterns, Region } from './FlameMapCells'
+import { useDragOver } from './useDragOver'
 import { MOST_PORTIONS, POWER_KW } from './useWhatIf'
 import { useMassWords } from '../../setup/useMassWords'
 import { bulkUnitG, bulkUnitOf } from 'core/measure/scaleUnit'
 
-const LEFT_PX = 74
-const BOTTOM_PX = 34
-const FONT = 'Archivo Variable'
 const IN_CHANNEL = 'rgb(var(--in-channel))'
 const CHANNEL = 'rgb(var(--channel))'
-const ASH = 'rgb(147 160 166)'
-const TICKS_KW = [3.5, 6, 10, 16, 24, 35]
 
 type Props = {
   cells: readonly BatchFlameCell[]
@@ -46,35 +42,14 @@ export function FlameMap(props: Props) {
   const t = useWords('book')
   const place = useRef<View>(null)
   const mostG = MOST_PORTIONS * portionRiceG
-  const x = scaleLinear([0, mostG], [LEFT_PX, widthPx - 6])
+  const x = scaleLinear([0, mostG], [LEFT_PX, widthPx - RIGHT_PX])
   const xInUnit = scaleLinear([0, mostG / bulkUnitG(weighsIn)], x.range())
-  const y = scaleLog([POWER_KW.least, POWER_KW.most], [heightPx - BOTTOM_PX, 8])
+  const y = scaleLog([POWER_KW.least, POWER_KW.most], [heightPx - BOTTOM_PX, TOP_PX])
   const riceG = (portions: number) => portions * portionRiceG
   const move = (portions: number, powerKw: number) => onMove(withinMap(portions, powerKw))
-  const moveTo = useEffectEvent((px: number, py: number) =>
-    onMove(withinMap(x.invert(px) / portionRiceG, y.invert(Math.min(heightPx - BOTTOM_PX, Math.max(8, py))))),
+  useDragOver(place, (px, py) =>
+    move(x.invert(px) / portionRiceG, y.invert(Math.min(heightPx - BOTTOM_PX, Math.max(TOP_PX, py)))),
   )
-  useEffect(() => {
-    const element = place.current as unknown as HTMLElement | null
-    if (!element) return
-    const at = (event: PointerEvent) => {
-      const box = element.getBoundingClientRect()
-      moveTo(event.clientX - box.left, event.clientY - box.top)
-    }
-    const down = (event: PointerEvent) => {
-      element.setPointerCapture(event.pointerId)
-      at(event)
-    }
-    const dragged = (event: PointerEvent) => {
-      if (element.hasPointerCapture(event.pointerId)) at(event)
-    }
-    element.addEventListener('pointerdown', down)
-    element.addEventListener('pointermove', dragged)
-    return () => {
-      element.removeEventListener('pointerdown', down)
-      element.removeEventListener('pointermove', dragged)
-    }
-  }, [])
   const kw = wondered.powerW / 1000
   const keys: Record<string, () => void> = {
     ArrowLeft: () => move(wondered.portions - 1, kw),
@@ -82,10 +57,6 @@ export function FlameMap(props: Props) {
     ArrowUp: () => move(wondered.portions, kw + 0.5),
     ArrowDown: () => move(wondered.portions, kw - 0.5),
   }
-  const columns = [...new Set(cells.map(({ riceG }) => riceG))]
-  const rows = [...new Set(cells.map(({ powerW }) => powerW))]
-  const halfPx = columns.length > 1 ? (x(columns[1]!) - x(columns[0]!)) / 2 : 0
-  const tallPx = rows.length > 1 ? Math.abs(y(rows[1]! / 1000) - y(rows[0]! / 1000)) / 2 : 0
   const stations = kitchen.stations.filter(({ kind }) => kind === stationKind)
   return (
     <View
@@ -112,32 +83,15 @@ export function FlameMap(props: Props) {
       }}
     >
       <Svg id="what-if-map" width={widthPx} height={heightPx} viewBox={`0 0 ${widthPx} ${heightPx}`} aria-hidden>
-        <G>
-          <Pattern id="what-if-steams" width={26} height={12} patternUnits="userSpaceOnUse">
-            <Path d="M0 6 Q6.5 -1 13 6 T26 6" fill="none" stroke={ASH} strokeWidth={1.6} />
-          </Pattern>
-          <Pattern id="what-if-slow" width={9} height={9} patternUnits="userSpaceOnUse">
-            <Circle cx={4.5} cy={4.5} r={1.3} fill={CHANNEL} />
-          </Pattern>
-          <Pattern id="what-if-full" width={9} height={9} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <Line x1={0} y1={0} x2={0} y2={9} stroke={ASH} strokeWidth={2} />
-          </Pattern>
-        </G>
-        <Rect x={LEFT_PX} y={8} width={widthPx - 6 - LEFT_PX} height={heightPx - BOTTOM_PX - 8} fill={CHANNEL} />
-        {cells.map((cell) => (
-          <Cell
-            key={`${cell.riceG} ${cell.powerW}`}
-            cell={cell}
-            x={x(cell.riceG) - halfPx}
-            y={Math.max(8, y(cell.powerW / 1000) - tallPx)}
-            width={2 * halfPx + 0.6}
-            height={
-              Math.min(heightPx - BOTTOM_PX, y(cell.powerW / 1000) + tallPx) -
-              Math.max(8, y(cell.powerW / 1000) - tallPx) +
-              0.6
-            }
-          />
-        ))}
+        <Patterns />
+        <Rect
+          x={LEFT_PX}
+          y={TOP_PX}
+          width={widthPx - RIGHT_PX - LEFT_PX}
+          height={heightPx - BOTTOM_PX - TOP_PX}
+          fill={CHANNEL}
+        />
+        <Cells cells={cells} x={x} y={y} topPx={TOP_PX} bottomPx={heightPx - BOTTOM_PX} />
         {OUTCOMES.map((one) => (
           <Region
             key={one}
@@ -147,42 +101,7 @@ export function FlameMap(props: Props) {
             words={t(`whatIf.map.outcomes.${one}`)}
           />
         ))}
-        {TICKS_KW.map((tick) => (
-          <Axis key={tick} x={LEFT_PX - 6} y={y(tick) + 4} anchor="end">
-            {String(tick)}
-          </Axis>
-        ))}
-        {stations.map((station) => {
-          const at = y(Math.min(POWER_KW.most, Math.max(POWER_KW.least, heatOf(station).station.powerW / 1000)))
-          return (
-            <G key={station.id}>
-              <Line
-                x1={LEFT_PX}
-                x2={widthPx - 6}
-                y1={at}
-                y2={at}
-                stroke={IN_CHANNEL}
-                strokeWidth={1}
-                strokeDasharray="6 5"
-                opacity={0.7}
-              />
-              <Axis x={2} y={at - 5} anchor="start" isStrong>
-                {station.name}
-              </Axis>
-            </G>
-          )
-        })}
-        {xInUnit.ticks(6).map((tick) => (
-          <Axis key={tick} x={xInUnit(tick)} y={heightPx - BOTTOM_PX + 15} anchor="middle">
-            {String(tick)}
-          </Axis>
-        ))}
-        <Axis x={widthPx - 6} y={heightPx - 4} anchor="end">
-          {t('whatIf.map.x', { unit: bulkUnitOf(weighsIn) })}
-        </Axis>
-        <Axis x={2} y={heightPx - 4} anchor="start">
-          {t('whatIf.map.y')}
-        </Axis>
+        <Axes x={xInUnit} y={y} widthPx={widthPx} heightPx={heightPx} unit={bulkUnitOf(weighsIn)} stations={stations} />
         <Circle
           cx={x(riceG(today.portions))}
           cy={y(today.powerW / 1000)}
@@ -196,18 +115,3 @@ export function FlameMap(props: Props) {
     </View>
   )
 }
-
-type AxisProps = { x: number; y: number; anchor: 'start' | 'middle' | 'end'; isStrong?: boolean; children: string }
-const Axis = ({ x, y, anchor, isStrong = false, children }: AxisProps) => (
-  <SvgText
-    x={x}
-    y={y}
-    fontSize={12.5}
-    fontFamily={FONT}
-    fontWeight={isStrong ? '700' : '500'}
-    textAnchor={anchor}
-    fill={isStrong ? 'rgb(var(--rice))' : 'rgb(var(--ash))'}
-  >
-    {children}
-  </SvgText>
-)
