@@ -1,5 +1,6 @@
 import { writeBulk } from 'core/measure/scaleUnit'
 import type { Kitchen } from 'contract/kitchen'
+import type { TempLimit } from 'core/measure/temperature'
 import { COOLING_LIMITS } from 'core/safety/coolingLimits'
 import { loggedReadings, outcome, whoOf, type LoggedLot } from './coolingLog'
 import { newPdf } from '../../print/fonts'
@@ -20,6 +21,7 @@ export async function coolingDaySheet(
   const { pdf, fonts } = await newPdf(`Cooling log ${day}`)
   const sheet = new Sheet(pdf, fonts)
   const { dayTime, time } = kitchenDates(kitchen)
+  const limitOf = ({ tempC, tempF }: TempLimit) => (kitchen.readsIn === 'F' ? `${tempF} °F` : `${tempC} °C`)
   sheet.write(`Rice cooling log, ${day}`, { size: 18, bold: true })
   sheet.write(kitchen.name, {})
   sheet.write(`Rule set: ${COOLING_LIMITS[kitchen.ruleSet].source}. The local code and the local inspector decide.`, {})
@@ -51,7 +53,7 @@ export async function coolingDaySheet(
     }
     for (const { ruleSet, log } of state.logs) {
       const steps = log.steps.map(
-        (step) => `${step.tempC} °C by ${step.limitMs === null ? '…' : time(step.limitMs)}: ${step.verdict}`,
+        (step) => `${limitOf(step)} by ${step.limitMs === null ? '…' : time(step.limitMs)}: ${step.verdict}`,
       )
       sheet.write(`${ruleSet.toUpperCase()}: ${steps.join(', ')}`, {})
     }

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader'
-import { openTestKitchen, type TestKitchen } from '../../db/test/testKitchen'
+import { openTestKitchen, send, type TestKitchen } from '../../db/test/testKitchen'
 import { boughtAt, HOUR_MS, loadOf, MIN_MS, read, riceOf, said, SPREAD } from '../../db/test/testLots'
 
 let kitchen: TestKitchen
@@ -109,4 +109,26 @@ test('the plan on paper says each load by the scale and in cups, with room for w
   expect(text).toMatch(/\d+ portions expected, \d+ planned/)
   expect(text).toMatch(/Spread on \d+ trays 1\/1/)
   expect(text).toContain('Cooked by')
+})
+
+test('in a kitchen that weighs in pounds and reads °F its papers say so, in the figures of the same masses', async () => {
+  const to = (weighsIn: string, readsIn: string) =>
+    send(kitchen.app, 'PUT', '/kitchen/readings', { weighsIn, readsIn, isScottish: false })
+  const lot = await rice.begin(boughtAt(kitchen.clock.now()))
+  const startMs = kitchen.clock.now() - 4 * HOUR_MS
+  const cooled = await rice.begin(loadOf(startMs))
+  await rice.say(cooled.id, said(cooled.id, startMs + 35 * MIN_MS, SPREAD))
+  await to('oz', 'F')
+  expect(textOf(saved(await bytes(`/rice/lots/${lot.id}/label.pdf`), 'pounds.pdf'))).toContain('6.6 lb long')
+  const day = new Date(kitchen.clock.now() + 24 * HOUR_MS).toISOString().slice(0, 10)
+  const plan = textOf(saved(await bytes(`/rice/plan/${day}/plan.pdf`), 'planLb.pdf'))
+  expect(plan).toMatch(/[\d.]+ lb cooked rice/)
+  expect(plan).toMatch(/_+ lb\s+at .* °F/)
+  expect(plan).not.toMatch(/\d kg|_ kg|°C/)
+  const log = textOf(
+    saved(await bytes(`/rice/log.pdf?day=${new Date(startMs).toISOString().slice(0, 10)}`), 'dayLb.pdf'),
+  )
+  expect(log).toMatch(/US: 70 °F by/)
+  expect(log).not.toMatch(/\d kg/)
+  await to('g', 'C')
 })
