@@ -66,7 +66,11 @@ function useReadings(kitchen: Kitchen) {
     const next = { ...now, ...part }
     queries.setQueryData(['kitchen'], next)
     const { readsIn, weighsIn, isScottish } = next
-    put.mutate({ readsIn, weighsIn, isScottish }, { onError: () => queries.setQueryData(['kitchen'], now) })
+    // Taken back field by field, also where this page was left meanwhile: what else became known of the kitchen stays.
+    put.mutateAsync({ readsIn, weighsIn, isScottish }).catch(() => {
+      const was = { readsIn: now.readsIn, weighsIn: now.weighsIn, isScottish: now.isScottish }
+      queries.setQueryData<Kitchen>(['kitchen'], (known) => known && { ...known, ...was })
+    })
   }
   return { change, problem: useProblemSentence(put.error) }
 }

@@ -8,7 +8,7 @@ import { Text } from '../../ui/Text'
 import { degrees } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import type { useArrival } from './useArrival'
-import { MassDial } from '../MassDial'
+import { BulkDial } from '../BulkDial'
 
 type ArrivalProps = { arrival: ReturnType<typeof useArrival>; kitchen: Kitchen }
 
@@ -88,7 +88,7 @@ function ArrivalFigures({ arrival: { ageH, massG, temp, answer }, kitchen }: Arr
         className="self-start"
       />
       <Text tone="ash">{t('add.mass')}</Text>
-      <MassDial
+      <BulkDial
         name={t('add.mass')}
         massG={massG}
         leastG={100}

@@ -16,7 +16,7 @@ import type { LotPage } from './lotPage'
 import { TooDeep } from './TooDeep'
 import { useScale } from './useScale'
 import type { SpreadForm } from './useSpread'
-import { MassDial } from '../MassDial'
+import { BulkDial } from '../BulkDial'
 
 /** What rice that leaves the heat can read [°C]. */
 const TEMP_C = { least: 20, most: 101 } as const
@@ -39,7 +39,7 @@ export function SpreadDials({ shown, kitchen, house, spread }: LotPage & { sprea
       <Text role="heading" aria-level={2} weight="bold">
         {t('cooking.weigh')}
       </Text>
-      <MassDial
+      <BulkDial
         name={t('cooking.mass')}
         massG={spread.massG}
         leastG={100}

@@ -12,7 +12,7 @@ import { useWords } from '../../../words/i18n'
 import { sayOfLot } from '../../useLots'
 import type { LotPage } from '../lotPage'
 import { useMassWords } from '../../../setup/useMassWords'
-import { MassDial } from '../../MassDial'
+import { BulkDial } from '../../BulkDial'
 
 type SheetProps = LotPage & { onClose: () => void }
 
@@ -24,7 +24,7 @@ export function CountSheet({ shown, onClose }: SheetProps) {
   return (
     <Sheet title={t('lot.countTitle')} isOpen onClose={onClose}>
       <View className="gap-4">
-        <MassDial name={t('cooking.mass')} massG={massG} leastG={0} mostG={60_000} isFine onChange={setMassG} />
+        <BulkDial name={t('cooking.mass')} massG={massG} leastG={0} mostG={60_000} isFine onChange={setMassG} />
         <Button
           kind="main"
           isTall

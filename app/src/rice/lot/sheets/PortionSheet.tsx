@@ -14,7 +14,7 @@ import { useWords } from '../../../words/i18n'
 import { useLots } from '../../useLots'
 import type { LotPage } from '../lotPage'
 import { useMassWords } from '../../../setup/useMassWords'
-import { MassDial } from '../../MassDial'
+import { BulkDial } from '../../BulkDial'
 
 /** A part of a lot into a lot of its own, or all of it to another. Both lots change at once, so it needs the kitchen. */
 export function PortionSheet({ shown, kind, onClose }: LotPage & { kind: Portioning['kind']; onClose: () => void }) {
@@ -44,7 +44,7 @@ export function PortionSheet({ shown, kind, onClose }: LotPage & { kind: Portion
         {problem !== '' && <Notice kind="conflict" isSmall title={problem} />}
         {kind === 'split' ? (
           <>
-            <MassDial
+            <BulkDial
               name={t('cooking.mass')}
               massG={massG}
               leastG={100}

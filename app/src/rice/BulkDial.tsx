@@ -3,7 +3,7 @@ import { useMassWords } from '../setup/useMassWords'
 import { Dial } from '../ui/Dial'
 import { useWords } from '../words/i18n'
 
-type MassDialProps = {
+type BulkDialProps = {
   name: string
   massG: number
   leastG: number
@@ -16,7 +16,7 @@ type MassDialProps = {
 const STEP = { kg: { fine: 0.05, coarse: 0.1 }, lb: { fine: 0.1, coarse: 0.2 } } as const
 
 /** A mass of rice, dialled in the unit of this kitchen's scales. */
-export function MassDial({ name, massG, leastG, mostG, isFine = false, onChange }: MassDialProps) {
+export function BulkDial({ name, massG, leastG, mostG, isFine = false, onChange }: BulkDialProps) {
   const t = useWords('rice')
   const { weighsIn } = useMassWords()
   const unit = bulkUnitOf(weighsIn)
