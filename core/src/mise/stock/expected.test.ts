@@ -112,6 +112,8 @@ describe('what the wok drew', () => {
         'ingredient:soy',
       ),
     ).toBe(0)
+    const drawn = usageOf([run(2)], () => DISH, 'us').length
+    expect(usageOf(ranOut(null), () => DISH, 'us')).toHaveLength(drawn - 1)
     const bought = usageOf(ranOut('tamari'), () => DISH, 'us')
     expect(grams(bought, 'ingredient:soy')).toBe(0)
     expect(grams(bought, 'ingredient:tamari')).toBeCloseTo(13.2, 9)
