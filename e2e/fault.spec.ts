@@ -1,3 +1,4 @@
+import { localDay } from 'core/time/localTime'
 import { expect, test, type Kitchen } from './kitchen'
 import { clipped, ready, seriousFindings } from './looks'
 
@@ -22,6 +23,41 @@ test('from a complaint to its likely causes with their evidence, by keyboard too
   await ready(page)
   expect(await seriousFindings(page)).toEqual([])
   expect(await clipped(page)).toEqual([])
+})
+
+test('a ticket and an evening are complained of: what their batches share, of one dish or of all', async ({
+  kitchen,
+  open,
+}) => {
+  const { runs } = (await (await kitchen.fetch('/record/runs?dish=duck')).json()) as {
+    runs: { id: string; firedAtMs: number }[]
+  }
+  const run = runs[0]!
+  const page = await open(`/record/${run.id}`)
+  await page
+    .getByRole('button', { name: /^Ticket \d+: something wrong\?/ })
+    .last()
+    .click()
+  await expect(page.getByText(/^Ticket \d+ · .* went well$/)).toBeVisible()
+  await page.getByRole('radio', { name: 'bland' }).click()
+  await page.getByRole('button', { name: 'Write down: bland' }).click()
+  await expect(page.getByText(/^Written down at .*: bland$/)).toBeVisible()
+  await page.goto(`${kitchen.url}/record/evening/${localDay(run.firedAtMs, 'Europe/London')}`)
+  await expect(page.getByText(/complaint of ticket \d+: bland, /)).toBeVisible()
+  await page.getByRole('button', { name: 'Something wrong all evening?' }).click()
+  await expect(page.getByText(/ · \d+ batches · /)).toBeVisible()
+  await page.getByRole('radio', { name: 'mushy, clumped' }).click()
+  const answer = page.getByText(/^in \d+ of \d+ batches$|these batches share was unlike/).first()
+  await expect(answer).toBeVisible()
+  await page.getByRole('button', { name: /^Dish/ }).click()
+  await page.getByRole('radio', { name: /^Duck/ }).click()
+  await expect(answer).toBeVisible()
+  await page.getByRole('button', { name: 'Write down: mushy, clumped' }).click()
+  await ready(page)
+  expect(await seriousFindings(page)).toEqual([])
+  expect(await clipped(page)).toEqual([])
+  await page.goBack()
+  await expect(page.getByText(/complaint of Duck.* all evening: mushy, clumped, /)).toBeVisible()
 })
 
 test('what runs say of a station stands on its page; it can be frozen and forgotten', async ({ open, kitchen }) => {

@@ -1,3 +1,4 @@
+import { ComplaintList } from 'contract/faults'
 import { expect, fireFirst, fireShown, step, test } from './kitchen'
 
 /** What the record has of the rest being worked out again. */
@@ -57,6 +58,24 @@ test('a late cook is followed: the rest is worked out again, on every device, an
     await expect(page.getByText(/tasted: salty, \d/).first()).toBeVisible()
     await page.goto(`${kitchen.url}/record/fault/${runId}`)
     await expect(page.getByRole('radio', { name: 'Too salty' })).toBeChecked()
+  })
+  await test.step('the complaint is written down, by a gesture of its own, without a network, and taken back', async () => {
+    const noted = async () => {
+      const { complaints } = ComplaintList.parse(await (await kitchen.fetch('/complaints')).json())
+      return complaints.map(({ what, takenBackAtMs }) => [what, takenBackAtMs !== null])
+    }
+    expect(await noted()).toEqual([])
+    await context.setOffline(true)
+    await page.getByRole('button', { name: 'Write down: too salty' }).dblclick()
+    await expect(page.getByText(/^Written down at .*: too salty$/)).toBeVisible()
+    await context.setOffline(false)
+    await expect.poll(noted).toEqual([['tooSalty', false]])
+    await page.goto(`${kitchen.url}/record/${runId}`)
+    await expect(page.getByText(/complaint of this batch: too salty, /)).toBeVisible()
+    await page.goBack()
+    await page.getByRole('button', { name: 'Take back' }).click()
+    await expect.poll(noted).toEqual([['tooSalty', true]])
+    await expect(page.getByRole('button', { name: 'Write down: too salty' })).toBeVisible()
   })
 })
 

@@ -39,6 +39,7 @@ export const PROBLEM_CODES = [
   'wrong-station',
   'unknown-run',
   'unknown-step',
+  'unknown-complaint',
   'unknown-staff',
   'run-over',
   'clock-ahead',

@@ -26,6 +26,7 @@ import { deviceRoutes } from './people/devices.route'
 import { doorRoutes } from './people/door.route'
 import { peopleRoutes } from './people/people.route'
 import { RecentSessions } from './people/recentSessions'
+import { complaintRoutes } from './record/complaints.route'
 import { recordRoutes } from './record/record.route'
 import { riceHouseRoutes } from './rice/house.route'
 import { lotRoutes } from './rice/lots.route'
@@ -136,6 +137,7 @@ export function createApp(
   app.route('/api', plateRoutes)
   app.route('/api', learnedRoutes)
   app.route('/api', recordRoutes)
+  app.route('/api', complaintRoutes)
   app.route('/api', feedRoutes)
   app.route('/api', liveRoutes(followers))
   // A copy: a schema that was made before `@hono/zod-openapi` was loaded lacks the method that registering calls.

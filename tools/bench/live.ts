@@ -72,10 +72,12 @@ export function liveModels(): void {
   ms('learning from 5,000 runs', '<= 200 ms', () => learn(lessons))
   const good = Array.from({ length: GOOD_RUNS }, () => ({ ...run, events }))
   ms('the causes of a complaint, against 30 runs', '<= 100 ms', () =>
-    rankCauses(
-      'mushy',
-      featuresOf(run, events, nowMs),
-      good.map((one) => featuresOf(one, one.events, nowMs)),
-    ),
+    rankCauses('mushy', [
+      {
+        runId: run.id,
+        run: featuresOf(run, events, nowMs),
+        good: good.map((one) => featuresOf(one, one.events, nowMs)),
+      },
+    ]),
   )
 }

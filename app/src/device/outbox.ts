@@ -19,11 +19,12 @@ const Parcel = z.object({
     'lot',
     'lotEvents',
     'tasting',
+    'complaint',
     'miseEvents',
     'stationEvents',
     'lineWishes',
   ]),
-  /** The ticket, run, lot, dish or plan it belongs to. */
+  /** The ticket, run, lot, dish, complaint or plan it belongs to. */
   subjectId: z.string(),
   path: z.string(),
   body: z.unknown(),

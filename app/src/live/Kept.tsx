@@ -33,13 +33,14 @@ const TOPIC = {
   lot: 'rice',
   lotEvents: 'rice',
   tasting: 'book',
+  complaint: 'runs',
   miseEvents: 'mise',
   stationEvents: 'runs',
   lineWishes: 'line',
 } as const satisfies Record<Parcel['kind'], string>
 
 /** Raised whenever what is kept would no longer be understood: it is then asked for again. */
-const VERSION = '13'
+const VERSION = '14'
 const answers = createKeptAnswers()
 
 /** What a worker here works out is worked out again rather than kept. */

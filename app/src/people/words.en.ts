@@ -131,6 +131,7 @@ export const people = {
       line: 'of the line',
       stations: 'of a station',
       tastings: 'a tasting',
+      complaints: 'a complaint',
     },
     whats: {
       ruleSet: 'Rule set',

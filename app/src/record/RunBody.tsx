@@ -1,4 +1,5 @@
 import { coreOf } from 'core/safety/limits'
+import type { ComplaintSubject } from 'contract/faults'
 import type { Run } from 'contract/run'
 import { runRecord } from 'core/record/runSummary'
 import { useRouter } from 'expo-router'
@@ -12,6 +13,8 @@ import { Button } from '../ui/Button'
 import { Text } from '../ui/Text'
 import { formatLate, formatTemp, formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
+import { NotedComplaints } from './fault/NotedComplaints'
+import { useComplaints } from './fault/useComplaints'
 import { PlanBesideRun } from './PlanBesideRun'
 
 /** A run in the record: plan beside run, its figures, the checks and who answered them, and what was noted. */
@@ -70,6 +73,12 @@ function Said({ run, zone }: { run: Run; zone: string }) {
   const checks = record.steps.filter(({ step, checks }) => step.check !== null || checks.length > 0)
   const { riceReading } = run
   const tastings = (useTastings().data?.tastings ?? []).filter(({ runId }) => runId === run.id).reverse()
+  const tickets = new Map(run.parts.map(({ ticketId, ticketNumber }) => [ticketId, ticketNumber]))
+  const complaints = useComplaints().complaints.filter(({ of }) =>
+    of.kind === 'run' ? of.runId === run.id : of.kind === 'ticket' && tickets.has(of.ticketId),
+  )
+  const ofWhat = (of: ComplaintSubject) =>
+    of.kind === 'ticket' ? t('fault.of.ticket', { number: tickets.get(of.ticketId) ?? '' }) : t('fault.of.run')
   const nameOf = (componentId: string | null) =>
     record.state.steps.flatMap((step) => step.entries).find((entry) => entry.componentId === componentId)?.name ?? ''
   return (
@@ -126,14 +135,22 @@ function Said({ run, zone }: { run: Run; zone: string }) {
       ))}
       {run.washedAtMs && <Text>{t('washed', { time: formatTimeS(run.washedAtMs, zone) })}</Text>}
       {run.twicePortions > 0 && <Text>{t('twice', { count: run.twicePortions })}</Text>}
-      {tastings.length === 0 && record.state.troubles.length === 0 && record.state.addedS === 0 && (
-        <Text>{t('noTrouble')}</Text>
-      )}
-      <Button
-        label={t('fault.open')}
-        className="mt-2 self-start"
-        onPress={() => router.push(`/record/fault/${run.id}`)}
-      />
+      <NotedComplaints complaints={complaints} nameOf={ofWhat} />
+      {complaints.length === 0 &&
+        tastings.length === 0 &&
+        record.state.troubles.length === 0 &&
+        record.state.addedS === 0 && <Text>{t('noTrouble')}</Text>}
+      <View className="mt-2 flex-row flex-wrap gap-2">
+        <Button label={t('fault.open')} onPress={() => router.push(`/record/fault/${run.id}`)} />
+        {[...tickets].map(([id, number]) => (
+          <Button
+            key={id}
+            size="body"
+            label={t('fault.openTicket', { number })}
+            onPress={() => router.push(`/record/fault/ticket/${id}`)}
+          />
+        ))}
+      </View>
     </View>
   )
 }

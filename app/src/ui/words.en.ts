@@ -129,6 +129,7 @@ export const ui = {
       'station-too-small': '{{station}} takes {{cap}} portions, this batch has {{portions}}.',
       'wrong-station': '{{dish}} is not cooked on {{station}}. Choose another station.',
       'unknown-run': 'There is no such run here. Look on the line or in the record.',
+      'unknown-complaint': 'There is no such complaint here. Reload the page.',
       'unknown-step': '{{dish}} has no such step. Your entry is kept aside and changes nothing.',
       'unknown-staff': 'Nobody called “{{name}}” works here. Choose who it was.',
       'run-over': '{{dish}} is already over. Your entry is kept aside and changes nothing.',

@@ -7,7 +7,7 @@ import type { HeatLevel } from 'core/wok/score'
 import { useEffect, useReducer, useRef } from 'react'
 import { kitchenNowMs } from '../device/clock'
 import { give } from '../device/signal'
-import { REST_MS } from './useRest'
+import { REST_MS } from '../ui/useRest'
 import type { SaidOfRun, sayOfRun } from './useRuns'
 import type { RunStep } from './stepWords'
 

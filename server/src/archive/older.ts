@@ -1,7 +1,7 @@
 import type { Row } from './rows'
 
 /**
- * Migrations that only add columns or an index, by name, with what a row from before them has there: table, column, value. A file
+ * Migrations that only add tables, columns or an index, by name, with what a row from before them has there: table, column, value. A file
  * that was written before these alone is read as it is; any other migration changed what a row means.
  */
 const ADDS: Readonly<Record<string, Readonly<Record<string, Row>>>> = {
@@ -9,6 +9,7 @@ const ADDS: Readonly<Record<string, Readonly<Record<string, Row>>>> = {
   '0018_run_words.sql': {},
   '0019_taken_back.sql': { station_event: { undone_by: null } },
   '0020_weighs_in.sql': { kitchen: { weighs_in: 'g' } },
+  '0021_complaints.sql': {},
 }
 
 /**

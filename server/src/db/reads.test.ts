@@ -99,6 +99,8 @@ test('no read of a screen walks through a table that grows', async () => {
   const today = localDay(clock.now(), 'Europe/London')
   const { runs } = (await send(app, 'GET', '/record/runs')).json as { runs: { id: string }[] }
   const { lots } = (await send(app, 'GET', '/rice/lots')).json as { lots: { id: string }[] }
+  const { parts } = (await send(app, 'GET', `/runs/${runs[0]!.id}`)).json as { parts: { ticketId: string }[] }
+  const { ticketId } = parts[0]!
   const paths = [
     '/kitchen',
     '/health',
@@ -108,6 +110,9 @@ test('no read of a screen walks through a table that grows', async () => {
     '/runs',
     `/runs/${runs[0]!.id}`,
     `/runs/${runs[0]!.id}/comparison`,
+    `/tickets/${ticketId}/comparison`,
+    `/record/evenings/${today}/comparison`,
+    '/complaints',
     '/stations',
     '/stations/ring-a/plate',
     '/stations/ring-a/plate/versions',

@@ -11,6 +11,7 @@ const SAID_OF = {
   station_event: { subject: 'station_id', kind: 'kind' },
   line_wish: { subject: 'subject', kind: "JSON_VALUE(wish, '$.kind')" },
   tasting: { subject: 'dish_id', kind: 'verdict' },
+  complaint: { subject: 'COALESCE(CAST(run_id AS CHAR), CAST(ticket_id AS CHAR), CAST(day AS CHAR))', kind: 'what' },
 } as const
 
 /**

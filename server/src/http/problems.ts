@@ -39,6 +39,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, { status: ContentfulStatusCode; tit
   'station-too-small': { status: 422, title: 'The batch is larger than the station takes' },
   'wrong-station': { status: 422, title: 'The dish is not cooked on this kind of station' },
   'unknown-run': { status: 404, title: 'There is no such run' },
+  'unknown-complaint': { status: 422, title: 'There is no such complaint' },
   'unknown-step': { status: 422, title: 'The run has no such step' },
   'unknown-staff': { status: 422, title: 'Nobody of that name works here' },
   'run-over': { status: 409, title: 'The run is over' },

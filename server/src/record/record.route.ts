@@ -2,11 +2,9 @@ import { z } from '@hono/zod-openapi'
 import { RunFilter, RunPage, type RunRow } from 'contract/run'
 import { Evening } from 'contract/evening'
 import { Day } from 'contract/ids'
-import { dayAfter, instantOf } from 'core/time/localTime'
-import type { Pool } from 'mysql2/promise'
 import { csvAttachment } from '../http/attachment'
 import { json, newRouter } from '../http/context'
-import { findKitchen } from '../setup/kitchen.sql'
+import { daySpan } from './daySpan'
 import { findEvening } from './evening.sql'
 import { listPastRuns, type RunPageKey } from './record.sql'
 import { runsCsv } from './runs.csv'
@@ -50,7 +48,7 @@ export const recordRoutes = newRouter()
       stationId: station,
       cookId: cook,
       isTrouble: trouble !== undefined,
-      span: day === undefined ? undefined : daySpan(day, await timeZoneOf(pool, kitchenId)),
+      span: day === undefined ? undefined : await daySpan(pool, kitchenId, day),
     }
     const runs = await listPastRuns(pool, kitchenId, readKey(key), PAGE_SIZE + 1, filter)
     const last = runs.length > PAGE_SIZE ? runs[PAGE_SIZE - 1] : undefined
@@ -63,16 +61,10 @@ export const recordRoutes = newRouter()
   })
   .openapi(getEvening, async (c) => {
     const { pool, kitchenId } = c.var.kitchen
-    const span = daySpan(c.req.valid('param').day, await timeZoneOf(pool, kitchenId))
+    const span = await daySpan(pool, kitchenId, c.req.valid('param').day)
     return c.json(await findEvening(pool, kitchenId, span), 200)
   })
 
-const timeZoneOf = async (pool: Pool, kitchenId: string): Promise<string> =>
-  (await findKitchen(pool, kitchenId))?.timeZone ?? 'UTC'
-const daySpan = (day: string, timeZone: string) => ({
-  fromMs: instantOf(day, 0, timeZone),
-  toMs: instantOf(dayAfter(day), 0, timeZone),
-})
 const keyOf = (row: RunRow) => `${row.firedAtMs}_${row.id}`
 
 function readKey(text: string | undefined): RunPageKey | null {

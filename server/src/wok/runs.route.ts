@@ -1,5 +1,4 @@
 import { z } from '@hono/zod-openapi'
-import { RunComparison } from 'contract/faults'
 import { RunId } from 'contract/ids'
 import { FireRun, Run, RunEvents, RunList } from 'contract/run'
 import { inTransaction } from '../db/pool'
@@ -8,7 +7,6 @@ import { json, jsonBody, newRouter } from '../http/context'
 import { Problem } from '../http/problems'
 import { runCsv } from '../record/runs.csv'
 import { kitchenOf } from '../setup/kitchenOf'
-import { comparisonOf } from './comparison'
 import { fireDerived } from './deriveScore'
 import { fireRun } from './fireRun'
 import { findRun, listOpenRuns } from './runs.sql'
@@ -40,13 +38,6 @@ const getRunCsv = onlyFor('read', {
       description: 'One run, a line for each thing that went in, out or back',
     },
   },
-})
-
-const getComparison = onlyFor('read', {
-  method: 'get',
-  path: '/runs/{id}/comparison',
-  request: { params },
-  responses: { 200: json(RunComparison, 'A run beside runs of the same dish that went well') },
 })
 
 const postRun = saidFor('cook', {
@@ -81,10 +72,6 @@ export const runRoutes = newRouter()
     const run = await findRun(pool, kitchenId, id)
     if (!run) throw new Problem('unknown-run', { detail: `no run ${id}: look for it in the record` })
     return c.text(runCsv(run, now()), 200, csvAttachment(`okazu-run-${id}.csv`))
-  })
-  .openapi(getComparison, async (c) => {
-    const { pool, kitchenId, now } = c.var.kitchen
-    return c.json(await comparisonOf(pool, kitchenId, c.req.valid('param').id, now()), 200)
   })
   .openapi(postRun, async (c) => {
     const { pool, kitchenId, now, changed } = c.var.kitchen

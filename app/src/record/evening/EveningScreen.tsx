@@ -8,6 +8,7 @@ import { useIsWide } from '../../ui/useIsWide'
 import { formatClock, formatDay } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { BesidePlan } from './BesidePlan'
+import { Complaints } from './Complaints'
 import { Helped } from './Helped'
 import { useEvening, type LookedBack } from './useEvening'
 import { WhyLate } from './WhyLate'
@@ -72,6 +73,7 @@ function Evening({ day, kitchen, evening, late, again }: LookedBack & { day: str
           {late.length > 0 && <WhyLate late={late} />}
           <Helped again={again} late={late} stations={kitchen.stations} />
         </View>
+        <Complaints day={day} evening={evening} zone={timeZone} />
       </View>
     </ScrollView>
   )

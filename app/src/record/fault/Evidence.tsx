@@ -45,10 +45,17 @@ export function useFeatureWords(): (feature: Feature, value: number) => string {
   }
 }
 
-type Props = { likely: LikelyCause; good: readonly RunFeatures[]; rank: number; widthPx: number }
+type Props = {
+  likely: LikelyCause
+  good: readonly RunFeatures[]
+  rank: number
+  /** Which of several runs the figure is of. */
+  whose: string | null
+  widthPx: number
+}
 
-/** One figure of this run as a diamond among the strokes of the runs that went well. */
-export function Evidence({ likely, good, rank, widthPx }: Props) {
+/** One figure of a run as a diamond among the strokes of the runs that went well. */
+export function Evidence({ likely, good, rank, whose, widthPx }: Props) {
   const t = useWords('record')
   const words = useFeatureWords()
   const { feature, value, usual } = likely
@@ -104,7 +111,7 @@ export function Evidence({ likely, good, rank, widthPx }: Props) {
         </Svg>
       </View>
       <Text size="small" tone="ash" stretch="slim">
-        {said}
+        {[said, whose].filter(Boolean).join(' · ')}
       </Text>
     </View>
   )

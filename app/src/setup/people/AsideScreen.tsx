@@ -15,7 +15,7 @@ import { useAside, useDecideAside } from './usePeople'
 import { HousePage } from '../house/HousePage'
 import { Asked } from './Asked'
 
-const KINDS = ['tickets', 'runs', 'rice', 'mise', 'line', 'stations', 'tastings'] as const
+const KINDS = ['tickets', 'runs', 'rice', 'mise', 'line', 'stations', 'tastings', 'complaints'] as const
 
 /** What somebody said who might not: a lead takes it in their own name, or leaves it. */
 export function AsideScreen() {

@@ -11,7 +11,7 @@ import { Text } from '../../ui/Text'
 import { toast } from '../../ui/Toast'
 import { formatClock } from '../../words/format'
 import { useWords } from '../../words/i18n'
-import { useRest } from '../useRest'
+import { useRest } from '../../ui/useRest'
 
 const SAID = { wipe: 'wiped', brush: 'brushed' } as const
 

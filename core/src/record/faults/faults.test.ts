@@ -3,7 +3,7 @@ import { scoreOnRing } from '../../test/kitchen'
 import type { RunEvent } from '../../wok/runEvent'
 import type { Score, Step } from '../../wok/score'
 import { featuresOf, type RunFeatures } from './features'
-import { COMPLAINTS, rankCauses, type Cause, type Complaint } from './rank'
+import { COMPLAINTS, rankCauses, type Cause, type Compared, type Complaint } from './rank'
 import { tryNext } from './tryNext'
 
 /** Runs of one dish with the usual differences between evenings and cooks, and one known fault where asked. */
@@ -65,6 +65,8 @@ function generator(seed: number) {
   }
 }
 
+const compared = (run: RunFeatures, good: readonly RunFeatures[], runId = 'run'): Compared => ({ runId, run, good })
+
 /** What guests say of each fault: the trade's own list of faults and what they come from; common practice. */
 const HEARD: readonly (readonly [Cause, readonly Complaint[]])[] = [
   ['wetRice', ['mushy', 'gluey']],
@@ -94,7 +96,7 @@ test('of runs with a known fault among ordinary evenings, the true cause is amon
     const good = Array.from({ length: 25 }, () => runOf(null).features)
     for (const [cause, complaints] of HEARD)
       for (const complaint of complaints) {
-        const { causes } = rankCauses(complaint, runOf(cause).features, good)
+        const { causes } = rankCauses(complaint, [compared(runOf(cause).features, good)])
         asked += 1
         if (causes.slice(0, 2).some((one) => one.cause === cause)) found += 1
       }
@@ -106,10 +108,16 @@ test('of runs with a known fault among ordinary evenings, the true cause is amon
 test('a run like every other is not blamed on anything much, and few runs are said to be few', () => {
   const runOf = generator(7)
   const good = Array.from({ length: 40 }, () => runOf(null).features)
-  const blamed = Array.from({ length: 60 }, () => rankCauses('burnt', runOf(null).features, good).causes.length)
+  const blamed = Array.from(
+    { length: 60 },
+    () => rankCauses('burnt', [compared(runOf(null).features, good)]).causes.length,
+  )
   expect(blamed.filter((n) => n > 0).length).toBeLessThan(40)
-  expect(rankCauses('mushy', runOf('wetRice').features, good.slice(0, 3)).isThin).toBe(true)
-  expect(rankCauses('mushy', runOf('wetRice').features, [])).toMatchObject({ isThin: true, goodRuns: 0 })
+  const { features } = runOf('wetRice')
+  expect(rankCauses('mushy', [compared(features, good)]).isThin).toBe(false)
+  expect(rankCauses('mushy', [compared(features, good.slice(0, 3))]).isThin).toBe(true)
+  expect(rankCauses('mushy', [compared(features, [])])).toMatchObject({ isThin: true, causes: [{ usual: null }] })
+  expect(rankCauses('mushy', [])).toEqual({ isThin: true, causes: [], cleared: [] })
 })
 
 test('shares of what speaks for causes are of a whole, and what is as usual is cleared', () => {
@@ -120,7 +128,7 @@ test('shares of what speaks for causes are of a whole, and what is as usual is c
       fc.constantFrom(...COMPLAINTS),
       fc.constantFrom(...HEARD.map(([cause]) => cause)),
       (complaint, cause) => {
-        const { causes, cleared } = rankCauses(complaint, runOf(cause).features, good)
+        const { causes, cleared } = rankCauses(complaint, [compared(runOf(cause).features, good)])
         const sum = causes.reduce((total, { share }) => total + share, 0)
         if (causes.length > 0) expect(sum).toBeCloseTo(1, 9)
         expect(causes.some((one) => cleared.includes(one.cause))).toBe(false)
@@ -134,14 +142,50 @@ test('too much sauce asks for what good runs had, by no more than three tenths a
   const runOf = generator(3)
   const good = Array.from({ length: 20 }, () => runOf(null).features)
   const { features, score } = runOf('tooMuchSauce')
-  const [likely] = rankCauses('gluey', features, good).causes
-  const change = tryNext(likely, score, 220)
+  const [likely] = rankCauses('gluey', [compared(features, good)]).causes
+  const change = tryNext(likely!, score, 220)
   expect(change).toMatchObject({ kind: 'amount', componentId: 'soy' })
   if (change?.kind !== 'amount') return
   expect(change.toG).toBeLessThan(change.fromG)
   expect(change.toG).toBeGreaterThanOrEqual(change.fromG * 0.69)
   const large = runOf('tooMuchAtOnce')
-  const batch = rankCauses('noAroma', large.features, good).causes.find(({ cause }) => cause === 'tooMuchAtOnce')
-  expect(tryNext(batch, large.score, 220)).toMatchObject({ kind: 'smaller' })
-  expect(tryNext(undefined, score, 220)).toBeNull()
+  const batch = rankCauses('noAroma', [compared(large.features, good)]).causes.find(
+    ({ cause }) => cause === 'tooMuchAtOnce',
+  )
+  expect(tryNext(batch!, large.score, 220)).toMatchObject({ kind: 'smaller' })
+})
+
+test('what a whole evening shares is found though each run shows little of it, and what one run has alone stands below', () => {
+  let found = 0
+  for (let seed = 1; seed <= 20; seed += 1) {
+    const runOf = generator(seed * 7919)
+    const good = Array.from({ length: 25 }, () => runOf(null).features)
+    const evening = Array.from({ length: 9 }, (_, i) => {
+      const { features } = runOf(i === 4 ? 'riceCutShort' : null)
+      return compared({ ...features, riceWater: (features.riceWater ?? 0) + 0.018 }, good, `run-${i}`)
+    })
+    const { causes } = rankCauses('mushy', evening)
+    if (causes[0]?.cause === 'wetRice') found += 1
+    expect(causes[0]!.seenIn).toBeLessThanOrEqual(causes[0]!.of)
+    const alone = causes.find(({ cause }) => cause === 'riceCutShort')
+    if (alone) expect(alone).toMatchObject({ runId: 'run-4', of: 9 })
+  }
+  expect(found).toBeGreaterThanOrEqual(17)
+})
+
+test('of a ticket of two runs the one that was wrong is named, whichever was fired first', () => {
+  const runOf = generator(23)
+  const good = Array.from({ length: 25 }, () => runOf(null).features)
+  const right = compared(runOf(null).features, good, 'right')
+  const wrong = compared(runOf('rawCutShort').features, good, 'wrong')
+  for (const both of [
+    [right, wrong],
+    [wrong, right],
+  ])
+    expect(rankCauses('rawInside', both).causes[0]).toMatchObject({
+      cause: 'rawCutShort',
+      runId: 'wrong',
+      seenIn: 1,
+      of: 2,
+    })
 })

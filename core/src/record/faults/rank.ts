@@ -107,13 +107,20 @@ const BEHIND: Readonly<Record<Complaint, Readonly<Partial<Record<Cause, number>>
   unevenColour: { sauceCutShort: 1, tooMuchAtOnce: 0.8, tooLittleSauce: 0.6 },
 }
 
-/** A likely cause with its evidence: this run's figure against the runs that went well. */
+/** A run to look at, and runs of its dish that went well. */
+export type Compared = { runId: string; run: RunFeatures; good: readonly RunFeatures[] }
+
+/** A likely cause with its evidence: the figure of the run that shows it most, against the runs that went well. */
 export type LikelyCause = {
   cause: Cause
   feature: Feature
+  runId: string
   value: number
   /** Of the runs that went well, without the outer tenth on each side; null where there are none. */
   usual: { low: number; middle: number; high: number } | null
+  /** How many of the runs show it, of how many that have the figure. */
+  seenIn: number
+  of: number
   /** How much speaks for it, of all that speaks for anything. */
   share: number
 }
@@ -123,41 +130,61 @@ export type Ranked = {
   cleared: Cause[]
   /** So few runs went well that a difference may be chance. */
   isThin: boolean
-  goodRuns: number
 }
 
 const THIN_BELOW = 8
-/** Less than so many usual distances apart is no evidence; more than so many says no more. */
-const APART = { least: 0.9, most: 6 } as const
+/**
+ * Less than so many usual distances apart is no evidence; more than so many says no more. What several runs share is told
+ * from chance sooner, by the root of their number, but is never called unusual below `shared`.
+ */
+const APART = { least: 0.9, most: 6, shared: 0.35 } as const
 
-/** Ranks what may be behind a complaint of one run, by how far it lies from runs of the dish that went well. */
-export function rankCauses(complaint: Complaint, run: RunFeatures, good: readonly RunFeatures[]): Ranked {
+type Shown = Pick<LikelyCause, 'runId' | 'value' | 'usual'> & { apart: number }
+
+/**
+ * Ranks what may be behind a complaint of a run, a ticket or an evening, by how far its runs lie from runs of their dishes
+ * that went well: what most of them share stands above what one of them has alone.
+ */
+export function rankCauses(complaint: Complaint, compared: readonly Compared[]): Ranked {
   const found: (LikelyCause & { weight: number })[] = []
   const cleared: Cause[] = []
   for (const cause of CAUSES) {
     const behind = BEHIND[complaint][cause]
-    const { feature, sign, floor, neutral } = CAUSE_RULES[cause]
-    const value = run[feature]
-    if (behind === undefined || value === null) continue
-    const known = good.flatMap((one) => one[feature] ?? []).sort((a, b) => a - b)
-    const middle = known.length > 0 ? quantile(known, 0.5) : neutral
-    if (middle === null) continue
-    const spread = known.length > 2 ? (quantile(known, 0.84) - quantile(known, 0.16)) / 2 : 0
-    const apart = (sign * (value - middle)) / Math.hypot(spread, floor)
-    if (apart < APART.least) {
+    if (behind === undefined) continue
+    const shown = compared.flatMap((one) => apartOf(cause, one) ?? []).sort((a, b) => b.apart - a.apart)
+    const [most] = shown
+    if (!most) continue
+    const mean = shown.reduce((sum, { apart }) => sum + within(apart), 0) / shown.length
+    if (mean < Math.max(APART.shared, APART.least / Math.sqrt(shown.length))) {
       cleared.push(cause)
       continue
     }
-    const usual = known.length > 0 ? { low: quantile(known, 0.1), middle, high: quantile(known, 0.9) } : null
-    found.push({ cause, feature, value, usual, share: 0, weight: behind * Math.min(APART.most, apart) })
+    const seenIn = shown.filter(({ apart }) => apart >= APART.least).length
+    const { runId, value, usual } = most
+    const { feature } = CAUSE_RULES[cause]
+    found.push({ cause, feature, runId, value, usual, seenIn, of: shown.length, share: 0, weight: behind * mean })
   }
   const total = found.reduce((sum, { weight }) => sum + weight, 0)
-  return {
-    causes: found.sort((a, b) => b.weight - a.weight).map(({ weight, ...one }) => ({ ...one, share: weight / total })),
-    cleared,
-    isThin: good.length < THIN_BELOW,
-    goodRuns: good.length,
-  }
+  const causes = found
+    .sort((a, b) => b.weight - a.weight)
+    .map(({ weight, ...one }) => ({ ...one, share: weight / total }))
+  const looked = compared.find(({ runId }) => runId === causes[0]?.runId) ?? compared[0]
+  return { causes, cleared, isThin: (looked?.good.length ?? 0) < THIN_BELOW }
+}
+
+const within = (apart: number): number => Math.max(-APART.most, Math.min(APART.most, apart))
+
+/** How many usual distances a run lies to the side that the cause is on; null where the run or its like has no such figure. */
+function apartOf(cause: Cause, { runId, run, good }: Compared): Shown | null {
+  const { feature, sign, floor, neutral } = CAUSE_RULES[cause]
+  const value = run[feature]
+  if (value === null) return null
+  const known = good.flatMap((one) => one[feature] ?? []).sort((a, b) => a - b)
+  const middle = known.length > 0 ? quantile(known, 0.5) : neutral
+  if (middle === null) return null
+  const spread = known.length > 2 ? (quantile(known, 0.84) - quantile(known, 0.16)) / 2 : 0
+  const usual = known.length > 0 ? { low: quantile(known, 0.1), middle, high: quantile(known, 0.9) } : null
+  return { runId, value, usual, apart: (sign * (value - middle)) / Math.hypot(spread, floor) }
 }
 
 function quantile(sorted: readonly number[], share: number): number {

@@ -19,14 +19,14 @@ const MOST_CHANGE = 0.3
 
 /**
  * The one change that a cause asks for, for a portion of `portionRiceG` rice: the amount that runs which went well had, of
- * the heaviest of its kind; null where nothing is likely.
+ * the heaviest of its kind.
+ * @param score the run that shows the cause most
  */
 export function tryNext(
-  likely: LikelyCause | undefined,
+  likely: LikelyCause,
   { steps, riceMassG }: Pick<Score, 'steps' | 'riceMassG'>,
   portionRiceG: number,
-): TryNext | null {
-  if (!likely) return null
+): TryNext {
   const { cause, value, usual } = likely
   const role = ROLE_OF[cause]
   if (role && usual && value > 0) {

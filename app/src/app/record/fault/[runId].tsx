@@ -5,5 +5,5 @@ const FaultScreen = lazyScreen(['record'], async () => (await import('../../../s
 
 export default function Page() {
   const { runId } = useLocalSearchParams<{ runId: string }>()
-  return <FaultScreen key={runId} id={runId} />
+  return <FaultScreen key={runId} suspect={{ kind: 'run', id: runId }} />
 }
