@@ -25,7 +25,7 @@ export async function kitchenAt(database: string, hour: number, minute: number):
   const pool = openPool(address)
   const clock = testClock()
   clock.moveToMs(at.getTime())
-  const kitchenId = await prepareDemo(pool, clock.now())
+  const kitchenId = await prepareDemo(pool, clock.now(), { evenings: 2, month: true })
   await letToolIn(pool, kitchenId, clock.now())
   const server = await startServer({
     pool,

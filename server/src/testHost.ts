@@ -36,7 +36,7 @@ async function prepare(database: string, nowMs: number, evenings: number) {
   const address = { socketPath, user: 'root', database }
   await migrate(address, MIGRATIONS)
   const pool = openPool(address)
-  return { pool, kitchenId: await prepareDemo(pool, nowMs, evenings) }
+  return { pool, kitchenId: await prepareDemo(pool, nowMs, { evenings, month: false }) }
 }
 
 async function answer(command: z.infer<typeof Command>): Promise<Answer> {

@@ -25,7 +25,10 @@ export async function startBenchServer(
   const address = { socketPath, user: 'root', database: `bench_${process.pid}_${Date.now()}` }
   await migrate(address, MIGRATIONS)
   const pool = openPool(address)
-  const kitchenId = await prepareDemo(pool, Date.now(), pastRuns > 0 ? Math.max(2, evenings) : evenings)
+  const kitchenId = await prepareDemo(pool, Date.now(), {
+    evenings: pastRuns > 0 ? Math.max(2, evenings) : evenings,
+    month: false,
+  })
   if (pastRuns > 0) await copyRuns(pool, kitchenId, pastRuns)
   await letToolIn(pool, kitchenId, Date.now())
   const folder = mkdtempSync(join(tmpdir(), 'okazu-bench-'))

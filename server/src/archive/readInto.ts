@@ -10,12 +10,9 @@ import { listPeople, savePinHash, saveRecovery } from '../people/people.sql'
 import { hashSecret, newRecoveryCode, plainCode } from '../people/secrets'
 import { lockKitchen } from '../setup/kitchen.sql'
 import type { OpenArchive } from './openArchive'
-import { rowSchema, valuesOf, type Row } from './rows'
+import { rowSchema, type Row } from './rows'
 import { kitchenTables, THERE_FROM_THE_START, type Table } from './tables'
-
-/** So much goes to the database at once: far below the largest packet it takes. */
-const BATCH_ROWS = 500
-const BATCH_CHARS = 2_000_000
+import { writeRows } from './writeRows'
 
 /**
  * Reads an archive into a kitchen that nobody has entered anything into: all of it or nothing. PINs are not in an archive,
@@ -73,25 +70,18 @@ async function readTable(
   nowMs: number,
 ): Promise<void> {
   const schema = rowSchema(table)
-  let batch: Row[] = []
-  let chars = 0
-  const send = async () => {
-    if (batch.length > 0) await writeRows(connection, kitchenId, table, batch)
-    batch = []
-    chars = 0
+  const checked = async function* () {
+    for await (const raw of archive.rowsOf(table.name)) {
+      const row = schema.safeParse(raw)
+      if (!row.success)
+        throw new Problem('archive-altered', {
+          detail: `a row of ${table.name} is not as this Okazu writes it: ${row.error.issues[0]?.message ?? ''}`,
+          values: { what: table.name },
+        })
+      yield table.name === 'paired_device' ? shutOut(row.data, nowMs) : row.data
+    }
   }
-  for await (const raw of archive.rowsOf(table.name)) {
-    const row = schema.safeParse(raw)
-    if (!row.success)
-      throw new Problem('archive-altered', {
-        detail: `a row of ${table.name} is not as this Okazu writes it: ${row.error.issues[0]?.message ?? ''}`,
-        values: { what: table.name },
-      })
-    batch.push(table.name === 'paired_device' ? shutOut(row.data, nowMs) : row.data)
-    chars += JSON.stringify(row.data).length
-    if (batch.length >= BATCH_ROWS || chars >= BATCH_CHARS) await send()
-  }
-  await send()
+  await writeRows(connection, kitchenId, table, checked())
 }
 
 /** Nothing that a device holds opens the door of the restored kitchen, and the list of devices says so. */
@@ -99,21 +89,3 @@ const shutOut = (row: Row, nowMs: number): Row => ({
   ...row,
   shut_out_at_ms: row['shut_out_at_ms'] ?? Math.round(nowMs),
 })
-
-async function writeRows(
-  connection: PoolConnection,
-  kitchenId: string,
-  table: Table,
-  rows: readonly Row[],
-): Promise<void> {
-  const names = table.columns.map(({ name }) => `\`${name}\``)
-  if (table.name === 'kitchen') {
-    const sets = names.map((name) => `${name} = ?`).join(', ')
-    for (const row of rows)
-      await connection.query(`UPDATE kitchen SET ${sets} WHERE id = ?`, [...valuesOf(table, row), kitchenId])
-    return
-  }
-  await connection.query(`INSERT INTO \`${table.name}\` (kitchen_id, ${names.join(', ')}) VALUES ?`, [
-    rows.map((row) => [kitchenId, ...valuesOf(table, row)]),
-  ])
-}

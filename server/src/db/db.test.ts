@@ -141,7 +141,7 @@ describe('the demo', () => {
 
   test('started again at once, nothing changes', async () => {
     const before = await tickets()
-    await prepareDemo(kitchen.pool, kitchen.clock.now() + 60_000)
+    await prepareDemo(kitchen.pool, kitchen.clock.now() + 60_000, { evenings: 2, month: false })
     expect(await tickets()).toEqual(before)
   })
 
@@ -149,7 +149,7 @@ describe('the demo', () => {
     const before = new Set((await tickets()).map((ticket) => ticket.id))
     const later = kitchen.clock.now() + 72 * HOUR_MS
     kitchen.clock.moveToMs(later)
-    await prepareDemo(kitchen.pool, later)
+    await prepareDemo(kitchen.pool, later, { evenings: 2, month: false })
     const open = await tickets()
     expect(open.filter((ticket) => before.has(ticket.id))).toEqual([])
     for (const ticket of open) expect(ticket.promisedAtMs).toBeGreaterThan(later)

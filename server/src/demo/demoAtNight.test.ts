@@ -26,7 +26,7 @@ afterEach(async () => {
 /** The sample kitchen is opened at any hour; its shelf must not depend on which. */
 test.each(['00:10', '05:50', '11:00', '23:55'])('at %s the two lots of the evening can be fried', async (time) => {
   const nowMs = new Date(`2027-03-10T${time}:00`).getTime()
-  const kitchenId = await prepareDemo(pool, nowMs, 0)
+  const kitchenId = await prepareDemo(pool, nowMs, { evenings: 0, month: false })
   const connection = await pool.getConnection()
   const kitchen = (await findKitchen(connection, kitchenId))!
   const house = await findRiceHouse(connection, kitchenId)
@@ -42,7 +42,7 @@ test.each(['2026-11-30T19:04:00Z', '2026-11-30T19:10:00Z'])(
   'opened at %s it has no record of the future',
   async (at) => {
     const nowMs = Date.parse(at)
-    await prepareDemo(pool, nowMs, 1)
+    await prepareDemo(pool, nowMs, { evenings: 1, month: false })
     for (const table of ['outbox', 'run_event', 'ticket_event', 'mise_event']) {
       const [rows] = await pool.query<RowDataPacket[]>('SELECT MAX(at_ms) AS newestMs FROM ??', [table])
       expect(Number(rows[0]!['newestMs'])).toBeLessThanOrEqual(nowMs)

@@ -13,7 +13,7 @@ export async function firstKitchen(pool: Pool, isOwn: boolean, evenings: number)
   const ids = await listKitchenIds(pool)
   const own = ids.find((id) => id !== DEMO_KITCHEN_ID)
   if (ids.includes(DEMO_KITCHEN_ID) || (ids.length === 0 && !isOwn)) {
-    const demo = await prepareDemo(pool, Date.now(), evenings)
+    const demo = await prepareDemo(pool, Date.now(), { evenings, month: evenings > 0 })
     if (!isOwn) return demo
   }
   if (own !== undefined) return own

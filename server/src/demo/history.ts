@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import { EventId, RunId } from 'contract/ids'
 import type { Kitchen } from 'contract/kitchen'
-import { RunPart, type FireRun, type Run, type RunEvent } from 'contract/run'
+import { RunPart, type FireRun } from 'contract/run'
 import { NewTicket, type Ticket } from 'contract/ticket'
 import type { PoolConnection } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
@@ -10,16 +10,21 @@ import { boatWave } from '../device/feed/boatWave'
 import { placeTickets } from '../line/placeTickets'
 import { withIds } from '../line/ticketIds'
 import { addTicketEvents } from '../line/tickets.sql'
+import { addComplaint } from '../record/complaints.sql'
 import { fireDerived } from '../wok/deriveScore'
 import { fireRun } from '../wok/fireRun'
 import { insertStationEvent } from '../wok/stations.sql'
 import { takeEvents } from '../wok/takeEvents'
 import { boatPlan, demoTimes } from './boatPlan'
+import { cooksWords } from './cooksWords'
 import { lcg } from './chance'
-import { DEMO_COOK_AT } from './kitchen'
+import { DEMO_COOK_AT, DEMO_LEAD } from './kitchen'
+import { mishapOf, type Mishap } from './mishaps'
 
 const MIN_MS = 60_000
 const AFTER_END_MS = 20 * MIN_MS
+/** A guest says so much later that something was wrong. */
+const HEARD_MS = 12 * MIN_MS
 /** From when a boat lands, and the stations are free for it, until its last dish is handed over: none took longer. */
 const BOAT_LASTS_MS = 40 * MIN_MS
 
@@ -37,6 +42,7 @@ export async function cookPastBoats(
   nowMs: number,
 ): Promise<void> {
   const random = lcg(seed)
+  const chance = lcg(seed + 50_021)
   const timesOf = demoTimes(kitchen)
   const freeAtMs = new Map(kitchen.stations.map((station) => [station.id, 0]))
   for (const [boat, { landsMs, leavesMs }] of boats.entries()) {
@@ -50,7 +56,7 @@ export async function cookPastBoats(
     const batches = boatPlan(kitchen, dishes, placed, timesOf, landsMs)
     const upAtMs = new Map<string, number>()
     for (const batch of batches) {
-      const endsAtMs = await cookBatch(connection, kitchen, batch, freeAtMs, random, nowMs)
+      const endsAtMs = await cookBatch(connection, kitchen, batch, freeAtMs, { random, chance }, nowMs)
       for (const { ticketId } of batch.parts) upAtMs.set(ticketId, Math.max(endsAtMs, upAtMs.get(ticketId) ?? 0))
     }
     for (const { id } of placed) {
@@ -65,7 +71,7 @@ async function cookBatch(
   kitchen: Kitchen,
   batch: ReturnType<typeof boatPlan>[number],
   freeAtMs: Map<string, number>,
-  random: () => number,
+  { random, chance }: { random: () => number; chance: () => number },
   nowMs: number,
 ): Promise<number> {
   const { dish, station } = batch
@@ -101,65 +107,27 @@ async function cookBatch(
     isUnconfirmed: false,
   }
   const run = await fireDerived(kitchen, (score) => fireRun(connection, kitchen, fire, firedAtMs, score))
-  const { events, endsAtMs } = cooksWords(run, random)
+  const mishap = mishapOf(run, chance)
+  const { events, endsAtMs } = cooksWords(run, random, mishap)
   await takeEvents(connection, kitchen.id, run.id, events, Math.min(endsAtMs + AFTER_END_MS, nowMs))
+  if (mishap) await hearOf(connection, kitchen.id, run.id, mishap, Math.min(endsAtMs + HEARD_MS, nowMs))
   freeAtMs.set(station.id, endsAtMs + 20_000)
   return endsAtMs
+}
+
+async function hearOf(connection: PoolConnection, kitchenId: string, runId: RunId, mishap: Mishap, atMs: number) {
+  const id = EventId.parse(newId({ msecs: Math.round(atMs) }))
+  const word = {
+    kind: 'complained',
+    id,
+    of: { kind: 'run', runId },
+    what: mishap.heard,
+    atMs: Math.round(atMs),
+  } as const
+  await addComplaint(connection, kitchenId, word, DEMO_LEAD, atMs)
 }
 
 async function handOver(connection: PoolConnection, kitchenId: string, ticketId: string, atMs: number): Promise<void> {
   const event = { id: EventId.parse(newId({ msecs: atMs })), kind: 'handedOver' as const, atMs, counter: 0 }
   await addTicketEvents(connection, kitchenId, ticketId, [event], atMs)
-}
-
-/** How often a step is given ten seconds more: one ring of the sample kitchen is slower than its plate says. */
-const LATE = 0.14
-const LATE_AT: Readonly<Record<string, number>> = { 'ring-b': 0.6 }
-
-/** What a cook says in a run: a word at every check, sometimes late, sometimes ten seconds more, seldom trouble. */
-function cooksWords(run: Run, random: () => number): { events: RunEvent[]; endsAtMs: number } {
-  const events: RunEvent[] = []
-  let nowMs = run.firedAtMs
-  const say = (
-    atMs: number,
-    word:
-      | { kind: 'done'; stepId: string }
-      | { kind: 'checked'; stepId: string; ok: boolean; tempC: number | null; tempF: number | null }
-      | { kind: 'later'; stepId: string; delayS: number }
-      | { kind: 'trouble'; trouble: 'sticking'; stepId: string },
-  ) =>
-    events.push({
-      id: EventId.parse(newId({ msecs: Math.round(atMs) })),
-      runId: run.id,
-      deviceId: 'demo',
-      atMs: Math.round(atMs),
-      counter: 0,
-      ...word,
-    })
-  for (const step of run.score.steps) {
-    let lastsMs = step.durationS * 1000
-    if (step.durationS >= 40 && random() < (LATE_AT[run.stationId] ?? LATE)) {
-      say(nowMs + lastsMs - 4000, { kind: 'later', stepId: step.id, delayS: 10 })
-      lastsMs += 10_000
-    } else if (step.action === 'riceIn' && random() < 0.05) {
-      say(nowMs + lastsMs / 2, { kind: 'trouble', trouble: 'sticking', stepId: step.id })
-      lastsMs += 8000
-    } else if (step.durationS >= 20 && step.check === null && random() < 0.12) {
-      lastsMs -= 3000
-      say(nowMs + lastsMs, { kind: 'done', stepId: step.id })
-    }
-    if (step.check !== null && (step.check.food !== 'rice' || run.riceReading?.isAsked !== false)) {
-      lastsMs += 1000 + 5000 * random() * random()
-      const coreF = Math.ceil((step.check.limit.coreC * 9) / 5 + 32 + 4 + 6 * random())
-      say(nowMs + lastsMs, {
-        kind: 'checked',
-        stepId: step.id,
-        ok: true,
-        tempC: Math.round(((coreF - 32) * 50) / 9) / 10,
-        tempF: coreF,
-      })
-    }
-    nowMs = Math.round(nowMs + lastsMs)
-  }
-  return { events, endsAtMs: nowMs }
 }

@@ -44,4 +44,7 @@ export const DEMO_STAFF = [
   { id: 'tam', name: 'Tam', role: 'trainee' },
 ] as const
 
+/** Whoever hears what guests say. */
+export const DEMO_LEAD = 'odalys'
+
 export const DEMO_COOK_AT: Readonly<Record<string, string>> = { 'ring-a': 'bram', 'ring-b': 'wen', griddle: 'wen' }

@@ -1,88 +1,64 @@
 import { EventId } from 'contract/ids'
 import { NewTicket } from 'contract/ticket'
-import { DishDraft, type Dish } from 'contract/dish'
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import { v7 as newId } from 'uuid'
-import { saveDish } from '../book/dishes.sql'
 import { refreshDishes } from '../book/shelf'
-import { savePrices } from '../book/ingredient/ingredients.sql'
-import { shippedIngredients } from '../book/ingredient/shipped'
-import { listRecipes, saveRecipe } from '../book/recipe/recipes.sql'
+import { listRecipes } from '../book/recipe/recipes.sql'
 import { placeTickets } from '../line/placeTickets'
 import { withIds } from '../line/ticketIds'
 import { addTicketEvents } from '../line/tickets.sql'
 import { findRiceHouse } from '../rice/house.sql'
-import { findKitchen } from '../setup/kitchen.sql'
 import { wavesBetween } from 'core/line/waves'
 import { inTransaction } from '../db/pool'
-import { countOpenTickets, hasKitchen, insertKitchen, insertRiceHouse, staleDemoTickets } from './demo.sql'
-import { demoDishes } from './demoDishes'
+import { countOpenTickets, hasKitchen, insertRiceHouse, staleDemoTickets } from './demo.sql'
 import { cookPastBoats } from './history'
 import { findMiseHouse, saveMisePolicy } from '../mise/house.sql'
 import { setDemoPins } from './demoPins'
-import { DEMO_KITCHEN, DEMO_KITCHEN_ID, DEMO_STAFF, DEMO_STATIONS } from './kitchen'
+import { DEMO_KITCHEN_ID } from './kitchen'
 import { prepDemoMise } from './mise'
 import { DEMO_MISE_POLICY } from './misePolicy'
 import { setOutPlates } from './plates'
-import { DEMO_PRICES } from './prices'
-import { DEMO_RECIPES } from './recipes'
 import { bringRiceUpToDate, cookPastRice, DEMO_POLICY, FIRST_DEMO_LOT, setOutRice } from './rice'
 import { DEMO_PLACES, DEMO_VESSELS } from './riceHouse'
+import { beginDemo, fillBook, saved } from './beginDemo'
+import { readMonth } from './month/readMonth'
 import { demoWave } from './tickets'
 
 const HOUR_MS = 3_600_000
 const STALE_MS = HOUR_MS / 2
 const BOATS_AN_EVENING = 9
 
+/** How much the sample kitchen has behind it: evenings that are cooked now, and the month that ships with it before them. */
+export type DemoPast = { evenings: number; month: boolean }
+
 /**
  * Makes the sample kitchen on an empty database; on a later start brings it up to date: tickets that went stale while
  * the server was off are cancelled, a fresh wave waits, and fresh rice stands on the shelf.
  */
-export async function prepareDemo(pool: Pool, nowMs: number, evenings = 2): Promise<string> {
+export async function prepareDemo(pool: Pool, nowMs: number, past: DemoPast): Promise<string> {
   if (await hasKitchen(pool, DEMO_KITCHEN_ID))
     await inTransaction(pool, (connection) => refreshDishes(connection, DEMO_KITCHEN_ID, nowMs))
-  else await inTransaction(pool, (connection) => create(connection, nowMs, evenings))
+  else await inTransaction(pool, (connection) => create(connection, nowMs, past))
   await inTransaction(pool, (connection) => refresh(connection, nowMs))
   await setDemoPins(pool)
-  if (evenings > 0) await prepDemoMise(pool, DEMO_KITCHEN_ID, nowMs)
+  if (past.evenings > 0) await prepDemoMise(pool, DEMO_KITCHEN_ID, nowMs)
   return DEMO_KITCHEN_ID
 }
 
-async function create(connection: PoolConnection, nowMs: number, evenings: number): Promise<void> {
-  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
-  await insertKitchen(connection, { ...DEMO_KITCHEN, timeZone }, DEMO_STATIONS, DEMO_STAFF)
-  await fillBook(connection, nowMs - 30 * 24 * HOUR_MS)
-  const dishes: Dish[] = []
-  for (const [index, draft] of demoDishes(shippedIngredients()).entries()) {
-    const parsed = DishDraft.parse(draft)
-    dishes.push(await saveDish(connection, DEMO_KITCHEN_ID, parsed, nowMs - 30 * 24 * HOUR_MS + index))
-  }
-  await insertRiceHouse(connection, DEMO_KITCHEN_ID, FIRST_DEMO_LOT, DEMO_POLICY, DEMO_VESSELS, DEMO_PLACES)
+async function create(connection: PoolConnection, nowMs: number, { evenings, month }: DemoPast): Promise<void> {
+  const { timeZone } = Intl.DateTimeFormat().resolvedOptions()
+  const dishes = await beginDemo(connection, nowMs, timeZone, FIRST_DEMO_LOT)
   await setOutPlates(connection, DEMO_KITCHEN_ID, nowMs)
   const { kitchen, house } = await saved(connection)
+  if (month) await readMonth(connection, kitchen, nowMs)
   await cookPastRice(connection, kitchen, house, nowMs)
   for (let ago = evenings - 1; ago >= 0; ago -= 1) {
     const thenMs = nowMs - ago * 24 * HOUR_MS
-    const { waves, timeZone } = kitchen
+    const { waves } = kitchen
     const boats = wavesBetween(waves, thenMs - 3.7 * HOUR_MS, thenMs, timeZone).slice(0, BOATS_AN_EVENING)
     await cookPastBoats(connection, kitchen, dishes, boats, 11 + ago * 100, nowMs)
   }
   if (evenings > 0) await setOutRice(connection, kitchen, house, nowMs)
-}
-
-/** Sub-recipes and prices; also for a sample kitchen from before there were any. */
-async function fillBook(connection: PoolConnection, nowMs: number): Promise<void> {
-  for (const draft of DEMO_RECIPES) await saveRecipe(connection, DEMO_KITCHEN_ID, draft, nowMs)
-  const prices = Object.entries(DEMO_PRICES).flatMap(([ingredientId, all]) =>
-    all.map((price) => ({ ingredientId, price })),
-  )
-  await savePrices(connection, DEMO_KITCHEN_ID, prices)
-}
-
-async function saved(connection: PoolConnection) {
-  const kitchen = await findKitchen(connection, DEMO_KITCHEN_ID)
-  if (!kitchen) throw new Error('the sample kitchen was not saved')
-  return { kitchen, house: await findRiceHouse(connection, DEMO_KITCHEN_ID) }
 }
 
 async function refresh(connection: PoolConnection, nowMs: number): Promise<void> {

@@ -4,7 +4,6 @@ import { Frame } from '../../ui/Frame'
 import { PageHeading } from '../../ui/PageHeading'
 import { Empty, Loading, Problem } from '../../ui/states'
 import { Text } from '../../ui/Text'
-import { useIsWide } from '../../ui/useIsWide'
 import { formatClock, formatDay } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { BesidePlan } from './BesidePlan'
@@ -34,7 +33,6 @@ export function EveningScreen({ day }: { day: string }) {
 
 function Evening({ day, kitchen, evening, late, again }: LookedBack & { day: string }) {
   const t = useWords('record')
-  const isWide = useIsWide()
   const { timeZone } = kitchen
   const dayName = formatDay(instantOf(day, NOON_MIN, timeZone), timeZone)
   if (evening.runs.length === 0) return <Empty title={t('evening.empty')} detail={t('evening.emptyDetail')} />
@@ -69,7 +67,7 @@ function Evening({ day, kitchen, evening, late, again }: LookedBack & { day: str
             : t('evening.late', { count: late.length, time: formatClock(lateS) })}
         </Text>
         <BesidePlan stations={kitchen.stations} plan={plan} late={late} evening={evening} zone={timeZone} />
-        <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
+        <View className="gap-6 md:flex-row md:gap-8">
           {late.length > 0 && <WhyLate late={late} />}
           <Helped again={again} late={late} stations={kitchen.stations} />
         </View>

@@ -37,7 +37,7 @@ export function Helped({ again, late, stations }: HelpedProps) {
           ? t('evening.none')
           : null
   return (
-    <View className="min-w-0 flex-1 gap-3" aria-live="polite">
+    <View className="gap-3 md:min-w-0 md:flex-1" aria-live="polite">
       <View>
         <Text role="heading" aria-level={2} size="step" weight="bold">
           {t('evening.helped')}

@@ -15,7 +15,7 @@ export function WhyLate({ late }: { late: readonly LateTicket[] }) {
     .sort((a, b) => b.lateS - a.lateS)
   const mostS = Math.max(...causes.map(({ lateS }) => lateS))
   return (
-    <View className="min-w-0 flex-1 gap-3">
+    <View className="gap-3 md:min-w-0 md:flex-1">
       <View>
         <Text role="heading" aria-level={2} size="step" weight="bold">
           {t('evening.why')}

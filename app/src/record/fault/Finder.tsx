@@ -104,7 +104,7 @@ export function Finder({ suspect, comparison, ticketNumber }: FinderProps) {
           {complaint !== null && <NoteComplaint of={of} what={complaint} />}
           {ranked && (
             <View aria-live="polite" className="gap-5 md:flex-row md:gap-8">
-              <View className="min-w-0 flex-1 gap-2">
+              <View className="gap-2 md:min-w-0 md:flex-1">
                 <Causes ranked={ranked} runs={runs.length} />
                 <View className="hidden pt-2 md:flex">{bar}</View>
               </View>

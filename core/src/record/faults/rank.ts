@@ -139,6 +139,9 @@ const THIN_BELOW = 8
  */
 const APART = { least: 0.9, most: 6, shared: 0.35 } as const
 
+/** Of one run that went well nobody knows how far such runs lie apart: the floor counts so much more often, over their number. */
+const FEW = 3
+
 type Shown = Pick<LikelyCause, 'runId' | 'value' | 'usual'> & { apart: number }
 
 /**
@@ -183,8 +186,9 @@ function apartOf(cause: Cause, { runId, run, good }: Compared): Shown | null {
   const middle = known.length > 0 ? quantile(known, 0.5) : neutral
   if (middle === null) return null
   const spread = known.length > 2 ? (quantile(known, 0.84) - quantile(known, 0.16)) / 2 : 0
+  const unsure = floor * (known.length > 0 ? 1 + FEW / known.length : 1)
   const usual = known.length > 0 ? { low: quantile(known, 0.1), middle, high: quantile(known, 0.9) } : null
-  return { runId, value, usual, apart: (sign * (value - middle)) / Math.hypot(spread, floor) }
+  return { runId, value, usual, apart: (sign * (value - middle)) / Math.hypot(spread, unsure) }
 }
 
 function quantile(sorted: readonly number[], share: number): number {

@@ -91,7 +91,7 @@ async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void
     if (made.length > 0) return
     await migrate(sample, MIGRATIONS)
     const pool = openPool(sample)
-    await prepareDemo(pool, BEGINS_MS, evenings)
+    await prepareDemo(pool, BEGINS_MS, { evenings, month: false })
     await pool.end()
     await connection.query(`CREATE DATABASE ${sample.database}_made`)
   } finally {
