@@ -66,6 +66,11 @@ test('what runs say of a station stands on its page; it can be frozen and forgot
     page.getByText(/^This station .* than the model says, \d+ runs?\.|^This station takes as long/),
   ).toBeVisible()
   await expect(page.getByRole('img', { name: /runs against the model as points/ })).toBeVisible()
+  const told = page.getByText(/^This station .* \d+ runs\./)
+  await page.goto(`${kitchen.url}/setup/station/ring-b`)
+  await expect(told).toHaveText(/is \d+ % slower than the model says/)
+  expect(Number(/(\d+) runs/.exec((await told.textContent()) ?? '')?.[1])).toBeGreaterThanOrEqual(20)
+  await page.goto(`${kitchen.url}/setup/station/ring-a`)
   await page.getByRole('button', { name: 'Freeze it' }).click()
   await expect(page.getByText(/Frozen: new runs do not move it\./)).toBeVisible()
   await page.getByRole('button', { name: 'Forget these runs' }).click()
