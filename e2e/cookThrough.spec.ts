@@ -47,6 +47,9 @@ test('a batch is cooked through late, with a trouble, a reading, a lost network 
     await page.getByRole('button', { name: /^Yes, it is/ }).click()
     await kitchen.pass(context, 40)
     await expect(step(page)).toHaveText('Up')
+    const bowls = page.getByRole('list', { name: 'Where it goes' })
+    await expect(bowls.getByText(/^Ticket \d+$/).first()).toBeVisible()
+    await expect(bowls.getByText(/to the pass$|keep together/).first()).toBeVisible()
     await expect.poll(async () => (await kitchen.run(runId)).state).toBe('finished')
   })
   await test.step('the record says all of it', async () => {

@@ -13,6 +13,7 @@ import { manyTickets } from './manyTickets'
 import { report, writeFigures } from './report'
 import { stageOpen } from './stageOpen'
 import { rightsCost } from './rightsCost'
+import { tapShown } from './tapShown'
 import { startBenchServer } from './server'
 import { sequenceEngine } from './sequence'
 import { linePlanner } from './line'
@@ -31,7 +32,10 @@ if (['bundle', 'live', 'cook', 'stages'].some(isWanted)) {
   const server = await startBenchServer(0)
   if (isWanted('bundle')) await bundleSize(server.url)
   if (isWanted('live')) await liveDelay(server.url)
-  if (isWanted('cook')) await cookScreen(server.url)
+  if (isWanted('cook')) {
+    await cookScreen(server.url)
+    await tapShown(server.url)
+  }
   if (isWanted('stages')) await stageOpen(server.url)
   await server.stop()
 }

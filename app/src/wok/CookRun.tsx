@@ -7,6 +7,7 @@ import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
 import { useWords } from '../words/i18n'
+import { Bowls } from './Bowls'
 import { CheckAnswers, OfferedCheck } from './CheckBar'
 import { LiveScore } from './LiveScore'
 import { NextBar } from './NextBar'
@@ -121,6 +122,7 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
             onSay={(ok, read) => say(cook.checked(ok, read))}
           />
         )}
+        {cook.step.action === 'pickUp' && !isTrouble && !rehearsal && <Bowls run={run} />}
         <NextBar run={run} state={cook.state} wordsOf={wordsOf} last={last} onUndo={undo} />
         {isTrouble ? (
           <TroubleBar cook={cook} onClose={() => setIsTrouble(false)} onStopped={onStopped} />

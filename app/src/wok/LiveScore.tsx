@@ -1,7 +1,7 @@
 import type { Run } from 'contract/run'
 import { projectedStartsMs } from 'core/wok/projectedStarts'
 import { type RunState } from 'core/wok/run'
-import { memo, useEffect, useMemo, useRef } from 'react'
+import { memo, useDeferredValue, useEffect, useMemo, useRef } from 'react'
 import { View } from 'react-native'
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg'
 import { kitchenNowMs } from '../device/clock'
@@ -46,6 +46,9 @@ export function LiveScore({ run, state, nowMs, channelPx, pxPerS, nowLinePx, nam
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [run.id, state.stepIndex, state.dueMs, state.status, waitingMs, changes])
 
+  // What a tap says stands there first; its ribbon comes a frame later.
+  const shown = useDeferredValue(drawing)
+
   useEffect(() => {
     let frame = 0
     const move = () => {
@@ -65,7 +68,7 @@ export function LiveScore({ run, state, nowMs, channelPx, pxPerS, nowLinePx, nam
   return (
     <View role="img" aria-label={name} className="h-full overflow-hidden bg-channel" style={{ width: widthPx }}>
       <View ref={slide}>
-        <Ribbon drawing={drawing} channelPx={channelPx} pxPerS={pxPerS} pastUntilS={pastS} />
+        <Ribbon drawing={shown} channelPx={channelPx} pxPerS={pxPerS} pastUntilS={pastS} />
       </View>
       <View className="absolute left-0" style={{ top: nowLinePx - 10 }}>
         <Svg width={widthPx} height={20} aria-hidden>

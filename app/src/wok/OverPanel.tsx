@@ -6,6 +6,7 @@ import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
+import { Bowls } from './Bowls'
 import { formatClock, formatLate } from '../words/format'
 import { useWords } from '../words/i18n'
 
@@ -42,6 +43,11 @@ export function OverPanel({ run, state, onRehearsed }: Props) {
               ? t('finished.stoppedDetail')
               : t('finished.detail', { time: formatClock(tookS), plan: formatClock(run.score.totalS) })}
         </Text>
+        {!isStopped && !onRehearsed && (
+          <View className="w-full max-w-lg pt-3">
+            <Bowls run={run} />
+          </View>
+        )}
         {run.twicePortions > 0 && (
           <Notice kind="conflict" title={t('finished.cookedTwice', { count: run.twicePortions })}>
             {t('finished.cookedTwiceDetail')}

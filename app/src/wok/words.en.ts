@@ -1,3 +1,4 @@
+import { bowlWords } from './bowls.en'
 import { tasteWords } from '../book/taste/words.en'
 import { steps } from './steps.en'
 
@@ -127,6 +128,7 @@ export const wok = {
   handsFreeSwitch: 'Hands-free',
   laterToast: '+10 s: {{what}} moves to {{time}}',
   doneToast: '{{what}} done',
+  bowls: bowlWords,
   finished: {
     title: 'Up',
     detail: '{{time}} at the wok, plan {{plan}}',

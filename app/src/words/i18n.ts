@@ -38,11 +38,14 @@ declare module 'i18next' {
   }
 }
 
+const said = new Map<Catalogue, unknown>()
+
 const isPseudo = () => currentSettings().words === 'pseudo'
 
 /** Makes the words of the line, and more where they are given, ready before the first screen. The pseudo-locale is English stretched and accented, for tests. */
 export function startWords(more: Partial<Resources> = {}): void {
   const words = { ...FIRST, ...more }
+  said.clear()
   void i18next.init({
     lng: isPseudo() ? 'en-XA' : 'en',
     fallbackLng: false,
@@ -65,11 +68,24 @@ export async function loadWords(names: readonly LaterWords[]): Promise<void> {
   )
 }
 
-const said = new Map<Catalogue, unknown>()
-
 /** The sentences of one stage. */
 export function useWords<T extends Catalogue>(catalogue: T): TFunction<[T]> {
-  const t = said.get(catalogue) ?? i18next.getFixedT(null, catalogue)
+  const t = said.get(catalogue) ?? rememberingWords(catalogue)
   said.set(catalogue, t)
   return t as TFunction<[T]>
+}
+
+/** What has no value in it is looked up once: a screen asks for the same fifty sentences each time it is drawn. */
+function rememberingWords(catalogue: Catalogue): (key: string, values?: object) => string {
+  const t = i18next.getFixedT(null, catalogue) as (key: string, values?: object) => string
+  const known = new Map<string, string>()
+  return (key, values) => {
+    if (values !== undefined) return t(key, values)
+    const before = known.get(key)
+    if (before !== undefined) return before
+    const sentence = t(key)
+    // A sentence that is not loaded yet comes back as its key.
+    if (sentence !== key) known.set(key, sentence)
+    return sentence
+  }
 }

@@ -6,3 +6,7 @@ export function lcg(seed: number): () => number {
     return state / 4_294_967_296
   }
 }
+
+/** A draw of the standard normal distribution from two even ones (Box and Muller, 1958). */
+export const normal = (random: () => number): number =>
+  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())

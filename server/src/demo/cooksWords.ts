@@ -1,13 +1,20 @@
 import { EventId } from 'contract/ids'
 import type { Run, RunEvent } from 'contract/run'
 import { v7 as newId } from 'uuid'
+import { normal } from './chance'
 import type { Mishap } from './mishaps'
 
 type Step = Run['score']['steps'][number]
 
-/** How often a step is given ten seconds more: one ring of the sample kitchen is slower than its plate says. */
-const LATE = 0.14
-const LATE_AT: Readonly<Record<string, number>> = { 'ring-b': 0.6 }
+/** How much longer each station of the sample kitchen truly takes than the model says: one ring is slower than its plate says. */
+const TRUTH: Readonly<Record<string, number>> = { 'ring-a': 0.99, 'ring-b': 1.09, griddle: 1.02 }
+/** Two batches alike differ by so much, as a share. */
+const NOISE = 0.06
+/** A cook lets what is ready so much sooner go on by the clock, and says nothing of so much later [s]. */
+const UNSAID_S = 4
+const LATER_S = 10
+/** The tap for ten seconds more comes so long before the step would end [s]. */
+const BEFORE_END_S = 3
 
 /** What is cut short ends after so much of its time. */
 const CUT_SHORT = 0.5
@@ -20,7 +27,10 @@ const isCutShort = ({ action, check }: Step, mishap: Mishap | null): boolean =>
   ((mishap?.kind === 'riceCutShort' && action === 'riceIn') ||
     (mishap?.kind === 'sauceCutShort' && action === 'sauceIn'))
 
-/** What a cook says in a run: a word at every check, sometimes late, sometimes ten seconds more, seldom trouble or a mishap. */
+/**
+ * What a cook says in a run: a word at every check, ten seconds more where a step truly takes longer, Done where it is ready
+ * sooner, seldom trouble or a mishap.
+ */
 export function cooksWords(
   run: Run,
   random: () => number,
@@ -28,6 +38,7 @@ export function cooksWords(
 ): { events: RunEvent[]; endsAtMs: number } {
   const events: RunEvent[] = []
   let nowMs = run.firedAtMs
+  const slower = (TRUTH[run.stationId] ?? 1) / (run.score.basis?.learned ?? 1)
   const say = (
     atMs: number,
     word:
@@ -56,15 +67,23 @@ export function cooksWords(
       for (const delayMs of WAITED_MS)
         say(nowMs + lastsMs - 6000 + delayMs, { kind: 'later', stepId: step.id, delayS: 10 })
       lastsMs += 10_000 * WAITED_MS.length
-    } else if (step.durationS >= 40 && random() < (LATE_AT[run.stationId] ?? LATE)) {
-      say(nowMs + lastsMs - 4000, { kind: 'later', stepId: step.id, delayS: 10 })
-      lastsMs += 10_000
     } else if (step.action === 'riceIn' && random() < 0.05) {
       say(nowMs + lastsMs / 2, { kind: 'trouble', trouble: 'sticking', stepId: step.id })
       lastsMs += 8000
-    } else if (step.durationS >= 20 && step.check === null && random() < 0.12) {
-      lastsMs -= 3000
-      say(nowMs + lastsMs, { kind: 'done', stepId: step.id })
+    } else if (step.figure === 'model' && step.heat !== 'off') {
+      const trueS = step.durationS * slower * Math.exp(NOISE * normal(random))
+      const more = trueS - step.durationS > UNSAID_S ? Math.ceil((trueS - step.durationS) / LATER_S) : 0
+      for (let n = 0; n < more; n += 1)
+        say(nowMs + (step.durationS + n * LATER_S - BEFORE_END_S) * 1000, {
+          kind: 'later',
+          stepId: step.id,
+          delayS: LATER_S,
+        })
+      const isSaid = Math.abs(trueS - step.durationS) > UNSAID_S
+      if (isSaid && step.check === null) say(nowMs + trueS * 1000, { kind: 'done', stepId: step.id })
+      if (isSaid) lastsMs = trueS * 1000
+      // What waits for its reading cannot be read before it is asked.
+      if (step.check !== null) lastsMs = Math.max(lastsMs, step.durationS * 1000)
     }
     if (step.check !== null && (step.check.food !== 'rice' || run.riceReading?.isAsked !== false)) {
       lastsMs += 1000 + 5000 * random() * random()

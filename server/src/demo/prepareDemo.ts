@@ -54,9 +54,10 @@ async function create(connection: PoolConnection, nowMs: number, { evenings, mon
   await cookPastRice(connection, kitchen, house, nowMs)
   for (let ago = evenings - 1; ago >= 0; ago -= 1) {
     const thenMs = nowMs - ago * 24 * HOUR_MS
-    const { waves } = kitchen
-    const boats = wavesBetween(waves, thenMs - 3.7 * HOUR_MS, thenMs, timeZone).slice(0, BOATS_AN_EVENING)
-    await cookPastBoats(connection, kitchen, dishes, boats, 11 + ago * 100, nowMs)
+    // Each evening is cooked by what the evenings before taught.
+    const { kitchen: then } = await saved(connection)
+    const boats = wavesBetween(then.waves, thenMs - 3.7 * HOUR_MS, thenMs, timeZone).slice(0, BOATS_AN_EVENING)
+    await cookPastBoats(connection, then, dishes, boats, 11 + ago * 100, nowMs)
   }
   if (evenings > 0) await setOutRice(connection, kitchen, house, nowMs)
 }

@@ -2,11 +2,14 @@ import { NotedComplaint, type ComplaintSubject, type ComplaintWord } from 'contr
 import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
+import { rowsAs } from '../db/rows'
 import { checkSameEvent } from '../db/sameEvent'
 import { Problem } from '../http/problems'
 import { daySpan } from './daySpan'
 
 const MOST = 500
+
+type Kept = Record<'runId' | 'ticketId' | 'day' | 'dishId', string | null>
 
 type Complained = Extract<ComplaintWord, { kind: 'complained' }>
 type TakenBack = Extract<ComplaintWord, { kind: 'takenBack' }>
@@ -19,7 +22,7 @@ export async function listComplaints(db: Db, kitchenId: string): Promise<NotedCo
        FROM complaint WHERE kitchen_id = ? ORDER BY at_ms DESC, id DESC LIMIT ${MOST}`,
     [kitchenId],
   )
-  return rows.map(({ runId, ticketId, day, dishId, ...row }) =>
+  return rowsAs<Kept>(rows).map(({ runId, ticketId, day, dishId, ...row }) =>
     NotedComplaint.parse({
       ...row,
       of: runId ? { kind: 'run', runId } : ticketId ? { kind: 'ticket', ticketId } : { kind: 'evening', day, dishId },

@@ -7,7 +7,7 @@ import { openPool } from '../../db/pool'
 import { compareRun } from '../../record/comparison'
 import { listComplaints } from '../../record/complaints.sql'
 import { listOpenLots } from '../../rice/lots.sql'
-import { listLearned } from '../../wok/learned.sql'
+import { listLearned, listLessonsOf } from '../../wok/learned.sql'
 import { findRun, listOpenRuns } from '../../wok/runs.sql'
 import { DEMO_KITCHEN_ID } from '../kitchen'
 import { prepareDemo } from '../prepareDemo'
@@ -30,6 +30,7 @@ afterAll(async () => {
   await pool.end()
 })
 
+const sum = (values: readonly number[]) => values.reduce((total, one) => total + one, 0)
 const rows = async (sql: string) => (await pool.query<RowDataPacket[]>(sql))[0]
 
 test('the month lies whole evenings before today, every instant of it, and nothing of it is still open', async () => {
@@ -59,6 +60,17 @@ test('its runs drew on lots, and taught that one ring is slower than its plate s
   const of = (id: string) => learned.find(({ subjectId }) => subjectId === id)!
   expect(of('ring-b').runs).toBeGreaterThan(34)
   expect(of('ring-b').factor).toBeGreaterThan(of('ring-a').factor + 0.02)
+})
+
+test('what is planned for the slower ring comes nearer to what it takes, as its runs teach', async () => {
+  const lessons = await listLessonsOf(pool, DEMO_KITCHEN_ID, 'station', 'ring-b', 1000)
+  const overOf = (some: typeof lessons) => {
+    const [planned, actual] = [sum(some.map(({ plannedS }) => plannedS)), sum(some.map(({ actualS }) => actualS))]
+    return Math.abs(actual / planned - 1)
+  }
+  const first = lessons.filter(({ factor }) => factor === 1)
+  expect(first.length).toBeGreaterThan(3)
+  expect(overOf(lessons.slice(-100))).toBeLessThan(overOf(first) / 2)
 })
 
 /** What was done wrong in the sample month, by what the guest said of it. */
