@@ -50,6 +50,62 @@ import { limitRequests } from './http/rateLimit'
 /** SHA-256 of the empty text: the style element that the interface library fills through the object model. */
 const EMPTY_STYLE_SHA256 = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 
+const HEADERS: Parameters<typeof secureHeaders>[0] = {
+  contentSecurityPolicy: {
+    defaultSrc: ["'none'"],
+    scriptSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    styleSrc: ["'self'", EMPTY_STYLE_SHA256],
+    fontSrc: ["'self'"],
+    imgSrc: ["'self'", 'data:'],
+    connectSrc: ["'self'"],
+    manifestSrc: ["'self'"],
+    baseUri: ["'none'"],
+    formAction: ["'none'"],
+    frameAncestors: ["'none'"],
+  },
+  crossOriginEmbedderPolicy: false,
+  strictTransportSecurity: false,
+  referrerPolicy: 'no-referrer',
+  permissionsPolicy: { camera: [], microphone: [], geolocation: [] },
+}
+
+const ROUTES = [
+  healthRoutes,
+  doorRoutes,
+  deviceRoutes,
+  auditRoutes,
+  peopleRoutes,
+  archiveRoutes,
+  houseRoutes,
+  kitchenRoutes,
+  fileRoutes,
+  dishRoutes,
+  ingredientRoutes,
+  recipeRoutes,
+  sketchRoutes,
+  styleRoutes,
+  printRoutes,
+  instrumentRoutes,
+  scaleRoutes,
+  surfaceRoutes,
+  riceHouseRoutes,
+  lotRoutes,
+  planRoutes,
+  probeRoutes,
+  miseRoutes,
+  miseFileRoutes,
+  lineRoutes,
+  ticketRoutes,
+  runRoutes,
+  stationRoutes,
+  plateRoutes,
+  learnedRoutes,
+  recordRoutes,
+  complaintRoutes,
+  feedRoutes,
+]
+
 /** The whole API. `names` are those that the server goes by, beside those of this machine to itself. */
 export function createApp(
   house: Omit<KitchenContext, 'changed'>,
@@ -72,28 +128,7 @@ export function createApp(
     const ms = Math.round(performance.now() - startedMs)
     log.info({ method: c.req.method, path: c.req.path, status: c.res.status, ms }, 'request')
   })
-  app.use(
-    '*',
-    secureHeaders({
-      contentSecurityPolicy: {
-        defaultSrc: ["'none'"],
-        scriptSrc: ["'self'"],
-        workerSrc: ["'self'"],
-        styleSrc: ["'self'", EMPTY_STYLE_SHA256],
-        fontSrc: ["'self'"],
-        imgSrc: ["'self'", 'data:'],
-        connectSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        baseUri: ["'none'"],
-        formAction: ["'none'"],
-        frameAncestors: ["'none'"],
-      },
-      crossOriginEmbedderPolicy: false,
-      strictTransportSecurity: false,
-      referrerPolicy: 'no-referrer',
-      permissionsPolicy: { camera: [], microphone: [], geolocation: [] },
-    }),
-  )
+  app.use('*', secureHeaders(HEADERS))
   app.use('*', onlyOwnPages(names))
   app.use('/api/*', limitRequests())
   app.use('/api/*', limitBodies())
@@ -106,39 +141,7 @@ export function createApp(
     c.res.headers.set('x-okazu-now', String(c.var.kitchen.now()))
     if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store')
   })
-  app.route('/api', healthRoutes)
-  app.route('/api', doorRoutes)
-  app.route('/api', deviceRoutes)
-  app.route('/api', auditRoutes)
-  app.route('/api', peopleRoutes)
-  app.route('/api', archiveRoutes)
-  app.route('/api', houseRoutes)
-  app.route('/api', kitchenRoutes)
-  app.route('/api', fileRoutes)
-  app.route('/api', dishRoutes)
-  app.route('/api', ingredientRoutes)
-  app.route('/api', recipeRoutes)
-  app.route('/api', sketchRoutes)
-  app.route('/api', styleRoutes)
-  app.route('/api', printRoutes)
-  app.route('/api', instrumentRoutes)
-  app.route('/api', scaleRoutes)
-  app.route('/api', surfaceRoutes)
-  app.route('/api', riceHouseRoutes)
-  app.route('/api', lotRoutes)
-  app.route('/api', planRoutes)
-  app.route('/api', probeRoutes)
-  app.route('/api', miseRoutes)
-  app.route('/api', miseFileRoutes)
-  app.route('/api', lineRoutes)
-  app.route('/api', ticketRoutes)
-  app.route('/api', runRoutes)
-  app.route('/api', stationRoutes)
-  app.route('/api', plateRoutes)
-  app.route('/api', learnedRoutes)
-  app.route('/api', recordRoutes)
-  app.route('/api', complaintRoutes)
-  app.route('/api', feedRoutes)
+  for (const routes of ROUTES) app.route('/api', routes)
   app.route('/api', liveRoutes(followers))
   // A copy: a schema that was made before `@hono/zod-openapi` was loaded lacks the method that registering calls.
   app.openAPIRegistry.register('ProblemDetails', ProblemDetails.clone())

@@ -60,6 +60,9 @@ export function liveModels(): void {
   ms('what if, a map of 18 batches and 10 flames', '', () =>
     whatIfMap(DISH, station, wondered, choice, US, grid(1800, 18), grid(36_000, 10)),
   )
+  ms('what if, a row of the map, between which the finger is answered', '<= 100 ms', () =>
+    whatIfMap(DISH, station, wondered, choice, US, grid(1800, 18), [12_000]),
+  )
   const random = lcg(5)
   const lessons = Array.from({ length: LESSONS }, (_, atMs): Lesson => ({
     stationId: `s${Math.floor(random() * 4)}`,

@@ -1,7 +1,7 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen } from 'contract/kitchen'
 import type { Style } from 'core/book/balance/style'
-import { useCallback, useEffect, useEffectEvent, useMemo } from 'react'
+import { useCallback, useEffect, useEffectEvent, useMemo, type ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
@@ -97,7 +97,6 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
 
   const blocked = useSaveBlock(draft, read, riceG, kitchen.currency)
   const { save, theirs, setTheirs, failure, isSaving } = useSaveDish(editor.done)
-  const sentence = useProblemSentence(failure)
   const wanted = () => {
     const { head, lines } = store.history.present
     return dishOfDraft(head, componentsOf(lines, read, foodOfRecipe), kitchen.currency, base?.id ?? null)
@@ -142,22 +141,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
       <View className="min-h-0 flex-1 flex-row" {...{ onKeyDownCapture: undoKeys(editor) }}>
         <ScrollView tabIndex={0} className="min-h-0 flex-1">
           <View className="w-full max-w-5xl gap-3 self-center p-4">
-            <View className="flex-row flex-wrap items-center gap-3">
-              <PageHeading size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
-                {dish ? t('editor.title', { dish: dish.name }) : t('editor.newTitle')}
-              </PageHeading>
-              {isWide && <View className="w-[330px] flex-row">{bar}</View>}
-            </View>
-            {editor.isKept && (
-              <View className="flex-row flex-wrap items-center gap-3">
-                <Text className="min-w-0 flex-1">{t('editor.kept')}</Text>
-                <Button size="body" label={t('editor.discard')} onPress={editor.discard} />
-              </View>
-            )}
-            {dishes.every((one) => one.id !== base?.id) && base && (
-              <Notice kind="conflict" isSmall title={t('editor.gone')} />
-            )}
-            {failure && <Notice kind="conflict" isSmall title={sentence} />}
+            <EditorHead {...{ dish, dishes, editor, failure, bar: isWide ? bar : null }} />
             <HeadFields store={store} edit={edit} currency={kitchen.currency} />
             <LinesEditor
               lines={draft.lines}
@@ -198,6 +182,41 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
         />
       )}
     </Frame>
+  )
+}
+
+type HeadProps = {
+  dish: Dish | null
+  dishes: readonly Dish[]
+  editor: ReturnType<typeof useEditor>
+  failure: Error | null
+  bar: ReactNode
+}
+
+/** What is edited, what was kept of it on this device, and what went wrong. */
+function EditorHead({ dish, dishes, editor, failure, bar }: HeadProps) {
+  const t = useWords('book')
+  const { base } = editor
+  const sentence = useProblemSentence(failure)
+  return (
+    <>
+      <View className="flex-row flex-wrap items-center gap-3">
+        <PageHeading size="title" weight="bold" stretch="slim" className="min-w-0 flex-1">
+          {dish ? t('editor.title', { dish: dish.name }) : t('editor.newTitle')}
+        </PageHeading>
+        {bar && <View className="w-[330px] flex-row">{bar}</View>}
+      </View>
+      {editor.isKept && (
+        <View className="flex-row flex-wrap items-center gap-3">
+          <Text className="min-w-0 flex-1">{t('editor.kept')}</Text>
+          <Button size="body" label={t('editor.discard')} onPress={editor.discard} />
+        </View>
+      )}
+      {dishes.every((one) => one.id !== base?.id) && base && (
+        <Notice kind="conflict" isSmall title={t('editor.gone')} />
+      )}
+      {failure && <Notice kind="conflict" isSmall title={sentence} />}
+    </>
   )
 }
 

@@ -7,7 +7,7 @@ import type { Choice } from 'core/wok/sequence/vocabulary'
 import type { BatchFlameCell } from 'core/wok/whatIf/batchFlame'
 import { useMemo, useState } from 'react'
 import { inWokWorker } from '../../wok/wokWorker'
-import { useNewest, type Newest } from './useNewest'
+import { SUPERSEDED, useNewest, type Newest } from './useNewest'
 
 export const MOST_PORTIONS = 8
 export const POWER_KW = { least: 3, most: 36 } as const
@@ -66,7 +66,16 @@ export function useWhatIf(dish: Dish, station: Station, kitchen: Kitchen): WhatI
   const map = useNewest(
     JSON.stringify([matter, choice !== null]),
     choice &&
-      (() => inWokWorker(async (work) => work.whatIfMap(dish, station, wondered, choice, kitchen, ricesG, POWERS_W))),
+      ((isNewest) =>
+        inWokWorker(async (work) => {
+          // A row at a time, so that what the finger asks is answered between them.
+          const rows: BatchFlameCell[][] = []
+          for (const powerW of POWERS_W) {
+            if (!isNewest()) return SUPERSEDED
+            rows.push(await work.whatIfMap(dish, station, wondered, choice, kitchen, ricesG, [powerW]))
+          }
+          return rows.flat()
+        })),
   )
   return {
     today,

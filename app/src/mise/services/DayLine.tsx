@@ -39,9 +39,7 @@ export function DayLine({ mise }: { mise: Mise }) {
   const all = [...services, ...people]
   const [fromMs = midnightMs] = extent(all, (one) => one.fromMs)
   const [, toMs = midnightMs + HOUR_MS] = extent(all, (one) => one.toMs)
-  const x = scaleLinear([fromMs - HOUR_MS / 2, toMs + HOUR_MS / 2], [NAME_PX, Math.max(NAME_PX + 1, widthPx)])
   const names = [...new Set(people.map((one) => one.staffId))]
-  const y = scaleBand(names, [TOP_PX, TOP_PX + names.length * LANE_PX]).paddingInner(0.3)
   const heightPx = TOP_PX + names.length * LANE_PX + 22
   const span = (one: { fromMs: number; toMs: number }) =>
     `${formatTime(one.fromMs, zone)}–${formatTime(one.toMs, zone)}`
@@ -57,71 +55,91 @@ export function DayLine({ mise }: { mise: Mise }) {
       style={{ height: heightPx }}
       className="mb-2"
     >
-      {widthPx > 0 && (
-        <Svg width={widthPx} height={heightPx} aria-hidden>
-          {services.map((one) => (
-            <G key={one.id}>
-              <Rect
-                x={x(one.fromMs)}
-                y={0}
-                width={x(one.toMs) - x(one.fromMs)}
-                height={heightPx - 22}
-                fill="rgb(var(--plate))"
-                stroke="rgb(var(--edge))"
-              />
-              <SvgText
-                x={x(one.fromMs) + 6}
-                y={16}
-                fontSize={14}
-                fontWeight="700"
-                fontFamily="Archivo Variable"
-                fill="rgb(var(--rice))"
-              >
-                {one.serviceName}
-              </SvgText>
-            </G>
-          ))}
-          {people.map((one) => (
-            <Rect
-              key={`${one.staffId} ${one.fromMs}`}
-              x={x(one.fromMs)}
-              y={y(one.staffId)!}
-              width={Math.max(2, x(one.toMs) - x(one.fromMs))}
-              height={y.bandwidth()}
-              rx={3}
-              fill="rgb(var(--ash))"
-            />
-          ))}
-          {names.map((id) => (
-            <SvgText key={id} x={0} y={y(id)! + 14} fontSize={14} fontFamily="Archivo Variable" fill="rgb(var(--ash))">
-              {words.person(id)}
-            </SvgText>
-          ))}
-          {clockTicks(fromMs, toMs, 120, zone).map((ms) => (
-            <SvgText
-              key={ms}
-              x={x(ms)}
-              y={heightPx - 6}
-              fontSize={12}
-              textAnchor="middle"
-              fontFamily="Archivo Variable"
-              fill="rgb(var(--ash))"
-            >
-              {formatTime(ms, zone)}
-            </SvgText>
-          ))}
-          {mise.nowMs > fromMs && mise.nowMs < toMs && (
-            <Line
-              x1={x(mise.nowMs)}
-              x2={x(mise.nowMs)}
-              y1={0}
-              y2={heightPx - 22}
-              stroke="rgb(var(--celadon))"
-              strokeWidth={2.4}
-            />
-          )}
-        </Svg>
-      )}
+      {widthPx > 0 && <Drawing {...{ mise, services, people, names, fromMs, toMs, widthPx, heightPx }} />}
     </View>
+  )
+}
+
+type Shift = { staffId: string; fromMs: number; toMs: number }
+type DrawingProps = {
+  mise: Mise
+  services: Mise['plans']
+  people: readonly Shift[]
+  names: readonly string[]
+  fromMs: number
+  toMs: number
+  widthPx: number
+  heightPx: number
+}
+
+function Drawing({ mise, services, people, names, fromMs, toMs, widthPx, heightPx }: DrawingProps) {
+  const words = useMiseWords(mise.kitchen)
+  const zone = mise.kitchen.timeZone
+  const x = scaleLinear([fromMs - HOUR_MS / 2, toMs + HOUR_MS / 2], [NAME_PX, Math.max(NAME_PX + 1, widthPx)])
+  const y = scaleBand(names, [TOP_PX, TOP_PX + names.length * LANE_PX]).paddingInner(0.3)
+  return (
+    <Svg width={widthPx} height={heightPx} aria-hidden>
+      {services.map((one) => (
+        <G key={one.id}>
+          <Rect
+            x={x(one.fromMs)}
+            y={0}
+            width={x(one.toMs) - x(one.fromMs)}
+            height={heightPx - 22}
+            fill="rgb(var(--plate))"
+            stroke="rgb(var(--edge))"
+          />
+          <SvgText
+            x={x(one.fromMs) + 6}
+            y={16}
+            fontSize={14}
+            fontWeight="700"
+            fontFamily="Archivo Variable"
+            fill="rgb(var(--rice))"
+          >
+            {one.serviceName}
+          </SvgText>
+        </G>
+      ))}
+      {people.map((one) => (
+        <Rect
+          key={`${one.staffId} ${one.fromMs}`}
+          x={x(one.fromMs)}
+          y={y(one.staffId)!}
+          width={Math.max(2, x(one.toMs) - x(one.fromMs))}
+          height={y.bandwidth()}
+          rx={3}
+          fill="rgb(var(--ash))"
+        />
+      ))}
+      {names.map((id) => (
+        <SvgText key={id} x={0} y={y(id)! + 14} fontSize={14} fontFamily="Archivo Variable" fill="rgb(var(--ash))">
+          {words.person(id)}
+        </SvgText>
+      ))}
+      {clockTicks(fromMs, toMs, 120, zone).map((ms) => (
+        <SvgText
+          key={ms}
+          x={x(ms)}
+          y={heightPx - 6}
+          fontSize={12}
+          textAnchor="middle"
+          fontFamily="Archivo Variable"
+          fill="rgb(var(--ash))"
+        >
+          {formatTime(ms, zone)}
+        </SvgText>
+      ))}
+      {mise.nowMs > fromMs && mise.nowMs < toMs && (
+        <Line
+          x1={x(mise.nowMs)}
+          x2={x(mise.nowMs)}
+          y1={0}
+          y2={heightPx - 22}
+          stroke="rgb(var(--celadon))"
+          strokeWidth={2.4}
+        />
+      )}
+    </Svg>
   )
 }

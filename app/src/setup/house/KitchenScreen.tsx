@@ -3,7 +3,7 @@ import { KitchenHead } from 'contract/house'
 import { ladleUses } from 'core/book/ladleUses'
 import { MEASURE_SYSTEMS } from 'core/measure/units'
 import { useMemo, useState } from 'react'
-import { useFieldArray } from 'react-hook-form'
+import { useFieldArray, type UseFormReturn } from 'react-hook-form'
 import { View } from 'react-native'
 import { z } from 'zod'
 import { useDishes } from '../../book/useDishes'
@@ -130,13 +130,6 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
     scale: unit.show(tools.scaleResolutionG),
   }
   const form = useValidForm(schema, typed)
-  const ladles = useFieldArray({ control: form.control, name: 'ladles' })
-  const { data: book } = useDishes()
-  const uses = useMemo(() => (book ? ladleUses(book.dishes, tools) : null), [book, tools])
-  const usedBy = (name: string): string | undefined => {
-    const count = uses?.get(name)?.length
-    return count === undefined ? undefined : t('house.head.usedBy', { count })
-  }
   const save = useSaveTools()
   const problem = useProblemSentence(save.error)
   return (
@@ -150,6 +143,58 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
         words={(one) => t(`systems.${one}`)}
         onChoose={setSystem}
       />
+      <Ladles form={form} tools={tools} />
+      <FormField
+        control={form.control}
+        name="scale"
+        label={t('house.head.scale', { unit: kitchen.weighsIn })}
+        inputMode="decimal"
+      />
+      <Button
+        label={t('house.head.saveTools')}
+        isBusy={save.isPending}
+        disabledBecause={mayChange ? undefined : t('house.mayNot')}
+        onPress={() =>
+          void form.handleSubmit(({ ladles: kept, scale }) =>
+            save.mutate(
+              { ...tools, system, ladles: kept, scaleResolutionG: unit.read(scale, tools.scaleResolutionG) },
+              {
+                onSuccess: () => {
+                  toast(t('house.head.saved'), () => {
+                    save.mutate(tools)
+                    setSystem(tools.system)
+                    form.reset(typed)
+                  })
+                  form.reset({
+                    ladles: kept.map((one) => ({ ...one, volumeML: String(one.volumeML) })),
+                    scale: String(scale),
+                  })
+                },
+              },
+            ),
+          )()
+        }
+      />
+    </View>
+  )
+}
+
+type TypedTools = { ladles: { name: string; volumeML: string }[]; scale: string }
+type ReadTools = { ladles: { name: string; volumeML: number }[]; scale: number }
+type LadlesProps = { form: UseFormReturn<TypedTools, unknown, ReadTools>; tools: Kitchen['tools'] }
+
+/** The kitchen's ladles, each with how often the book measures by it. */
+function Ladles({ form, tools }: LadlesProps) {
+  const t = useWords('setup')
+  const ladles = useFieldArray({ control: form.control, name: 'ladles' })
+  const { data: book } = useDishes()
+  const uses = useMemo(() => (book ? ladleUses(book.dishes, tools) : null), [book, tools])
+  const usedBy = (name: string): string | undefined => {
+    const count = uses?.get(name)?.length
+    return count === undefined ? undefined : t('house.head.usedBy', { count })
+  }
+  return (
+    <>
       <Text role="heading" aria-level={2} size="step" weight="bold">
         {t('house.head.ladles')}
       </Text>
@@ -184,37 +229,6 @@ function ToolsForm({ kitchen }: { kitchen: Kitchen }) {
         </View>
       ))}
       <Button size="body" label={t('house.head.addLadle')} onPress={() => ladles.append({ name: '', volumeML: '' })} />
-      <FormField
-        control={form.control}
-        name="scale"
-        label={t('house.head.scale', { unit: kitchen.weighsIn })}
-        inputMode="decimal"
-      />
-      <Button
-        label={t('house.head.saveTools')}
-        isBusy={save.isPending}
-        disabledBecause={mayChange ? undefined : t('house.mayNot')}
-        onPress={() =>
-          void form.handleSubmit(({ ladles: kept, scale }) =>
-            save.mutate(
-              { ...tools, system, ladles: kept, scaleResolutionG: unit.read(scale, tools.scaleResolutionG) },
-              {
-                onSuccess: () => {
-                  toast(t('house.head.saved'), () => {
-                    save.mutate(tools)
-                    setSystem(tools.system)
-                    form.reset(typed)
-                  })
-                  form.reset({
-                    ladles: kept.map((one) => ({ ...one, volumeML: String(one.volumeML) })),
-                    scale: String(scale),
-                  })
-                },
-              },
-            ),
-          )()
-        }
-      />
-    </View>
+    </>
   )
 }
