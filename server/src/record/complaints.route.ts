@@ -6,7 +6,7 @@ import { inTransaction } from '../db/pool'
 import { placeInTime } from '../http/clockAhead'
 import { json, jsonBody, newRouter } from '../http/context'
 import { onlyFor, saidFor, spokenBy } from '../people/onlyFor'
-import { compareEvening, compareRun, compareTicket } from './comparison'
+import { compareEvening, compareRun, compareTicket } from '../wok/comparison'
 import { addComplaint, listComplaints, takeBackComplaint } from './complaints.sql'
 import { daySpan } from './daySpan'
 

@@ -4,8 +4,9 @@ import type { Run } from 'contract/run'
 import { featuresOf } from 'core/record/faults/features'
 import type { Db } from '../db/pool'
 import { Problem } from '../http/problems'
-import { findRun, listRunsBetween, listRunsGoneWell, listRunsOfTicket } from '../wok/runs.sql'
-import type { Span } from './daySpan'
+import type { Span } from '../record/daySpan'
+import { listRunsBetween, listRunsGoneWell, listRunsOfTicket } from './comparedRuns.sql'
+import { findRun } from './runs.sql'
 
 /** So many of the newest runs that went well are compared with. */
 const MOST_COMPARED = 30
