@@ -66,8 +66,10 @@ type BatchLaneProps = {
 export function BatchLane({ batch, geometry, x, topY, setUpY, isChosen, setUpWord, hasTitle }: BatchLaneProps) {
   const { channelPx, pxPerS } = geometry
   const middle = x + channelPx / 2
-  const drawing: ScoreDrawing | null = batch.score && scoreDrawing(batch.score, plannedSpans(batch.score))
-  const bottomY = topY + ((batch.upMs - batch.startMs) / 1000) * pxPerS
+  const takesS = (batch.upMs - batch.startMs) / 1000
+  const drawing: ScoreDrawing | null =
+    batch.score && scoreDrawing(batch.score, plannedSpans(batch.score, batch.score.totalS - takesS))
+  const bottomY = topY + takesS * pxPerS
   const setUpPx = topY - setUpY
   return (
     <G>

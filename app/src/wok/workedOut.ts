@@ -96,7 +96,7 @@ export function workOut({ kitchen, rice }: AskedOf, wanted: LineNow<Station, Dis
   }
   for (const { dish, station, batch } of wanted.scores) {
     work(scoreMatter(kitchen, { dish, station }, batch), rice, { kept: scores, last: lastScores }, async (functions) =>
-      functions.batchScore(dish, batch, heatOf(station, rice, dish.id), tools, kitchen),
+      functions.batchScoreToPlan(dish, batch, heatOf(station, rice, dish.id), tools, kitchen),
     )
   }
 }

@@ -11,7 +11,14 @@ import { orderedBatch, type BatchRefused } from './orderedBatch'
 
 /** The score of a batch, or why it cannot be cooked as ordered, or not at this station. */
 export type BatchScore =
-  | { kind: 'score'; score: Score; batch: Batch; derived: Pick<Sequenced, 'rejected' | 'runnerUp' | 'pins'> }
+  | {
+      kind: 'score'
+      score: Score
+      batch: Batch
+      derived: Pick<Sequenced, 'rejected' | 'runnerUp' | 'pins'>
+      /** How much sooner it is up on metal that rested (`RESTS_S`), where that was worked out [s]. */
+      soonerS?: readonly number[]
+    }
   | { kind: 'infeasible'; finding: Finding; batch: Batch; pins: Sequenced['pins'] }
   | BatchRefused
 

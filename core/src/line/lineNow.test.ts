@@ -4,6 +4,7 @@ import { DISH, scoreOnRing, US } from '../test/kitchen'
 import { lineNow, pastOf, type LineInput, type OpenRun, type WorkedOut } from './lineNow'
 import type { LineTicket } from './waiting'
 import { NO_WISHES } from './plan/wishes'
+import { RESTS_S } from './soonerAt'
 import type { Station } from './station'
 
 const NOW_MS = 1_000_000
@@ -156,6 +157,21 @@ test('the times of a dish place a batch; its own score, once known, is what coun
   const now = lineNow(input({ tickets, known }))
   expect([now.batches[0]!.score, now.unknown.scores]).toEqual([SCORE, []])
   expect(now.batches[0]!.upMs - now.batches[0]!.startMs).toBe(SCORE.totalS * 1000)
+})
+
+test('on metal that was used a minute ago a batch is up as much sooner as is known of it, and the one after it too', () => {
+  const soonerS = RESTS_S.map((restS) => (restS <= 90 ? 40 : 5))
+  const score = { kind: 'score' as const, score: SCORE, batch: {} as never, derived: {} as never, soonerS }
+  const known = { ...KNOWN, scoreOf: () => score }
+  const pasts = [{ ...UNTOUCHED, stationId: 'ring-b', lastDishId: DISH.id, usedUntilMs: NOW_MS - MIN_MS }]
+  const takesS = (part: Partial<Input>) =>
+    lineNow(
+      input({ stations: STATIONS.slice(1, 2), tickets: [ticket(1, 2), ticket(2, 2)], known, ...part }),
+    ).batches.map(({ startMs, upMs }) => (upMs - startMs) / 1000)
+  expect(takesS({})).toEqual([SCORE.totalS, SCORE.totalS - 40])
+  expect(takesS({ pasts })).toEqual([SCORE.totalS - 40, SCORE.totalS - 40])
+  const washed = [{ ...pasts[0]!, washedAtMs: NOW_MS - 1000 }]
+  expect(takesS({ pasts: washed })).toEqual([SCORE.totalS, SCORE.totalS - 40])
 })
 
 test('a station takes no more than its heat can fry, whatever the house wishes; where that is nothing, the batch has no home', () => {

@@ -20,6 +20,7 @@ import { firstPlan } from './plan/search'
 import { compareItems, sortWaiting, takenAt, wholeItem } from './plan/sortWaiting'
 import { usualPairs, type LineWishes } from './plan/wishes'
 import type { LineInstance } from './planner/instance'
+import { soonerAt, type Begins } from './soonerAt'
 import type { Station } from './station'
 import { cleanedSinceUse, isWashed, UNTOUCHED, type StationPast } from './stationPast'
 import type { StationTimes } from './stationTimes'
@@ -173,9 +174,9 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
   const wanted = told === null ? [] : wantedOf(told, pieces)
   const instance = lineInstance(facts, toldOf(wanted))
   const { plan, list, isWhole } = firstPlan(instance, wanted)
-  const secondsAt = (batch: ProposedBatch, station: S): number => {
+  const secondsAt = (batch: ProposedBatch, station: S, begins: Begins): number => {
     const answer = known.scoreOf(dishOf(batch), batchInputOf(batch), station)
-    if (answer?.kind === 'score') return answer.score.totalS
+    if (answer?.kind === 'score') return answer.score.totalS - soonerAt(answer.soonerS, begins)
     const seconds = known.timesOf(dishOf(batch), station)?.seconds ?? []
     return seconds[batch.portions - 1] ?? seconds.at(-1) ?? 0
   }

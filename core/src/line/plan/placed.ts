@@ -1,5 +1,6 @@
 import type { Dish } from '../../book/dish'
 import type { Planned } from '../planner/planOf'
+import type { Begins } from '../soonerAt'
 import { setUpFor, SET_UP_S, type SetUp, type Station } from '../station'
 import { UNTOUCHED, type StationPast } from '../stationPast'
 import { batchOf, type ProposedBatch } from '../waiting'
@@ -26,8 +27,8 @@ type Placing<S extends Station> = {
   /** When each station is free, by its id. */
   freeAtMs: (stationId: string) => number
   pastOf: (stationId: string) => StationPast
-  /** How long a batch takes at a station. */
-  secondsAt: (batch: ProposedBatch, station: S) => number
+  /** How long a batch takes at a station that stands so when it begins. */
+  secondsAt: (batch: ProposedBatch, station: S, begins: Begins) => number
 }
 
 /**
@@ -52,7 +53,7 @@ export function placedBatches<S extends Station>(plan: Planned, placing: Placing
       const setUp = setUpFor({ dish, allergies: batch.allergies }, at, fried)
       const setUpStartMs = Math.max(start * 1000 - SET_UP_S[setUp] * 1000, at.freeAtMs)
       const startMs = setUpStartMs + SET_UP_S[setUp] * 1000
-      const upMs = startMs + secondsAt(batch, station) * 1000
+      const upMs = startMs + secondsAt(batch, station, { past: at, setUp, startMs }) * 1000
       Object.assign(at, { ...UNTOUCHED, freeAtMs: upMs, lastDishId: dish.id, usedUntilMs: upMs })
       const lateS = Math.round((upMs - batch.promisedAtMs) / 1000)
       return [{ ...batch, stationId, setUp, setUpStartMs, startMs, upMs, lateS, pin: own[0]?.pin ?? null }]

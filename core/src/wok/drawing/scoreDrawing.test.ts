@@ -37,6 +37,12 @@ const score: Score = { engine: 'rules-1', steps, totalS: 140, riceMassG: 220, ba
 describe('drawing', () => {
   const drawing = scoreDrawing(score, plannedSpans(score))
 
+  test('on warm metal the first step is shorter by what that saves, and every other as long as before', () => {
+    const warm = plannedSpans(score, 15)
+    expect(warm.at(-1)!.endS).toBe(score.totalS - 15)
+    expect(warm.map(({ startS, endS }) => endS - startS)).toEqual([10, 5, 90, 10, 10])
+  })
+
   test('steps of one heat are one ribbon; what leaves and returns is a thread', () => {
     expect(drawing.segments).toEqual([
       { startS: 0, endS: 30, heat: 'high' },

@@ -14,9 +14,13 @@ export type ScoreDrawing = {
 
 type StepSpan = { stepId: string; startS: number; endS: number }
 
-/** Where each step of a score stands as it was planned. */
-export function plannedSpans(score: Score): StepSpan[] {
-  return score.steps.map((step) => ({ stepId: step.id, startS: step.startS, endS: step.startS + step.durationS }))
+/** Where each step of a score stands as it was planned; on warm metal heating up is shorter by what that saves [s]. */
+export function plannedSpans(score: Score, soonerS = 0): StepSpan[] {
+  return score.steps.map(({ id, startS, durationS }) => ({
+    stepId: id,
+    startS: Math.max(0, startS - soonerS),
+    endS: Math.max(0, startS + durationS - soonerS),
+  }))
 }
 
 /** The drawing of a score with its steps at the given spans: planned, actual, or actual and then projected. */
