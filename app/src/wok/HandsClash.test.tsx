@@ -15,6 +15,8 @@ jest.mock('./useRuns', () => ({
     return '01900000-0000-7000-8000-00000000000a'
   },
 }))
+let mockPairs: number | null = null
+jest.mock('../line/plan/useLineState', () => ({ useLineState: () => ({ wishes: { pairs: mockPairs } }) }))
 jest.mock('../setup/useKitchen', () => ({
   useReadsIn: () => 'C',
   useKitchen: () => ({
@@ -27,7 +29,10 @@ jest.mock('../setup/useKitchen', () => ({
   }),
 }))
 beforeAll(startWords)
-beforeEach(() => void (mockSaid.length = 0))
+beforeEach(() => {
+  mockSaid.length = 0
+  mockPairs = null
+})
 
 const step = (id: string, startS: number, durationS: number, handsOnS: number, bearsS: number): Step => ({
   ...{ id, action: handsOnS > 0 ? 'riceIn' : 'heatVessel', startS, durationS, heat: 'full', entries: [] },
@@ -66,4 +71,13 @@ test.each([
 ])('%s does not take these hands', (_, cookId) => {
   const { container } = show([runAt('ring-b', NOW_MS - 2000, 60), runAt('ring-a', NOW_MS - 12_000, 60, cookId)])
   expect(container.textContent).toBe('')
+})
+
+test.each([
+  ['another cook’s run', 'wen'],
+  ['a run of nobody', null],
+])('where one pair of hands was said, %s takes the same ones', (_, cookId) => {
+  mockPairs = 1
+  show([runAt('ring-b', NOW_MS - 2000, 60), runAt('ring-a', NOW_MS - 12_000, 60, cookId)])
+  expect(screen.getByRole('button', { name: 'Ring B waits 20 s' })).toBeTruthy()
 })

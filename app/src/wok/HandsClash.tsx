@@ -1,9 +1,10 @@
 import type { Run } from 'contract/run'
 import { EventId } from 'contract/ids'
-import { handsClash, type HandsClash as Clash } from 'core/wok/live/handsClash'
+import { handsClash, inTheSameHands, type HandsClash as Clash } from 'core/wok/live/handsClash'
 import { runState } from 'core/wok/run'
 import { useRef } from 'react'
 import { View } from 'react-native'
+import { useLineState } from '../line/plan/useLineState'
 import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { Button } from '../ui/Button'
 import { Notice } from '../ui/Notice'
@@ -19,7 +20,8 @@ export function HandsClash({ run, nowMs, onWaits }: { run: Run; nowMs: number; o
   const words = useStepWords(useReadsIn())
   const answered = useRef('')
   const { runs } = useOpenRuns()
-  const own = run.cookId === null ? [] : runs.filter(({ cookId }) => cookId === run.cookId)
+  const { pairs } = useLineState().wishes
+  const own = inTheSameHands(run, runs, pairs)
   const shown = own.map((one) => ({ id: one.id, run: one, state: runState(one, one.events, nowMs) }))
   const clash = shown.length < 2 ? null : handsClash(shown, nowMs)
   if (!clash) return null

@@ -15,6 +15,20 @@ export type HandsClash = {
   wait: { runId: string; stepId: string; byS: number } | null
 }
 
+/**
+ * The runs that one pair of hands has: those of the run's own cook; all of them where somebody said that there is one pair. Of
+ * a run of nobody it is not known whose hands it takes.
+ * @param pairs how many pairs of hands were said; null where nothing was
+ */
+export function inTheSameHands<R extends { cookId: string | null }>(
+  run: R,
+  runs: readonly R[],
+  pairs: number | null,
+): readonly R[] {
+  if (pairs === 1) return runs
+  return run.cookId === null ? [] : runs.filter(({ cookId }) => cookId === run.cookId)
+}
+
 /** A clash that is further off is left to the plan. */
 const AHEAD_MS = 45_000
 /** Longer than this is no shift by seconds. */
