@@ -5,7 +5,7 @@ import { bookModels, editorTyping } from './book'
 import { bundleSize } from './bundleSize'
 import { catchUp } from './catchUp'
 import { cookScreen } from './cookScreen'
-import { csvHold } from './csvHold'
+import { heldUp } from './heldUp'
 import { liveDelay } from './liveDelay'
 import { countTaps, prepPlans } from './mise'
 import { coolingModel, coolingScreen, riceReads } from './rice'
@@ -41,7 +41,7 @@ if (['bundle', 'live', 'cook', 'stages'].some(isWanted)) {
 }
 if (isWanted('api')) {
   const server = await startBenchServer(0, 10_000)
-  await csvHold(server.url)
+  await heldUp(server.url)
   await rightsCost(server.pool)
   await apiReads(server.url)
   await server.stop()

@@ -4,6 +4,7 @@ import type { Run } from 'contract/run'
 import { featuresOf } from 'core/record/faults/features'
 import type { Db } from '../db/pool'
 import { Problem } from '../http/problems'
+import { mapInTurns } from '../http/turns'
 import type { Span } from '../record/daySpan'
 import { listRunsBetween, listRunsGoneWell, listRunsOfTicket } from './comparedRuns.sql'
 import { findRun } from './runs.sql'
@@ -49,10 +50,13 @@ async function compare(
   const good: Comparison['good'] = {}
   for (const dishId of new Set(runs.map((run) => run.dishId))) {
     const well = await listRunsGoneWell(db, kitchenId, dishId, except, LATE_S, MOST_COMPARED)
-    good[dishId] = well.filter(({ score }) => score.basis).map((one) => featuresOf(one, one.events, nowMs))
+    good[dishId] = await mapInTurns(
+      well.filter(({ score }) => score.basis),
+      (one) => featuresOf(one, one.events, nowMs),
+    )
   }
   return {
-    runs: runs.map((run) => ({
+    runs: await mapInTurns(runs, (run) => ({
       runId: run.id,
       dishId: run.dishId,
       dishName: run.dishName,

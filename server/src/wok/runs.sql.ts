@@ -6,6 +6,7 @@ import type { ResultSetHeader, RowDataPacket } from 'mysql2'
 import type { PoolConnection } from 'mysql2/promise'
 import type { Db } from '../db/pool'
 import { checkSameEvent } from '../db/sameEvent'
+import { mapInTurns } from '../http/turns'
 
 /** Begins a query for runs; `withPartsAndEvents` makes runs of its rows. */
 export const RUNS = `
@@ -51,18 +52,30 @@ export async function withPartsAndEvents(db: Db, kitchenId: string, rows: RowDat
       WHERE run_lot.kitchen_id = ? AND run_lot.run_id IN (?) ORDER BY lot.number`,
     [kitchenId, ids],
   )
-  return rows.map((row) =>
+  const [lotsOf, partsOf, eventsOf] = [byRun(lots), byRun(parts), byRun(events)]
+  return mapInTurns(rows, (row) =>
     Run.parse({
       ...row,
       marks: (row['marks'] as Run['marks'] | null) ?? [],
       riceReading: row['riceReading'] === null ? null : readingFor(row['riceReading'] as ReadingWhy),
-      lots: lots.filter((lot) => lot['runId'] === row['id']).map(({ runId: _runId, ...lot }) => lot),
+      lots: lotsOf(row['id']).map(({ runId: _runId, ...lot }) => lot),
       handsFree: Boolean(row['handsFree']),
       isUnconfirmed: Boolean(row['isUnconfirmed']),
-      parts: parts.filter((part) => part['runId'] === row['id']).map(({ runId: _runId, ...part }) => part),
-      events: events.filter((event) => event['runId'] === row['id']).map((event) => RunEvent.parse(event['body'])),
+      parts: partsOf(row['id']).map(({ runId: _runId, ...part }) => part),
+      events: eventsOf(row['id']).map((event) => RunEvent.parse(event['body'])),
     }),
   )
+}
+
+/** Rows by the run that they are of. */
+function byRun(rows: readonly RowDataPacket[]): (runId: unknown) => RowDataPacket[] {
+  const found = new Map<unknown, RowDataPacket[]>()
+  for (const row of rows) {
+    const own = found.get(row['runId'])
+    if (own) own.push(row)
+    else found.set(row['runId'], [row])
+  }
+  return (runId) => found.get(runId) ?? []
 }
 
 /** Locks a run's row until commit; false where there is none. */
