@@ -41,11 +41,17 @@ test('a rush of three waves, an allergy, a broken ring, an 86, one cook fewer an
   await test.step('what is 86 is said, and comes back', async () => {
     await told(page)
     await page.goto(`${kitchen.url}/line/running`)
+    const isGone = async () =>
+      (await line(kitchen)).wishes.flatMap((wish) =>
+        wish.kind === 'dish' && wish.dishId === 'mushroom' ? [wish.isGone] : [],
+      )
     await page.getByRole('group', { name: 'Dishes' }).getByRole('checkbox', { name: 'mushroom' }).click()
+    await expect.poll(isGone).toEqual([true])
     await page.goto(`${kitchen.url}/line`)
     await expect(gone(page, 'mushroom')).toBeVisible()
     await page.goto(`${kitchen.url}/line/running`)
     await page.getByRole('checkbox', { name: 'mushroom is 86' }).click()
+    await expect.poll(isGone).toEqual([false])
     await page.goto(`${kitchen.url}/line`)
     await expect(gone(page, 'mushroom')).toBeHidden()
   })
