@@ -1,5 +1,6 @@
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { LAUNCH } from '../e2e/launch'
+import { ComplaintList } from '../contract/src/faults'
 import { writeBeside } from './beside'
 import { shootHouse } from './houseShots'
 import { shootMise } from './miseShots'
@@ -58,12 +59,10 @@ async function takeAll(by: Browser): Promise<void> {
   await shoot(phone, 'trouble-phone')
   await phone.getByRole('button', { name: /^Go on/ }).click()
   await take(paper, cookPath, 'wok-wide')
-  const { runs } = (await (await ask(`${url}/api/record/runs`)).json()) as {
-    runs: { id: string; actualS: number; plannedS: number; portions: number }[]
-  }
-  const late = runs.find((run) => run.actualS - run.plannedS > 14 && run.portions > 1) ?? runs[0]
-  const run = await pictureOf(phone, `/record/${late?.id}`)
-  await writeBeside(by, [run, await fault(phone, late?.id ?? '')], `${FOLDER}/record-phones.png`)
+  const { complaints } = ComplaintList.parse(await (await ask(`${url}/api/complaints`)).json())
+  const [runId = ''] = complaints.flatMap(({ of }) => (of.kind === 'run' ? [of.runId] : []))
+  const run = await pictureOf(phone, `/record/${runId}`)
+  await writeBeside(by, [run, await fault(phone, runId)], `${FOLDER}/record-phones.png`)
   await writeBeside(by, await book(phone, paper), `${FOLDER}/book-phones.png`)
 }
 
@@ -84,10 +83,10 @@ async function book(phone: Page, paper: Page): Promise<Buffer[]> {
   return [dish, await phone.screenshot()]
 }
 
-/** A complaint of a run, with what may be behind it. */
+/** What a guest complained of, with what may be behind it. */
 async function fault(phone: Page, runId: string): Promise<Buffer> {
   await phone.goto(`${url}/record/fault/${runId}`)
-  await phone.getByRole('radio', { name: 'burnt', exact: true }).click()
+  await phone.getByText('Likely because').waitFor()
   await phone.waitForTimeout(1200)
   return phone.screenshot()
 }
