@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { Problem } from './problems'
 import { mapInTurns, slicesInTurns } from './turns'
 
-const SLICE_CHARS = 16_384
+const SLICE_CHARS = 4096
 /** Far more than a line of any table of ours holds. */
 const MAX_LINE_BYTES = 20_000
 const MAX_COLUMNS = 200

@@ -1,7 +1,7 @@
 import { setImmediate } from 'node:timers/promises'
 
 /** How long work may go on before whoever else waits has a turn [ms]. */
-const TURN_MS = 15
+const TURN_MS = 4
 
 /** Maps a long list and lets others have a turn between, so that it holds up no ticket. */
 export async function mapInTurns<From, To>(list: readonly From[], to: (one: From, index: number) => To): Promise<To[]> {
