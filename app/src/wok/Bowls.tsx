@@ -14,7 +14,7 @@ import { useOpenRuns } from './useRuns'
 export function Bowls({ run }: { run: Run }) {
   const t = useWords('wok')
   const kitchen = useKitchen().data
-  const { data, tickets } = useTickets()
+  const { data, tickets, later } = useTickets()
   const open = useOpenRuns()
   if (!data || !open.data || run.parts.length === 0) return null
   const nowMs = kitchenNowMs()
@@ -22,27 +22,29 @@ export function Bowls({ run }: { run: Run }) {
   const stationName = (id: string) => kitchen?.stations.find((one) => one.id === id)?.name ?? id
   return (
     <View role="list" aria-label={t('bowls.title')} className="gap-1">
-      {bowlsOf(run, tickets, others).map(
+      {bowlsOf(run, tickets, later === null, others).map(
         ({ ticketId, ticketNumber, portions, allPortions, frying, toFire, isWhole }) => (
           <View key={ticketId} role="listitem" className="flex-row items-baseline gap-3">
             <Text size="step" weight="bold" stretch="slim">
               {t('bowls.ticket', { number: ticketNumber })}
             </Text>
             <Text className="min-w-0 flex-1" weight={isWhole ? 'normal' : 'semi'} tone={isWhole ? 'ash' : 'rice'}>
-              {isWhole
-                ? t('bowls.whole', { count: portions })
-                : [
-                    t('bowls.part', { n: portions, all: allPortions }),
-                    frying &&
-                      t('bowls.frying', {
-                        count: frying.portions,
-                        station: stationName(frying.stationId),
-                        time: formatTime(frying.upMs, kitchen?.timeZone ?? 'UTC'),
-                      }),
-                    toFire > 0 && t('bowls.toFire', { count: toFire }),
-                  ]
-                    .filter(Boolean)
-                    .join(', ')}
+              {isWhole === null
+                ? t('bowls.unknown', { count: portions })
+                : isWhole
+                  ? t('bowls.whole', { count: portions })
+                  : [
+                      t('bowls.part', { n: portions, all: allPortions }),
+                      frying &&
+                        t('bowls.frying', {
+                          count: frying.portions,
+                          station: stationName(frying.stationId),
+                          time: formatTime(frying.upMs, kitchen?.timeZone ?? 'UTC'),
+                        }),
+                      toFire > 0 && t('bowls.toFire', { count: toFire }),
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
             </Text>
           </View>
         ),

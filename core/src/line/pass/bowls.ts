@@ -15,20 +15,23 @@ export type Bowl = {
   frying: { portions: number; stationId: string; upMs: number } | null
   /** What nobody has fired yet. */
   toFire: number
-  isWhole: boolean
+  /** Null where nobody here knows: its ticket stands behind those that were read. */
+  isWhole: boolean | null
 }
 
 /**
  * Where the portions of a batch go when it is up, ticket by ticket. What is not up of a ticket is what others fry and what
  * nobody has fired, so that the answer is the same before the batch's last word has reached the kitchen and after.
- * @param tickets those that are open: one that is not among them is whole
+ * @param tickets open ones
+ * @param areAll whether these are all that are open: then a ticket that is not among them is whole
  * @param others batches at stations, this one left out
  */
-export function bowlsOf(batch: Batch, tickets: readonly Ticket[], others: readonly Frying[]): Bowl[] {
+export function bowlsOf(batch: Batch, tickets: readonly Ticket[], areAll: boolean, others: readonly Frying[]): Bowl[] {
   const numbers = new Map(batch.parts.map(({ ticketId, ticketNumber }) => [ticketId, ticketNumber]))
   return [...numbers].map(([ticketId, ticketNumber]) => {
     const portions = portionsFor(batch, ticketId)
-    const items = tickets.find(({ id }) => id === ticketId)?.items ?? []
+    const ticket = tickets.find(({ id }) => id === ticketId)
+    const items = ticket?.items ?? []
     const toFire = items.reduce((sum, item) => sum + Math.max(0, item.portions - item.firedPortions), 0)
     const elsewhere = others
       .filter(({ id }) => id !== batch.id)
@@ -41,7 +44,8 @@ export function bowlsOf(batch: Batch, tickets: readonly Ticket[], others: readon
       items.reduce((sum, item) => sum + item.portions, 0),
       portions + (frying?.portions ?? 0) + toFire,
     )
-    return { ticketId, ticketNumber, portions, allPortions, frying, toFire, isWhole: frying === null && toFire === 0 }
+    const isWhole = frying !== null || toFire > 0 ? false : ticket || areAll ? true : null
+    return { ticketId, ticketNumber, portions, allPortions, frying, toFire, isWhole }
   })
 }
 
