@@ -74,7 +74,8 @@ function Said({ run, zone }: { run: Run; zone: string }) {
   const { riceReading } = run
   const tastings = (useTastings().data?.tastings ?? []).filter(({ runId }) => runId === run.id).reverse()
   const tickets = new Map(run.parts.map(({ ticketId, ticketNumber }) => [ticketId, ticketNumber]))
-  const complaints = useComplaints().complaints.filter(({ of }) =>
+  const { data: heard, complaints: known } = useComplaints()
+  const complaints = known.filter(({ of }) =>
     of.kind === 'run' ? of.runId === run.id : of.kind === 'ticket' && tickets.has(of.ticketId),
   )
   const ofWhat = (of: ComplaintSubject) =>

@@ -16,7 +16,8 @@ export function Complaints({ day, evening, zone }: { day: string; evening: Eveni
   const runs = new Map(evening.runs.map((run) => [run.id, run]))
   const tickets = new Map(evening.tickets.map((ticket) => [ticket.id, ticket]))
   const dishes = new Map<string, string>(evening.runs.map((run) => [run.dishId, run.dishName]))
-  const complaints = useComplaints().complaints.filter(({ of }) => {
+  const { data, complaints: known } = useComplaints()
+  const complaints = known.filter(({ of }) => {
     switch (of.kind) {
       case 'run':
         return runs.has(of.runId)
@@ -45,11 +46,8 @@ export function Complaints({ day, evening, zone }: { day: string; evening: Eveni
       <Text role="heading" aria-level={2} size="step" weight="bold">
         {t('fault.complaintsOf')}
       </Text>
-      {complaints.length === 0 ? (
-        <Text tone="ash">{t('fault.noComplaints')}</Text>
-      ) : (
-        <NotedComplaints complaints={complaints} nameOf={nameOf} />
-      )}
+      {data && complaints.length === 0 && <Text tone="ash">{t('fault.noComplaints')}</Text>}
+      <NotedComplaints complaints={complaints} nameOf={nameOf} />
       <Button
         label={t('fault.openEvening')}
         className="self-start"
