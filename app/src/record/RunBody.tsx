@@ -137,7 +137,8 @@ function Said({ run, zone }: { run: Run; zone: string }) {
       {run.washedAtMs && <Text>{t('washed', { time: formatTimeS(run.washedAtMs, zone) })}</Text>}
       {run.twicePortions > 0 && <Text>{t('twice', { count: run.twicePortions })}</Text>}
       <NotedComplaints complaints={complaints} nameOf={ofWhat} />
-      {complaints.length === 0 &&
+      {heard &&
+        complaints.length === 0 &&
         tastings.length === 0 &&
         record.state.troubles.length === 0 &&
         record.state.addedS === 0 && <Text>{t('noTrouble')}</Text>}
