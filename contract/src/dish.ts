@@ -1,12 +1,14 @@
 import { ROLES, SCALINGS, STATES, STATION_KINDS, type Dish as CoreDish } from 'core/book/dish'
 import { EGG_WISHES } from 'core/book/eggWish'
 import { FOODS } from 'core/book/food'
+import { STAGED_ROLES } from 'core/book/stages'
 import { z } from 'zod'
 import { Cut } from './cut'
 import { InstantMs, Name, Slug } from './ids'
 import { Allergen } from './ingredient'
 import { Pin } from './pin'
 import { StatedSchools } from './schools'
+import { Stages } from './stages'
 
 export { Allergen }
 /** Which kind of station cooks a dish. */
@@ -33,6 +35,7 @@ export const Component = z.strictObject({
   count: z.strictObject({ size: z.string(), massG: z.number().positive() }).exactOptional(),
   ingredientId: z.string().exactOptional(),
   recipeId: Slug.exactOptional(),
+  stages: Stages.exactOptional(),
   written: z.string().max(300).exactOptional(),
 })
 export type Component = z.infer<typeof Component>
@@ -94,6 +97,14 @@ export const DishDraft = DishFields.omit({ version: true }).superRefine((dish, c
   const twice = ids.find((id, i) => ids.indexOf(id) !== i)
   if (twice !== undefined)
     context.addIssue({ code: 'custom', path: ['components'], message: `two components have the id ${twice}` })
+  dish.components.forEach((one, i) => {
+    if (one.stages && !STAGED_ROLES.includes(one.role))
+      context.addIssue({
+        code: 'custom',
+        path: ['components', i, 'stages'],
+        message: `${one.name} goes in at once: only aromatics, pastes, vegetables, seasonings and finishes are shared out`,
+      })
+  })
   if (!dish.components.some((one) => one.role === 'rice'))
     context.addIssue({ code: 'custom', path: ['components'], message: 'no component has the role rice: add one' })
 })

@@ -7,6 +7,7 @@ import { TAGS, TARGETS } from 'core/wok/sequence/vocabulary'
 import { z } from 'zod'
 import { Pin } from './pin'
 import { StatedSchools } from './schools'
+import { Stages } from './stages'
 import { HandledStation, Water } from './wokModels'
 
 /** Input and output of the model `wok.sequence`; docs/core.md has an example. */
@@ -36,6 +37,7 @@ const SequenceComponent = z.strictObject({
   allergens: z.array(z.string()).optional(),
   readyToEat: z.boolean().optional(),
   waterFraction: Water.optional(),
+  stages: Stages.optional(),
 })
 const Pins = z.array(Pin).max(40).optional()
 

@@ -3,6 +3,7 @@ import type { CountSize } from '../measure/ingredient'
 import type { Food } from './food'
 import type { Allergen } from './ingredient'
 import type { Pin } from './pins'
+import type { StageShare } from './stages'
 import type { StatedSchools } from './schools'
 
 /** What a component is in a dish; it decides when it goes in and how it grows. */
@@ -75,6 +76,8 @@ export type Component = {
   ingredientId?: string
   /** The sub-recipe that it is made by, instead of a row of the ingredient table. */
   recipeId?: string
+  /** Shares of it that go in with other stages: half of a paste rubbed into the rice. */
+  stages?: readonly StageShare[]
   /** The line as somebody wrote it: "1½ tbsp light soy". */
   written?: string
 }

@@ -14,6 +14,7 @@ import { cutWords } from '../dish/cutWords'
 import type { HouseStandard } from 'core/book/dish'
 import { pinsAmong, type Pin } from 'core/book/pins'
 import type { StatedSchools } from 'core/book/schools'
+import type { StageShare } from 'core/book/stages'
 
 export type DraftLine = {
   key: string
@@ -26,6 +27,7 @@ export type DraftLine = {
   scaling: Scaling
   filmG: number
   capG: number
+  stages: readonly StageShare[]
   /** Kept while the name is not typed over. */
   ingredientId: string | null
   recipeId: string | null
@@ -63,6 +65,7 @@ export const blankLine = (key: string): DraftLine => ({
   scaling: SCALINGS[0],
   filmG: 0,
   capG: 0,
+  stages: [],
   ingredientId: null,
   recipeId: null,
   componentId: null,
@@ -137,6 +140,7 @@ function lineOfComponent(component: Component, portionRiceG: number, key: string
     scaling: component.scaling,
     filmG: component.filmG ?? 0,
     capG: component.capG ?? 0,
+    stages: component.stages ?? [],
     ingredientId: component.ingredientId ?? null,
     recipeId: component.recipeId ?? null,
     componentId: component.id,
@@ -184,13 +188,20 @@ export function dishOfDraft(
 }
 
 /** A component as it is sent and kept, its lists its own. */
-function plainComponent({ allergensUs, mayContain, unknownParts, ...one }: Component): DishDraft['components'][number] {
+function plainComponent({
+  allergensUs,
+  mayContain,
+  unknownParts,
+  stages,
+  ...one
+}: Component): DishDraft['components'][number] {
   return {
     ...one,
     allergens: [...one.allergens],
     ...(allergensUs && { allergensUs: [...allergensUs] }),
     ...(mayContain && { mayContain: [...mayContain] }),
     ...(unknownParts && { unknownParts: [...unknownParts] }),
+    ...(stages && { stages: [...stages] }),
   }
 }
 

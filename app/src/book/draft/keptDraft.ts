@@ -1,6 +1,7 @@
 import { Dish, HouseStandard, Modifier, StationKind } from 'contract/dish'
 import { Pin } from 'contract/pin'
 import { StatedSchools } from 'contract/schools'
+import { Stages } from 'contract/stages'
 import { ROLES, SCALINGS, STATES } from 'core/book/dish'
 import { schoolsOfToday } from 'core/book/schools'
 import { z } from 'zod'
@@ -17,6 +18,7 @@ const CurrentLine = z.object({
   scaling: z.enum(SCALINGS),
   filmG: z.number(),
   capG: z.number(),
+  stages: Stages.or(z.tuple([])).default([]),
   ingredientId: z.string().nullable(),
   recipeId: z.string().nullable(),
   componentId: z.string().nullable(),

@@ -3,6 +3,7 @@ import { STATES } from 'core/book/dish'
 import type { Ingredient } from 'core/book/ingredient'
 import { foodOf, readCut, refreshComponent, slugOf } from 'core/book/resolve'
 import { usualRole } from 'core/book/balance/balance'
+import { STAGED_ROLES } from 'core/book/stages'
 import { lookUp } from 'core/book/lookUp'
 import { parseLine } from 'core/book/ingredientLine/parseLine'
 import type { Flag } from 'core/book/ingredientLine/flags'
@@ -97,6 +98,7 @@ export function componentsOf(
       scaling: line.scaling,
       ...(line.scaling === 'film' && { filmG: line.filmG }),
       ...(line.scaling === 'capped' && line.capG > 0 && { capG: line.capG }),
+      ...(line.stages.length > 0 && STAGED_ROLES.includes(role) && { stages: line.stages }),
       allergens: [],
       ...(one.recipeId !== null ? { recipeId: one.recipeId } : one.source ? { ingredientId: one.source.id } : {}),
       ...(!/^\d+(\.\d+)? g$/.test(line.written) && { written: line.written }),

@@ -13,6 +13,7 @@ import type { Edit } from '../draft/history'
 import { roleOf, type ReadLine } from '../draft/readLines'
 import { StandInSheet } from './sheets/StandInSheet'
 import { MassField } from './MassField'
+import { StageShares } from './StageShares'
 
 /** More about the open line: its source, role, how it grows, what can stand in, taking it out. */
 export function RowTools(props: {
@@ -39,6 +40,9 @@ export function RowTools(props: {
       )}
       {!read.source && <Guesses name={line.name} shelf={shelf} onTake={change} />}
       {!isRecipe && <RoleAndScaling line={line} role={role} onChange={change} />}
+      {!isRecipe && (
+        <StageShares name={line.name} role={role} stages={line.stages} onChange={(stages) => change({ stages })} />
+      )}
       <View className="flex-row flex-wrap gap-2">
         {!isRecipe && read.source && role !== 'rice' && (
           <Button size="body" label={t('editor.standIn', { name: line.name })} onPress={() => setIsStandIn(true)} />

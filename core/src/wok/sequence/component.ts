@@ -5,11 +5,17 @@ import { FOOD_THERMAL } from '../heat/foodTable'
 import type { HeatFood } from '../heat/foods'
 import { portionOf, type FoodLoad, type Portion } from '../heat/load'
 import { isRawProtein, MEATS, placeOf, refined, type Place } from './place'
+import type { Stage } from '../../book/stages'
+import type { StagedInput } from './inStages'
 import type { ComponentInput, Tag, TargetKind } from './vocabulary'
 
 /** A component of a batch with everything that the engine asks of it. */
 export type WokComponent = {
   id: string
+  /** The component of the dish that this is, or a share of. */
+  of: string
+  /** The stage that this share goes in with; null where it has its own place. */
+  stage: Stage | null
   role: Role
   state: State
   food: HeatFood
@@ -80,7 +86,7 @@ const EGG_SET = 0.85
  * A component of a batch of `riceG` cooked rice.
  * @throws {RangeError} when its ratio or temperature is not a number in its range
  */
-export function componentOf(input: ComponentInput, riceG: number, riceTempC: number, rules: CookRules): WokComponent {
+export function componentOf(input: StagedInput, riceG: number, riceTempC: number, rules: CookRules): WokComponent {
   const { id, role } = input
   const tags = new Set(input.tags ?? [])
   const food = foodOf(input, tags)
@@ -94,6 +100,8 @@ export function componentOf(input: ComponentInput, riceG: number, riceTempC: num
   const isFrozen = state === 'frozen' || (input.tempC ?? 0) < -2
   return {
     id,
+    of: input.of,
+    stage: input.stage,
     role,
     state,
     food,

@@ -7,6 +7,7 @@ import { componentOf, type WokComponent } from './component'
 import { costOf } from './cost'
 import { estimate } from './estimate'
 import { movesOf } from './grammar'
+import { stagedInputs } from './inStages'
 import { faultsBefore, faultsOf, isTooMuch, type Fault, type FaultCode } from './judge'
 import type { Move } from './moves'
 import { compareText, partsOf, type Parts } from './parts'
@@ -64,6 +65,7 @@ export function startDeriving(input: SequenceInput) {
   const { dish, batchMassG, riceTempC, rules } = input
   const vessel = sameVesselOf(input.station)
   const components = dish.components
+    .flatMap(stagedInputs)
     .map((one) =>
       componentOf(
         one.role === 'rice' && input.riceWaterFraction !== undefined

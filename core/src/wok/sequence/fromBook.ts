@@ -53,6 +53,7 @@ function componentFromBook(
     ratioG: (100 * componentMassG(one, riceMassG, portionRiceG)) / riceMassG,
     ...(tags.length > 0 && { tags }),
     ...(one.role === 'egg' && eggWish === 'wellDone' && { target: { kind: 'set' as const, value: WELL_DONE } }),
+    ...(one.stages && { stages: one.stages }),
     allergens: one.allergens,
     ...(one.isRaw === false && { readyToEat: true }),
     ...((isRawProtein(one) || isRawEgg(one)) && { mustCook: true }),

@@ -5,6 +5,7 @@ import { backMoves, eggSet, ids, isOut, MOST_S, oilMove, outMove, SECONDS, still
 import { forSeconds, type Move } from './moves'
 import { rawAlone, type Parts } from './parts'
 import { riceMoves } from './riceMoves'
+import { withShares } from './inStages'
 import type { Choice } from './vocabulary'
 
 /** Share of an egg that is set when it goes on, by school and by how it is broken up; the rest sets in company. */
@@ -24,7 +25,10 @@ const BROKEN_TO: Readonly<Record<Choice['eggBreak'], number | undefined>> = {
  * well or under] [egg back] rice halfTime* [butter] [afterRice] [dry] [egg in a well] late* (returns, sauce, leaves)* [sheet
  * back] volatile off [sauce] finish top.
  */
-export function movesOf(parts: Parts, choice: Choice): Move[] {
+export const movesOf = (parts: Parts, choice: Choice): Move[] => withShares(ownPlaces(parts, choice), parts)
+
+/** The same without what goes in with the stages of others. */
+function ownPlaces(parts: Parts, choice: Choice): Move[] {
   const own = parts.raw.filter((one) => choice.rawProtein === 'ownOut' || rawAlone(one))
   const together = parts.raw.filter((one) => !own.includes(one))
   const base = inBase(parts, choice, together)

@@ -45,7 +45,7 @@ export function faultsBefore(components: readonly WokComponent[], dish: DishInpu
 
 const faultOf = (code: FaultCode, some: readonly WokComponent[]): Fault => ({
   code,
-  componentIds: some.map(({ id }) => id),
+  componentIds: [...new Set(some.map(({ of }) => of))],
 })
 
 /** Everything that a run breaks, each with its components. What never was on the flame is as raw and as cold as it was. */

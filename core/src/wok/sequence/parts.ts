@@ -26,6 +26,8 @@ export type Parts = {
   sesame: WokComponent[]
   finish: WokComponent[]
   garnish: WokComponent[]
+  /** Shares that go in with other stages. */
+  shares: WokComponent[]
   /** Seconds that each needs alone, estimated. */
   needS: (one: WokComponent) => number
 }
@@ -66,11 +68,17 @@ export function partsOf(
     sesame: [],
     finish: [],
     garnish: [],
+    shares: [],
     needS: ({ id }) => needs.get(id) ?? 0,
   }
   for (const one of [...components].sort((a, b) => compareText(a.id, b.id))) {
-    if (waitsForSplit(one, splitAllergens)) {
+    if (waitsForSplit(one, splitAllergens) || one.stage === 'finish') {
       parts.finish.push(one)
+      continue
+    }
+    // A share that has to be cooked through keeps a stage of its own.
+    if (one.stage !== null && one.place !== 'raw') {
+      parts.shares.push(one)
       continue
     }
     const isGarlic = one.place === 'quick' && one.food === 'garlic'

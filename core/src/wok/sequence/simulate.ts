@@ -6,6 +6,7 @@ import { type WokComponent } from './component'
 import { Cooking } from './cooking'
 
 import { heatFor, preheatToC } from './levels'
+import { isStrewn } from './inStages'
 import type { Move, Segment } from './moves'
 import type { Parts } from './parts'
 import type { Precision } from './precision'
@@ -140,7 +141,8 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
     if (isOiledOff) cooking.off()
   }
   if (move.kind === 'in' && !STAYS_COOL.includes(move.slot))
-    for (const id of move.ids) cooking.add(all.get(id)!, move.shares?.[id] ?? 1, move)
+    for (const one of move.ids.map((id) => all.get(id)!))
+      if (!isStrewn(one)) cooking.add(one, move.shares?.[one.id] ?? 1, move)
   if (move.kind === 'out' || move.kind === 'aside') {
     if (move.kind === 'out') wait(cooking, 2)
     const outG = move.ids.reduce((sum, id) => sum + (all.get(id)?.massG ?? 0), 0)

@@ -47,15 +47,18 @@ export function stepsOf(
   run.moves.forEach((done, index) => {
     const { move } = done
     const some = move.ids.flatMap((id) => byId.get(id) ?? [])
+    const inPlace = some.filter(({ stage }) => stage === null)
+    // What a step is called, and why it stands there, is said by what has its place in it.
+    const named = inPlace.length > 0 ? inPlace : some
     const checked = checkOf(move, some)
     const startS = Math.round(done.startS)
     steps.push({
-      action: actionOf(move, some),
+      action: actionOf(move, named),
       startS,
       durationS: Math.round(done.endS) - startS,
       heat: isOff(run, index) ? 'off' : heatFor(run.choice, move.segment, station.vessel.holdC).level,
       entries: entriesOf(move, some, components, done),
-      ...wordsOf(done, some, run),
+      ...wordsOf(done, named, run),
       cautions: cautionsOf(done, some, station, inPan),
       check: checked ? { food: checked, limit: cookLimit(rules, checked) } : null,
       handsOnS:
@@ -143,11 +146,11 @@ function entriesOf(move: Move, some: readonly WokComponent[], all: readonly WokC
   if (move.kind === 'oil') {
     const fat = all.filter(({ place }) => place === 'fat')
     const fatG = fat.reduce((sum, { massG }) => sum + massG, 0)
-    return fat.map(({ id, massG }) => ({ componentId: id, massG: grams((done.oilG * massG) / fatG), motion: 'in' }))
+    return fat.map(({ of, massG }) => ({ componentId: of, massG: grams((done.oilG * massG) / fatG), motion: 'in' }))
   }
   if (move.kind === 'check' || move.kind === 'off' || move.kind === 'wipe' || move.kind === 'taste') return []
   const motion = move.kind === 'aside' ? 'out' : move.kind
-  return some.map((one) => ({ componentId: one.id, massG: grams(one.massG * (move.shares?.[one.id] ?? 1)), motion }))
+  return some.map((one) => ({ componentId: one.of, massG: grams(one.massG * (move.shares?.[one.id] ?? 1)), motion }))
 }
 
 function actionOf(move: Move, some: readonly WokComponent[]): Action {

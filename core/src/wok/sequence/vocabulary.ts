@@ -2,6 +2,7 @@ import type { Role, State } from '../../book/dish'
 import type { Pin } from '../../book/pins'
 import type { EggWish } from '../../book/eggWish'
 import type { SchoolName, SchoolValue, StatedSchools } from '../../book/schools'
+import type { StageShare } from '../../book/stages'
 import type { HeatFood } from '../heat/foods'
 
 /** When a component is done. */
@@ -55,6 +56,8 @@ export type ComponentInput = {
   /** Its row says that it is raw, whatever its state is called. */
   mustCook?: boolean | undefined
   waterFraction?: number | undefined
+  /** Shares that go in with other stages; the rest has its own place. */
+  stages?: readonly StageShare[] | undefined
 }
 
 /** A dish as the engine asks for it. */
