@@ -33,6 +33,7 @@ export const steps = {
     lateIn: '{{names}} in',
     flameOff: 'Flame off',
     taste: 'Taste',
+    lidOn: 'Lid on',
   },
   how: {
     heatVessel: 'Dry, until it first smokes.',
@@ -66,6 +67,7 @@ export const steps = {
     warmIn: 'On the hot rice, toss through.',
     lateIn: 'Spread it, toss through.',
     flameOff: 'All the way, before what must not fry.',
+    lidOn: 'Nobody touches it; the steam does the work.',
     taste: 'A clean spoon each time. The rest of the sauce only as it needs it.',
   },
   cues: {
@@ -137,6 +139,7 @@ export const steps = {
     butterBrownsLate: 'Late and on the rice: on metal this hot butter burns.',
     lateSoItDoesNotBurn: 'After the rice: beside it on bare metal it would burn.',
     softGoesLate: 'It is soft already: it only has to be hot.',
+    lidKeepsSteam: 'Its own steam cooks it through, above as below, and it does not dry out.',
     sauceTooCoolToBrown: 'The metal is too cool to brown it: it only boils in.',
     sauceIntoRice: 'Into the rice, which takes it up.',
     smellGoesLast: 'Its smell is gone in a minute of heat.',

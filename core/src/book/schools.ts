@@ -31,6 +31,7 @@ export const SCHOOLS = {
   eggBreak: ['curds', 'peaSize', 'crumbled'],
   preheat: ['toSmoke', 'offWhileOiling', 'oilFromCold'],
   lastToss: ['asBefore', 'lowered'],
+  lid: ['none', 'onBase', 'onRice'],
 } as const
 export type SchoolName = keyof typeof SCHOOLS
 export type SchoolValue<Name extends SchoolName> = (typeof SCHOOLS)[Name][number]

@@ -38,6 +38,7 @@ export const ACTIONS = [
   'lateIn',
   'flameOff',
   'taste',
+  'lidOn',
 ] as const
 export type Action = (typeof ACTIONS)[number]
 
@@ -119,6 +120,7 @@ export const REASONS = [
   'smellGoesLast',
   'flameOffForFinish',
   'saltCannotComeOut',
+  'lidKeepsSteam',
 ] as const
 export type Reason = (typeof REASONS)[number]
 
@@ -133,6 +135,7 @@ export const CAUTIONS = [
   'chilliVapour',
   'heavyWok',
   'lotNotRescued',
+  'steamUnderLid',
 ] as const
 export type Caution = (typeof CAUTIONS)[number]
 

@@ -19,6 +19,7 @@ export const schoolWords = {
     sauce: 'Sauce',
     leaf: 'Leaves',
     lastToss: 'Last toss',
+    lid: 'A lid',
     wipe: 'Wiping',
     batches: 'A large order',
   },
@@ -121,6 +122,14 @@ export const schoolWords = {
     lastToss: {
       asBefore: { name: 'at the same flame', does: 'hot to the plate' },
       lowered: { name: 'at a lower flame', does: 'time to taste' },
+    },
+    lid: {
+      none: { name: 'no lid', does: 'what boils off is gone: dry' },
+      onBase: { name: 'on the vegetables', does: 'hard ones and peas cook through, and keep their water' },
+      onRice: {
+        name: 'on the rice, until it is half warm',
+        does: 'warm all through before it fries; for a pot or cold lumps',
+      },
     },
     wipe: {
       none: { name: 'never', does: 'what is left seasons the next' },

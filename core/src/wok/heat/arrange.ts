@@ -44,9 +44,9 @@ import {
 import { heapOf } from './vessel'
 
 const ICE_TAPER_SHARE = 0.15
-/** With less dry matter than this a food is a liquid, which draws together when little of it is left. [C] */
 /** What vapour carries away from a hot face, against the air alone. [C] */
 const AIR_WITH_VAPOUR = 6
+/** With less dry matter than this a food is a liquid, which draws together when little of it is left. [C] */
 const LIQUID_DRY_SHARE = 0.02
 const AWAY_SHARE = 0.1
 
@@ -78,7 +78,7 @@ export function arrange(pan: Pan): void {
   fixed[V_PRESSED] = move.pressed
   fixed[V_AIR] = SURFACE.airWPerM2K * move.air
   fixed[V_FILM_MOST_M2] = SAUCE_FILM.mostShare * vessel.areaAM2
-  const caught = move.caught * (1 - Math.exp(-heap.depthM / SURFACE.catchDepthM))
+  const caught = move.caught * (move.hasLid ? 1 : 1 - Math.exp(-heap.depthM / SURFACE.catchDepthM))
   fixed[V_FASTEST_PER_S] = 0
   const metalSide = (CONTACT.dryWPerM2K + CONTACT.oilWPerM2K * oilFull) * move.pressed
   portions.forEach((one, index) => {

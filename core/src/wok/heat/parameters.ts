@@ -54,7 +54,7 @@ export const BOIL_J_PER_KG = 2_256_500
 export const MELT_J_PER_KG = 333_500
 
 /** How the food is moved. */
-export const HANDLINGS = ['toss', 'stir', 'press', 'leave', 'flip'] as const
+export const HANDLINGS = ['toss', 'stir', 'press', 'leave', 'flip', 'cover'] as const
 export type Handling = (typeof HANDLINGS)[number]
 export type Movement = {
   /** Time for which a packet lies on the metal [s]. */
@@ -66,38 +66,34 @@ export type Movement = {
   /** Surface that gives off steam against that of the heap, and air over it against still air. */
   surface: number
   air: number
-  /** Share of the contact steam that a deep cold heap catches. */
+  /** Share of the contact steam that a deep cold heap catches; under a lid it comes back to a shallow one too. */
   caught: number
+  hasLid: boolean
   /** Share of a griddle zone over which the food is spread. */
   spread: number
   /** It lies still most of the time. */
   isStill: boolean
 }
 /** [C] throughout: common practice is that a tossed pan fries drier than a stirred one. */
+const LEFT: Movement = {
+  contactS: 30,
+  contactShare: 0.95,
+  pressed: 1,
+  surface: 1,
+  air: 1,
+  caught: 0.7,
+  hasLid: false,
+  spread: 0.7,
+  isStill: true,
+}
+/** [C] throughout: common practice is that a tossed pan fries drier than a stirred one, and that a lid steams. */
 export const MOVEMENT: Readonly<Record<Handling, Movement>> = {
-  toss: { contactS: 0.5, contactShare: 0.55, pressed: 1, surface: 3, air: 2, caught: 0.4, spread: 0.6, isStill: false },
-  stir: {
-    contactS: 1.5,
-    contactShare: 0.7,
-    pressed: 1,
-    surface: 1.6,
-    air: 1.2,
-    caught: 0.7,
-    spread: 0.7,
-    isStill: false,
-  },
-  press: { contactS: 20, contactShare: 1, pressed: 1.6, surface: 1, air: 1, caught: 0.7, spread: 0.7, isStill: true },
-  leave: { contactS: 30, contactShare: 0.95, pressed: 1, surface: 1, air: 1, caught: 0.7, spread: 0.7, isStill: true },
-  flip: {
-    contactS: 12,
-    contactShare: 0.85,
-    pressed: 1,
-    surface: 1.3,
-    air: 1.1,
-    caught: 0.7,
-    spread: 0.7,
-    isStill: true,
-  },
+  toss: { ...LEFT, contactS: 0.5, contactShare: 0.55, surface: 3, air: 2, caught: 0.4, spread: 0.6, isStill: false },
+  stir: { ...LEFT, contactS: 1.5, contactShare: 0.7, surface: 1.6, air: 1.2, isStill: false },
+  press: { ...LEFT, contactS: 20, contactShare: 1, pressed: 1.6 },
+  leave: LEFT,
+  flip: { ...LEFT, contactS: 12, contactShare: 0.85, surface: 1.3, air: 1.1 },
+  cover: { ...LEFT, air: 0.1, caught: 0.9, hasLid: true },
 }
 
 /** Rice and food are hot from here on [°C]: the model's own mark for a batch, no limit of a rule set. Common practice. */

@@ -1,4 +1,3 @@
-import type { Handling } from './parameters'
 import type { HeatStation } from './vessel'
 
 /** From here on a burner is a jet ring: a hotter ceiling, and the food is tossed [W]. Common practice. */
@@ -43,7 +42,7 @@ export function usualStation(kind: 'wok' | 'griddle', powerW: number | null): He
 }
 
 /** How food is usually moved on a station. Common practice. */
-export function usualHandling({ kind, powerW }: Pick<HeatStation, 'kind' | 'powerW'>): Handling {
+export function usualHandling({ kind, powerW }: Pick<HeatStation, 'kind' | 'powerW'>): 'flip' | 'toss' | 'stir' {
   if (kind === 'griddle') return 'flip'
   return kind === 'wok' && powerW >= RING_FROM_W ? 'toss' : 'stir'
 }

@@ -144,6 +144,7 @@ export class LiveCooking {
   /** What lies alone in a wok is turned, not thrown; what is left to crust is left. */
   private handlingOf({ action }: Step) {
     const { handling } = this.batch.station
+    if (action === 'lidOn') return 'cover'
     if (action === 'leaveCrust' || action === 'heatVessel') return 'leave'
     const isAlone = this.riceId === null && (EGG_STEPS.includes(action) || OWN_STEPS.includes(action))
     return handling === 'toss' && isAlone ? 'stir' : handling

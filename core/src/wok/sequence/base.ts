@@ -1,5 +1,6 @@
 import type { WokComponent } from './component'
-import { forSeconds, type Move } from './moves'
+import { lidMove } from './makeMoves'
+import { forSeconds, type Move, type Until } from './moves'
 import { compareText, type Parts } from './parts'
 import type { BaseOrder, Choice } from './vocabulary'
 
@@ -112,7 +113,8 @@ export const halfOf = (some: readonly WokComponent[]): Record<string, number> =>
 /** How the groups follow each other: each waits until what it has left and what is still to come end together. */
 export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
   const needOf = (group: readonly WokComponent[]) => Math.max(...group.map((one) => parts.needS(one)))
-  return base.map((group, index): Move => {
+  const covered = choice.lid === 'onBase'
+  const moves = base.map((group, index): Move => {
     const ids = group.map(({ id }) => id)
     const isLast = index === base.length - 1
     const laterS = base.slice(index + 1).reduce((sum, one) => sum + needOf(one), 0)
@@ -124,18 +126,29 @@ export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
       slot: 'base',
       ids,
       segment: 'base',
-      until: isLast
-        ? {
-            kind: 'baseEnd',
-            ids: idsOf(base.flat().filter((one) => !isAromatic(one))),
-            aromatics: idsOf(group.filter(isAromatic)),
-            aromaticS: AROMATIC_NEEDS * needOf(group),
-            mostS: MOST_S,
-          }
-        : at > 0
-          ? { kind: 'progress', ids, at, mostS: MOST_S }
-          : forSeconds(ENTRY_S),
+      until:
+        isLast && covered
+          ? forSeconds(ENTRY_S)
+          : isLast
+            ? baseEnd(base, group, needOf(group))
+            : at > 0
+              ? { kind: 'progress', ids, at, mostS: MOST_S }
+              : forSeconds(ENTRY_S),
       ...(choice.garlic === 'halfAndHalf' && { shares: halfOf(group) }),
     }
   })
+  const last = base.at(-1)
+  if (!covered || !last) return moves
+  return [...moves, { ...lidMove('base'), until: { ...baseEnd(base, last, needOf(last)), mostS: COVERED_MOST_S } }]
 }
+
+/** Longest that a lid stays on [s]: 5 to 10 minutes in a pot, common practice. */
+const COVERED_MOST_S = 600
+
+const baseEnd = (base: Base, last: readonly WokComponent[], needS: number): Extract<Until, { kind: 'baseEnd' }> => ({
+  kind: 'baseEnd',
+  ids: idsOf(base.flat().filter((one) => !isAromatic(one))),
+  aromatics: idsOf(last.filter(isAromatic)),
+  aromaticS: AROMATIC_NEEDS * needS,
+  mostS: MOST_S,
+})

@@ -33,6 +33,7 @@ const USUAL: { [Name in SchoolName]: SchoolValue<Name> } = {
   eggBreak: 'peaSize',
   preheat: 'toSmoke',
   lastToss: 'asBefore',
+  lid: 'none',
 }
 
 /**
@@ -79,6 +80,7 @@ export function axesOf(dishStates: StatedSchools, parts: Parts, station: Station
     eggBreak: axis('eggBreak', false, ['peaSize']),
     preheat: axis('preheat', false),
     lastToss: axis('lastToss', false),
+    lid: axis('lid', false),
   }
 }
 

@@ -21,6 +21,7 @@ export const SECONDS = {
   takeOut: 5,
   dry: 8,
   fold: 3,
+  spread: 6,
   sauce: 15,
   taste: 6,
   volatile: 2,
@@ -77,6 +78,15 @@ export const inMove = (
   ids: ids(some),
   segment,
   until,
+})
+
+/** The lid goes on, and nobody touches what is under it. */
+export const lidMove = (segment: Segment): Omit<Move, 'until'> => ({
+  kind: 'in',
+  slot: 'lid',
+  ids: [],
+  segment,
+  handling: 'cover',
 })
 
 export const backMoves = (back: readonly string[], segment: Segment): Move[] =>

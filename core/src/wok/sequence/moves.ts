@@ -14,6 +14,7 @@ export type Slot =
   | 'rice'
   | 'turn'
   | 'crust'
+  | 'lid'
   | 'halfTime'
   | 'butter'
   | 'afterRice'

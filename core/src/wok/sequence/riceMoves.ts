@@ -1,7 +1,7 @@
 import { inBase } from './base'
 import type { WokComponent } from './component'
 import { forSeconds, type Move, type Until } from './moves'
-import { ids, inMove, isYolk, MOST_S, oilMove, SECONDS } from './makeMoves'
+import { ids, inMove, isYolk, lidMove, MOST_S, oilMove, SECONDS } from './makeMoves'
 import { rawAlone, type Parts } from './parts'
 import type { Choice } from './vocabulary'
 
@@ -11,15 +11,22 @@ export function riceMoves(parts: Parts, choice: Choice): Move[] {
   const coats = choice.egg === 'coated' ? parts.egg.filter(isYolk) : []
   const into = coats.length > 0 || choice.egg !== 'coated' ? coats : parts.egg
   const isPressed = choice.rice === 'pressLift'
-  const isTwofold = isPressed || half.length > 0
+  const isCovered = choice.lid === 'onRice'
+  const isTwofold = isPressed || isCovered || half.length > 0
   const quick = choice.quick === 'afterRice' ? parts.quick : []
   const done: Until = { kind: 'riceDone', ids: ids(into) }
   return [
     ...(choice.egg === 'coated' || isDryVessel(parts, choice) ? [oilMove('rice')] : []),
     {
-      ...inMove('rice', [...parts.rice, ...into], 'rice', isTwofold ? { kind: 'riceHalf' } : done),
+      ...inMove(
+        'rice',
+        [...parts.rice, ...into],
+        'rice',
+        isCovered ? forSeconds(SECONDS.spread) : isTwofold ? { kind: 'riceHalf' } : done,
+      ),
       ...(isPressed && { handling: 'press' as const }),
     },
+    ...(isCovered ? [{ ...lidMove('rice'), until: { kind: 'riceHalf' } as const }] : []),
     ...(isTwofold ? [inMove(half.length > 0 ? 'halfTime' : 'turn', half, 'rice', done)] : []),
     ...(choice.rice === 'leaveCrust'
       ? [{ ...inMove('crust', [], 'rice', { kind: 'crust', mostS: MOST_S.crust }), handling: 'leave' as const }]

@@ -62,7 +62,9 @@ export function stepsOf(
       cautions: cautionsOf(done, some, station, inPan),
       check: checked ? { food: checked, limit: cookLimit(rules, checked) } : null,
       handsOnS:
-        move.handling === 'leave' ? Math.min(3, Math.round(done.endS) - startS) : Math.round(done.endS) - startS,
+        move.handling === 'leave' || move.handling === 'cover'
+          ? Math.min(3, Math.round(done.endS) - startS)
+          : Math.round(done.endS) - startS,
       latestS: latestStartS(run, index),
       surface: 'station',
     })
@@ -196,6 +198,8 @@ function entryAction({ slot }: Move, some: readonly WokComponent[]): Action {
       return 'turnRice'
     case 'crust':
       return 'leaveCrust'
+    case 'lid':
+      return 'lidOn'
     case 'halfTime':
     case 'late':
       return 'warmIn'
@@ -237,6 +241,7 @@ function cautionsOf(
   const isIn = move.kind === 'in' || move.kind === 'back'
   if (move.kind === 'oil' && startC >= NEAR_SMOKE_C) cautions.push('oilNearSmoke')
   if (move.kind === 'wipe') cautions.push('steamWhenWiped')
+  if (move.slot === 'lid') cautions.push('steamUnderLid')
   if (move.slot === 'hotCheck') cautions.push('lotNotRescued')
   if (some.some(({ place }) => place === 'raw') && move.kind !== 'back') cautions.push('rawTools')
   if (isIn && some.some(({ place }) => WET.includes(place)) && move.slot !== 'rice') cautions.push('wetIntoOil')

@@ -73,6 +73,8 @@ function entryWords(done: Done, some: readonly WokComponent[], run: Run, words: 
       return words('grainsJump', 'pressedSoNoLumps', { seconds })
     case 'crust':
       return words('crustForms', 'crustLeftAlone', { seconds })
+    case 'lid':
+      return words('heatedThrough', 'lidKeepsSteam', { seconds })
     case 'halfTime':
     case 'late':
       return words('heatedThrough', move.slot === 'late' ? 'readyOnlyWarms' : 'halfTimeStaysMoist', { seconds })

@@ -35,6 +35,7 @@ const ACTION_WORDS: Readonly<Record<Action, string>> = {
   warmIn: 'On the hot rice, toss through',
   lateIn: 'In, toss through',
   flameOff: 'Flame off',
+  lidOn: 'Lid on, and leave it; open it away from you',
   taste: 'Taste with a clean spoon; the rest only as it needs',
 }
 const OFF_HEAT_SAUCE = 'Flame off, sauce in, toss'
