@@ -20,6 +20,7 @@ export const StationPlate = z
     holdC: z.number().min(120, 'at least 120 °C').max(450, 'at most 450 °C'),
     zoneShare: z.number().min(0.1).max(0.95).nullable(),
     contact: z.number().min(0.3).max(2).nullable(),
+    liftKg: z.number().min(0.5, 'at least 0.5 kg').max(20, 'at most 20 kg').nullable().optional(),
   })
   .superRefine((one, context) => {
     if (one.kind === 'griddle' && one.plateM === null)

@@ -165,7 +165,9 @@ export const setup = {
       powerKw: 'Power, kW',
       reachesPercent: 'Reaches the metal, %',
       hold: 'Hottest, {{unit}}',
+      lift: 'Tossed up to, {{unit}}',
     },
+    liftHow: 'Vessel and food together: heavier ones are stirred with two tools. Empty takes {{usual}}.',
     faults: {
       across: 'From 10 to 200 cm across the rim.',
       depth: 'In cm, at most half of the width; empty if you do not know.',
@@ -174,6 +176,7 @@ export const setup = {
       power: 'In kW, from 0.3 to 60: a hob has 3.5.',
       reaches: 'From 5 to 98 %: gas 20 to 35, induction about 85.',
       hold: 'From {{leastHold}} to {{mostHold}}.',
+      lift: 'From {{leastLift}} to {{mostLift}}, vessel and food; empty takes what is usual.',
     },
     save: 'Save the plate',
     saved: 'The plate is saved as a new version',

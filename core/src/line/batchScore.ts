@@ -37,10 +37,10 @@ export function batchScore(
   if (ordered.kind === 'refused') return ordered
   const { batch } = ordered
   const derived = sequenceBatch(sequenceInput(dish, batch, heat, rules))
-  const { choice, finding, steps, rejected, runnerUp, pins, warns } = derived
-  if (finding !== null || choice === null)
+  const { choice, handling, finding, steps, rejected, runnerUp, pins, warns } = derived
+  if (finding !== null || choice === null || handling === null)
     return { kind: 'infeasible', finding: finding ?? { bad: [], change: null }, batch, pins }
-  const { stationVersion, handling, riceTempC, riceWaterFraction, learned } = heat
+  const { stationVersion, riceTempC, riceWaterFraction, learned } = heat
   const basis = { stationVersion, handling, riceTempC, riceWaterFraction, choice, warns }
   const score = scoreOf(steps, batch, learned === undefined ? basis : { ...basis, learned }, tools)
   return { kind: 'score', score, batch, derived: { rejected, runnerUp, pins } }

@@ -1,5 +1,6 @@
 import type { StationPlate, StationPlateState } from 'contract/stationPlate'
 import { bulkUnitOf } from 'core/measure/scaleUnit'
+import { USUAL_LIFT_KG } from 'core/wok/heat/handlingOfLoad'
 import { HEAT_SOURCES } from 'core/wok/heat/vessel'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
@@ -38,6 +39,8 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
     leastMass: bulk(PLATE_RANGE.leastG),
     mostMass: bulk(PLATE_RANGE.mostG, 0),
     leastHold: formatTemp({ tempC: PLATE_RANGE.leastHoldC }, readsIn),
+    leastLift: bulk(PLATE_RANGE.leastLiftG),
+    mostLift: bulk(PLATE_RANGE.mostLiftG, 0),
     mostHold: formatTemp({ tempC: PLATE_RANGE.mostHoldC }, readsIn),
   }
   const form = useValidForm(
@@ -57,7 +60,9 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
     <FormField
       control={form.control}
       name={name}
-      label={t(`station.fields.${name}`, { unit: name === 'mass' ? bulkUnitOf(weighsIn) : `°${readsIn}` })}
+      label={t(`station.fields.${name}`, {
+        unit: name === 'mass' || name === 'lift' ? bulkUnitOf(weighsIn) : `°${readsIn}`,
+      })}
       inputMode="decimal"
       className="min-w-0 flex-1"
     />
@@ -105,6 +110,14 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
         {field('reachesPercent')}
         {field('hold')}
       </View>
+      {(kind === 'wok' || kind === 'pan') && (
+        <View className="gap-1">
+          <View className="flex-row">{field('lift')}</View>
+          <Text size="small" tone="ash">
+            {t('station.liftHow', { usual: bulk(USUAL_LIFT_KG * 1000) })}
+          </Text>
+        </View>
+      )}
       {isChanged && <Button label={t('station.save')} isBusy={save.isPending} onPress={() => void submit()} />}
     </View>
   )

@@ -14,9 +14,11 @@ export type TypedPlate = {
   powerKw: string
   reachesPercent: string
   hold: string
+  /** Empty takes what is usual. */
+  lift: string
 }
 /** What may be wrong with a field; the words say what would be right. */
-export type PlateFault = 'across' | 'depth' | 'side' | 'mass' | 'power' | 'reaches' | 'hold'
+export type PlateFault = 'across' | 'depth' | 'side' | 'mass' | 'power' | 'reaches' | 'hold' | 'lift'
 
 /** What the kitchen's scales and thermometers show. */
 export type PlateUnits = { weighsIn: ScaleUnit; readsIn: TempUnit }
@@ -25,12 +27,16 @@ const LEAST_KG = 0.2
 const MOST_KG = 300
 const LEAST_HOLD_C = 120
 const MOST_HOLD_C = 450
+const LEAST_LIFT_KG = 0.5
+const MOST_LIFT_KG = 20
 /** What may be typed of the metal, for the words that say so. */
 export const PLATE_RANGE = {
   leastG: LEAST_KG * 1000,
   mostG: MOST_KG * 1000,
   leastHoldC: LEAST_HOLD_C,
   mostHoldC: MOST_HOLD_C,
+  leastLiftG: LEAST_LIFT_KG * 1000,
+  mostLiftG: MOST_LIFT_KG * 1000,
 } as const
 
 const cm = typedUnit(1 / 100)
@@ -48,6 +54,7 @@ export function typedPlate(plate: StationPlate, { weighsIn, readsIn }: PlateUnit
     powerKw: kilowatts.show(plate.powerW),
     reachesPercent: percent.show(plate.efficiency),
     hold: typedCelsius(readsIn).show(plate.holdC),
+    lift: typedKilograms(weighsIn).show(plate.liftKg),
   }
 }
 
@@ -71,6 +78,10 @@ export function plateSchema(kind: StationPlate['kind'], units: PlateUnits, fault
       powerKw: typedNumber(fault('power'), { least: 0.3, most: 60 }),
       reachesPercent: typedNumber(fault('reaches'), { least: 5, most: 98 }),
       hold: between('hold', celsius, LEAST_HOLD_C, MOST_HOLD_C),
+      lift:
+        kind === 'wok' || kind === 'pan'
+          ? z.union([z.literal('').transform(() => null), between('lift', kilograms, LEAST_LIFT_KG, MOST_LIFT_KG)])
+          : z.string().transform(() => null),
     })
     .refine((one) => kind !== 'wok' || one.depthCm === null || one.depthCm <= (one.acrossCm ?? 0) / 2, {
       path: ['depthCm'],
@@ -103,5 +114,6 @@ export function plateOf(
     holdC: typedCelsius(readsIn).read(typed.hold, before.holdC),
     zoneShare: before.zoneShare,
     contact: before.contact,
+    ...(typed.lift !== null && { liftKg: typedKilograms(weighsIn).read(typed.lift, before.liftKg ?? null) }),
   }
 }

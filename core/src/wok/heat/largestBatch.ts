@@ -1,4 +1,5 @@
 import { advance, type Method } from './advance'
+import { handlingOfLoad } from './handlingOfLoad'
 import { emptyPan, heapC, metalC, putIn } from './pan'
 import { FOOD_THERMAL } from './foodTable'
 import { HOT_C, LEAST_METAL_C, type Handling } from './parameters'
@@ -101,11 +102,12 @@ type Steps = { method: Method; stepS: number; endsAtDip: boolean }
 function limitsBroken(
   vessel: Vessel,
   warm: { metalC: number; rimC: number },
-  { riceTempC, handling, riceWaterFraction }: BatchQuestion,
+  { station, riceTempC, handling, riceWaterFraction }: BatchQuestion,
   massG: number,
   { method, stepS, endsAtDip }: Steps,
 ): { dip: boolean; time: boolean } {
-  const pan = emptyPan(vessel, warm.metalC, warm.rimC, (OIL_G_PER_KG * massG) / 1000, handling)
+  const moved = handlingOfLoad(handling, station, massG)
+  const pan = emptyPan(vessel, warm.metalC, warm.rimC, (OIL_G_PER_KG * massG) / 1000, moved)
   putIn(pan, { food: 'rice', massG, tempC: riceTempC, waterFraction: riceWaterFraction })
   const leastC = Math.min(LEAST_METAL_C, warm.metalC)
   let dip = false

@@ -1,6 +1,7 @@
 import { fry, type Fried } from './fry'
 import { FOOD_THERMAL } from './foodTable'
 import { batchLimits, largestBatch, OIL_G_PER_KG, START_C, type BatchLimits, type LargestBatch } from './largestBatch'
+import { handlingOfLoad } from './handlingOfLoad'
 import type { Handling } from './parameters'
 import { halfWidthM, heightM, vesselOf, type HeatStation } from './vessel'
 
@@ -83,7 +84,7 @@ function recovery(
     startMetalC,
     oilG: (massG * OIL_G_PER_KG) / 1000,
     components: [{ food: 'rice', massG, tempC: riceTempC, atS: 0 }],
-    handling,
+    handling: handlingOfLoad(handling, station, massG),
     durationS: SHOWN_S,
   })
   const { lowestMetalC, timeTo74S, fryingS, doneS } = fried

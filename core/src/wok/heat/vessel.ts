@@ -24,6 +24,8 @@ export type HeatStation = {
   zoneShare?: number | null | undefined
   /** How well the food touches the metal here against the usual, where it was calibrated. */
   contact?: number | null | undefined
+  /** What is tossed here at most, vessel and food together [kg]; null takes what is usual. */
+  liftKg?: number | null | undefined
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { CookRules } from '../../safety/limits'
+import { handlingOfLoad } from '../heat/handlingOfLoad'
 import type { Handling } from '../heat/parameters'
 import { sameVesselOf, type HeatStation } from '../heat/vessel'
 import { best, checked, runnerUpOf, type Candidate } from './candidate'
@@ -85,7 +86,11 @@ export function startDeriving(input: SequenceInput) {
     dish.splitAllergens,
     vessel,
   )
-  const station: Station = { vessel, handling: input.handling, isGriddle: input.station.kind === 'griddle' }
+  const isGriddle = input.station.kind === 'griddle'
+  const { rice } = dish.schools
+  const asked = !isGriddle && (rice === 'toss' || rice === 'stir') ? rice : input.handling
+  const foodG = components.reduce((sum, { massG }) => sum + massG, 0)
+  const station: Station = { vessel, handling: handlingOfLoad(asked, input.station, foodG), isGriddle }
   return { dish, components, parts, station, vessel }
 }
 

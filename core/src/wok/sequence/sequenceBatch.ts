@@ -1,4 +1,5 @@
 import { cookLimit } from '../../safety/limits'
+import type { Handling } from '../heat/parameters'
 import type { WokComponent } from './component'
 import type { Candidate } from './candidate'
 import { derive, type Derived, type Rejected, type SequenceInput } from './derive'
@@ -18,6 +19,8 @@ export type Sequenced = {
   engine: typeof ENGINE
   /** What it decided where the dish said nothing. */
   choice: Choice | null
+  /** How the food is moved, by its weight; null where nothing is cooked. */
+  handling: Handling | null
   steps: readonly DerivedStep[]
   /** From the first oil to the pick-up [s]; heating up comes before. */
   totalS: number | null
@@ -45,6 +48,7 @@ export function sequenceBatch(input: SequenceInput): Sequenced {
     return {
       engine: ENGINE,
       choice: null,
+      handling: null,
       steps: [],
       totalS: null,
       rejected: [],
@@ -58,6 +62,7 @@ export function sequenceBatch(input: SequenceInput): Sequenced {
     return {
       ...common,
       choice: null,
+      handling: null,
       steps: [],
       totalS: null,
       runnerUp: null,
@@ -67,6 +72,7 @@ export function sequenceBatch(input: SequenceInput): Sequenced {
   return {
     ...common,
     choice: best.choice,
+    handling: derived.station.handling,
     ...written(best, derived, input),
     runnerUp: runnerUp && {
       ...written(runnerUp, derived, input),
