@@ -31,6 +31,7 @@ export const Component = z.strictObject({
   mayContain: z.array(Allergen).exactOptional(),
   unknownParts: z.array(z.string()).exactOptional(),
   isRaw: z.boolean().exactOptional(),
+  fatFraction: z.number().min(0).max(1).exactOptional(),
   gPerML: z.number().positive().exactOptional(),
   count: z.strictObject({ size: z.string(), massG: z.number().positive() }).exactOptional(),
   ingredientId: z.string().exactOptional(),

@@ -37,6 +37,8 @@ const SequenceComponent = z.strictObject({
   allergens: z.array(z.string()).optional(),
   readyToEat: z.boolean().optional(),
   waterFraction: Water.optional(),
+  fatFraction: z.number().min(0).max(1).optional(),
+  smokesAtC: z.number().min(80).max(350).optional(),
   stages: Stages.optional(),
 })
 const Pins = z.array(Pin).max(40).optional()

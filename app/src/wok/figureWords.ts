@@ -13,7 +13,7 @@ export function useFigureWords(readsIn: TempUnit): (step: Step) => string {
   const t = useWords('wok')
   const temp = (tempC: number) => formatWholeTemp(tempC, readsIn)
   return ({ figures = {} }) => {
-    const { fromC, metalC, lowestC, dryS, coreC, oilG, burnFraction } = figures
+    const { fromC, metalC, lowestC, dryS, coreC, oilG, onMetalG, renderedG, carriedG, burnFraction } = figures
     const falls = metalC !== undefined && lowestC !== undefined && metalC - lowestC >= 2
     return [
       fromC === undefined ? '' : t('figures.warm', { temp: formatWholeTemp(fromC, readsIn, 10) }),
@@ -25,6 +25,9 @@ export function useFigureWords(readsIn: TempUnit): (step: Step) => string {
       dryS === undefined ? '' : t('figures.dry', { seconds: Math.round(dryS) }),
       coreC === undefined ? '' : t('figures.core', { core: temp(coreC) }),
       oilG === undefined ? '' : t('figures.oil', { mass: mass(oilG) }),
+      onMetalG === undefined ? '' : t('figures.onMetal', { mass: mass(Math.round(onMetalG)) }),
+      renderedG === undefined ? '' : t('figures.rendered', { mass: mass(Math.round(renderedG)) }),
+      carriedG === undefined ? '' : t('figures.carried', { mass: mass(Math.round(carriedG)) }),
       burnFraction === undefined || burnFraction < NEAR_BURNT
         ? ''
         : t('figures.burn', { percent: formatPercent(burnFraction) }),

@@ -139,6 +139,7 @@ export const steps = {
     butterBrownsLate: 'Late and on the rice: on metal this hot butter burns.',
     lateSoItDoesNotBurn: 'After the rice: beside it on bare metal it would burn.',
     softGoesLate: 'It is soft already: it only has to be hot.',
+    itsFatFriesTheRest: 'Nothing else is greasy: the rest fries in what runs out of it.',
     lidKeepsSteam: 'Its own steam cooks it through, above as below, and it does not dry out.',
     sauceTooCoolToBrown: 'The metal is too cool to brown it: it only boils in.',
     sauceIntoRice: 'Into the rice, which takes it up.',
@@ -153,6 +154,9 @@ export const steps = {
     dry: 'dry in {{seconds}} s',
     core: 'core {{core}}',
     oil: '{{mass}} of oil',
+    onMetal: 'some {{mass}} of fat there already',
+    rendered: 'gives some {{mass}} of fat',
+    carried: 'takes some {{mass}} of oil with it',
     burn: '{{percent}} % of the way to burnt',
   },
 } as const

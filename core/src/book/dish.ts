@@ -69,6 +69,8 @@ export type Component = {
   unknownParts?: readonly string[]
   /** Whether its row says that it must still be cooked; absent where nobody knows, which a wok takes for raw. */
   isRaw?: boolean
+  /** Fat by mass of a protein, as its row says. */
+  fatFraction?: number
   /** Density in this form [g/mL]; absent where it was never weighed. */
   gPerML?: number
   count?: CountSize

@@ -65,7 +65,7 @@ function componentOf(line: DishLine, ingredient: Ingredient | null, id: string):
  * by. Name, amount and cut stay as the chef wrote them.
  */
 export function refreshComponent(component: Component, ingredient: Ingredient): Component {
-  const { gPerML: _gPerML, count: _count, unknownParts: _unknownParts, isRaw: _isRaw, ...kept } = component
+  const { gPerML: _gPerML, count: _count, unknownParts: _unknownParts, isRaw: _isRaw, fatFraction: _fat, ...kept } = component
   const density = densityFor(ingredient, component.cut?.shape)
   const size =
     ingredient.countSizes.find((one) => one.size === 'us-large') ??
@@ -78,6 +78,7 @@ export function refreshComponent(component: Component, ingredient: Ingredient): 
     mayContain: ingredient.mayContain,
     ...(!ingredient.areAllergensKnown && { unknownParts: [ingredient.name] }),
     isRaw: isRawRow(ingredient),
+    ...(component.role === 'protein' && { fatFraction: ingredient.fatG / 100 }),
     ...(density && { gPerML: density.gPerML }),
     ...(size && component.role === 'egg' && { count: { size: 'egg', massG: size.massG } }),
   }

@@ -121,6 +121,7 @@ export const REASONS = [
   'flameOffForFinish',
   'saltCannotComeOut',
   'lidKeepsSteam',
+  'itsFatFriesTheRest',
 ] as const
 export type Reason = (typeof REASONS)[number]
 

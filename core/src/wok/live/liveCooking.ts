@@ -46,7 +46,8 @@ const BY_HAND: Readonly<Record<Exclude<HeatLevel, 'off'>, { belowK: number; open
 
 /** A batch being cooked by the steps of its score, for as long as each truly took. */
 export class LiveCooking {
-  private readonly byId: ReadonlyMap<string, WokComponent>
+  /** What the dish names, with the shares in which it goes in. */
+  private readonly byName: ReadonlyMap<string, readonly WokComponent[]>
   private readonly cooking: Cooking
   private riceId: string | null = null
 
@@ -55,7 +56,8 @@ export class LiveCooking {
     private readonly batch: LiveBatch,
     startC = AIR_C,
   ) {
-    this.byId = new Map(batch.components.map((one) => [one.id, one]))
+    const names = new Set(batch.components.map(({ of }) => of))
+    this.byName = new Map([...names].map((name) => [name, batch.components.filter(({ of }) => of === name)]))
     const { vessel, isGriddle } = batch.station
     const fromC = isGriddle ? Math.max(startC, vessel.holdC - 8) : startC
     this.cooking = Cooking.start(vessel, fromC, fromC, 'ranking')
@@ -70,12 +72,14 @@ export class LiveCooking {
     const { choice } = this.batch
     this.setFlame(step, step.heat)
     if (step.surface === 'beside' || HANDS_ONLY.includes(step.action)) return
-    const leaving = step.entries.filter(({ motion }) => motion === 'out').map(({ componentId }) => componentId)
+    const leaving = step.entries
+      .filter(({ motion }) => motion === 'out')
+      .flatMap((entry) => this.idsOf(entry.componentId))
     if (leaving.length > 0) this.cooking.takeOut(leaving)
     for (const { componentId, massG, motion } of step.entries) {
-      const one = this.byId.get(componentId)
+      const one = this.shareOf(componentId, massG)
       if (!one) continue
-      if (motion === 'back') this.cooking.bringBack(componentId)
+      if (motion === 'back') for (const id of this.idsOf(componentId)) this.cooking.bringBack(id)
       if (motion !== 'in' || STAYS_COOL.includes(one.place)) continue
       if (one.place === 'fat') this.cooking.oil(massG)
       else
@@ -86,7 +90,16 @@ export class LiveCooking {
       if (one.place === 'rice') this.riceId = one.id
     }
   }
+  /** Of a component that goes in by shares the one that weighs most nearly so much. */
+  private shareOf(name: string, massG: number): WokComponent | undefined {
+    const off = (one: WokComponent) => Math.abs(one.massG - massG)
+    return this.byName.get(name)?.reduce((near, one) => (off(one) < off(near) ? one : near))
+  }
+  private idsOf(name: string): string[] {
+    return (this.byName.get(name) ?? []).map(({ id }) => id)
+  }
   end(step: Step): void {
+    this.cooking.settleFat()
     if (step.action === 'eggWell') this.cooking.fold()
   }
   setFlame(step: Step, level: HeatLevel): void {

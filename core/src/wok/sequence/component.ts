@@ -4,6 +4,7 @@ import { killPerS } from '../heat/doneness'
 import { FOOD_THERMAL } from '../heat/foodTable'
 import type { HeatFood } from '../heat/foods'
 import { portionOf, type FoodLoad, type Portion } from '../heat/load'
+import { smokePointC } from './fats'
 import { isRawProtein, MEATS, placeOf, refined, type Place } from './place'
 import type { Stage } from '../../book/stages'
 import type { StagedInput } from './inStages'
@@ -37,6 +38,10 @@ export type WokComponent = {
   tags: ReadonlySet<Tag>
   allergens: readonly string[]
   waterFraction: number | undefined
+  /** Fat that it gives to the metal when it is fried long enough [g]; nothing of what is lean. */
+  rendersG: number
+  /** Lowest smoke point of a fat [°C]; null of everything else. */
+  smokesAtC: number | null
   /** Filled by `portionFor`. */
   portion: Portion | null
 }
@@ -120,9 +125,19 @@ export function componentOf(input: StagedInput, riceG: number, riceTempC: number
     burnAt: BURN_AT[food] ?? USUAL_BURN[place === 'raw' ? 'raw' : place === 'ready' ? 'ready' : 'vegetable'],
     tags,
     allergens: input.allergens ?? [],
+    rendersG: rendersG(input, food, riceG),
+    smokesAtC: smokePointC(food, input.smokesAtC),
     waterFraction: input.waterFraction ?? (role === 'drySeasoning' ? DRY_WATER : undefined),
     portion: null,
   }
+}
+
+/** Leaner food keeps its fat, and of fatter food this share runs out at most. [C] */
+const RENDERING = { leastFraction: 0.1, share: 0.6 } as const
+function rendersG({ ratioG, fatFraction }: ComponentInput, food: HeatFood, riceG: number): number {
+  const fraction = fatFraction ?? FOOD_THERMAL[food].composition.fat ?? 0
+  const isMeat = MEATS.includes(food)
+  return isMeat && fraction >= RENDERING.leastFraction ? (RENDERING.share * fraction * ratioG * riceG) / 100 : 0
 }
 
 /** What the heat model is told of it. */

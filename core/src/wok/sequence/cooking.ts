@@ -18,7 +18,7 @@ import {
 import { FRIES_ABOVE_C } from '../heat/fry'
 import { FILM, P_AREA_A, PER_PART } from '../heat/layout'
 import { inBowl, lift, putBack, setPatch, type Lifted } from '../heat/lift'
-import { copyPan, emptyPan, heapMass, metalC, pourOil, setWork } from '../heat/pan'
+import { copyPan, emptyPan, foodC, heapMass, metalC, pourOil, setWork } from '../heat/pan'
 import type { Pan } from '../heat/layout'
 import type { Handling } from '../heat/parameters'
 import type { Vessel } from '../heat/vessel'
@@ -39,6 +39,8 @@ export type Inside = {
   overS: number
   /** Hottest that its core has been [°C]. */
   peakC: number
+  /** Fat that it still has to give [g]. */
+  fatG: number
 }
 type InBowl = { was: Inside; lifted: Lifted; doneness: Doneness; sinceS: number; outC: number }
 
@@ -68,11 +70,12 @@ export class Cooking {
     readonly bowls: Map<string, InBowl>,
     readonly seen: Seen,
     private riceIn: boolean,
+    private settledS: number,
   ) {}
 
   static start(vessel: Vessel, metalAC: number, metalBC: number, precision: Precision): Cooking {
     const pan = emptyPan(vessel, metalAC, metalBC, 0, 'stir')
-    return new Cooking(precision, pan, startFollowing(), [], new Map(), seenOf(Infinity, 0, 0, 0), false)
+    return new Cooking(precision, pan, startFollowing(), [], new Map(), seenOf(Infinity, 0, 0, 0), false, 0)
   }
 
   /** The same as it is now, to go on from in another way. */
@@ -82,10 +85,11 @@ export class Cooking {
       this.precision,
       copyPan(this.pan),
       copyFollowing(this.following),
-      this.inside.map(({ one, overS, peakC }) => insideOf(one, overS, peakC)),
+      this.inside.map(({ one, overS, peakC, fatG }) => insideOf(one, overS, peakC, fatG)),
       new Map(this.bowls),
       seenOf(lowestC, fryingS, caramel, butterC),
       this.riceIn,
+      this.settledS,
     )
   }
 
@@ -125,13 +129,31 @@ export class Cooking {
     const before = pan.portions.length
     pour(pan, one, share, how.isOnWall ?? false)
     if (pan.portions.length === before) return
-    this.inside.push(insideOf(one, 0, one.tempC))
+    this.inside.push(insideOf(one, 0, one.tempC, one.rendersG * share))
     followAdded(pan, this.following)
     if (one.place === 'rice') {
       this.riceIn = true
       this.seen.lowestC = min(this.seen.lowestC, metalC(pan))
     }
     if (how.isPatch) setPatch(pan, before, patchM2(pan, before))
+  }
+  /**
+   * Fat that ran out of what lies in the vessel since the last time, which is on the metal from now on [g]. Settled at the
+   * end of a step: how the food lies is worked out anew with it.
+   */
+  settleFat(): number {
+    const seconds = this.pan.atS - this.settledS
+    this.settledS = this.pan.atS
+    let ranG = 0
+    for (let index = 0; index < this.inside.length; index += 1) {
+      const it = this.inside[index]!
+      if (it.fatG <= 0) continue
+      const left = it.fatG * exp(-rendersPerS(foodC(this.pan, index)) * seconds)
+      ranG += it.fatG - left
+      it.fatG = left
+    }
+    if (ranG > 0) this.oil(ranG)
+    return ranG
   }
   /** Folds what has metal of its own into the heap. */
   fold(): void {
@@ -157,7 +179,7 @@ export class Cooking {
     const { was, doneness } = bowl
     const cooled = inBowl(bowl.lifted, this.pan.atS - bowl.sinceS)
     putBack(this.pan, cooled)
-    this.inside.push(insideOf(was.one, was.overS, was.peakC))
+    this.inside.push(insideOf(was.one, was.overS, was.peakC, was.fatG))
     followReturned(this.pan, this.following, { ...doneness, coreC: min(doneness.coreC, cooled.tempC) })
     return bowl.outC - cooled.tempC
   }
@@ -234,11 +256,12 @@ export class Cooking {
 /** What is worse for being done too long. */
 const BEARS_LITTLE: readonly WokComponent['place'][] = ['raw', 'ready', 'egg']
 // Built in one place each, so that all have one shape.
-const insideOf = (one: WokComponent, overS: number, peakC: number): Inside => ({
+const insideOf = (one: WokComponent, overS: number, peakC: number, fatG: number): Inside => ({
   one,
   bearsLittle: BEARS_LITTLE.includes(one.place),
   overS,
   peakC,
+  fatG,
 })
 const seenOf = (lowestC: number, fryingS: number, caramel: number, butterC: number): Seen => ({
   lowestC,
@@ -246,6 +269,11 @@ const seenOf = (lowestC: number, fryingS: number, caramel: number, butterC: numb
   caramel,
   butterC,
 })
+
+/** Fat melts out of what is warm: none below 45 °C, and at the boil so much of it a second. [C] */
+const RENDERS = { fromC: 45, fullC: 100, perS: 1 / 120 } as const
+const rendersPerS = (tempC: number): number =>
+  RENDERS.perS * min(1, max(0, (tempC - RENDERS.fromC) / (RENDERS.fullC - RENDERS.fromC)))
 
 function caramelPerS(metalTempC: number): number {
   const atC = 100 + CARAMEL.towardsMetal * max(0, metalTempC - 100)

@@ -44,6 +44,7 @@ function componentFromBook(
   eggWish: EggWish | null,
 ): ComponentInput {
   const tags = tagsOf(one)
+  const smokesAtC = SMOKES_AT_C[one.ingredientId ?? '']
   return {
     id: one.id,
     role: one.role,
@@ -54,6 +55,8 @@ function componentFromBook(
     ...(tags.length > 0 && { tags }),
     ...(one.role === 'egg' && eggWish === 'wellDone' && { target: { kind: 'set' as const, value: WELL_DONE } }),
     ...(one.stages && { stages: one.stages }),
+    ...(one.fatFraction !== undefined && { fatFraction: one.fatFraction }),
+    ...(smokesAtC !== undefined && { smokesAtC }),
     allergens: one.allergens,
     ...(one.isRaw === false && { readyToEat: true }),
     ...((isRawProtein(one) || isRawEgg(one)) && { mustCook: true }),
@@ -63,6 +66,18 @@ function componentFromBook(
 /** Cured meat heats as such; everything else is the class that the book has. */
 const heatFoodOf = ({ food, state }: Component): HeatFood =>
   state === 'cured' && (food === 'meat' || food === 'mince') ? 'cured' : food
+
+/** Smoke points of the table's fats [°C], as they are usually sold: from memory. */
+const SMOKES_AT_C: Readonly<Record<string, number>> = {
+  'oil-rapeseed': 220,
+  'oil-peanut': 230,
+  'oil-soy': 230,
+  'oil-sunflower': 227,
+  'oil-rice-bran': 232,
+  lard: 190,
+  'fat-chicken': 190,
+  ghee: 250,
+}
 
 /** A yolk is known by its row; sesame oil by its class. */
 function tagsOf({ food, ingredientId = '' }: Component): Tag[] {

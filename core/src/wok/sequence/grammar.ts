@@ -5,6 +5,7 @@ import { backMoves, eggSet, ids, isOut, MOST_S, oilMove, outMove, SECONDS, still
 import { forSeconds, type Move } from './moves'
 import { rawAlone, type Parts } from './parts'
 import { riceMoves } from './riceMoves'
+import { renderers } from './fats'
 import { withShares } from './inStages'
 import type { Choice } from './vocabulary'
 
@@ -25,15 +26,26 @@ const BROKEN_TO: Readonly<Record<Choice['eggBreak'], number | undefined>> = {
  * well or under] [egg back] rice halfTime* [butter] [afterRice] [dry] [egg in a well] late* (returns, sauce, leaves)* [sheet
  * back] volatile off [sauce] finish top.
  */
-export const movesOf = (parts: Parts, choice: Choice): Move[] => withShares(ownPlaces(parts, choice), parts)
+export const movesOf = (parts: Parts, choice: Choice): Move[] =>
+  oiled(withShares(ownPlaces(parts, choice), parts), parts, choice)
+
+/** Nothing is poured where there is nothing to pour, and lean oil goes in once: a spoon of it cannot be shared out. */
+function oiled(moves: readonly Move[], { fat }: Parts, { oil }: Choice): Move[] {
+  const first = moves.findIndex(({ kind }) => kind === 'oil')
+  const pours = (at: number) => fat.length > 0 && (oil !== 'lean' || at === first)
+  return moves.filter(({ kind }, at) => kind !== 'oil' || pours(at))
+}
 
 /** The same without what goes in with the stages of others. */
 function ownPlaces(parts: Parts, choice: Choice): Move[] {
-  const own = parts.raw.filter((one) => choice.rawProtein === 'ownOut' || rawAlone(one))
+  // Where no fat is in the dish, what gives some goes in before all, and the rest fries in it.
+  const givesFat = parts.fat.length === 0 ? renderers(parts.raw) : []
+  const alone = parts.raw.filter((one) => choice.rawProtein === 'ownOut' || rawAlone(one))
+  const own = [...givesFat, ...alone.filter((one) => !givesFat.includes(one))]
   const together = parts.raw.filter((one) => !own.includes(one))
   const base = inBase(parts, choice, together)
   const isEmptied = base.length > 0 && leavesBase(choice, together)
-  const eggFirst = choice.ownStages === 'eggFirst'
+  const eggFirst = choice.ownStages === 'eggFirst' && givesFat.length === 0
   const first = [
     ...(eggFirst ? eggOut(parts, choice) : []),
     ...own.flatMap((one) => ownMoves(one, choice)),

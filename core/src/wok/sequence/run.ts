@@ -19,6 +19,10 @@ export type Done = {
   endC: number
   /** Oil that went in [g]. */
   oilG: number
+  /** Fat that ran out of the food, and that left with what was taken out [g]; what lay on the metal when it began. */
+  renderedG: number
+  carriedG: number
+  onMetalG: number
   /** Of the components in the vessel when it ended; noted in the fine run alone. */
   progress: ReadonlyMap<string, number>
   burn: ReadonlyMap<string, number>
@@ -77,7 +81,7 @@ const NOT_NOTED = { progress: new Map(), burn: new Map(), burnPerS: new Map() } 
 export function noteOf(
   cooking: Cooking,
   move: Move,
-  seen: { startS: number; startC: number; lowC: number; oilG: number; waitedS: number },
+  seen: Pick<Done, 'startS' | 'startC' | 'lowC' | 'oilG' | 'renderedG' | 'carriedG' | 'onMetalG' | 'waitedS'>,
 ): Done {
   if (!cooking.isFine) return { move, ...seen, endS: cooking.pan.atS, endC: metalC(cooking.pan), ...NOT_NOTED }
   const progress = new Map<string, number>()

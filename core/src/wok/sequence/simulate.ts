@@ -134,6 +134,8 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
   const startS = cooking.pan.atS
   const startC = metalC(cooking.pan)
   let oilG = 0
+  let carriedG = 0
+  const onMetalG = cooking.pan.oilKg * 1000
   if (move.kind === 'oil') {
     oilG = fatG * oilShare(going.oiled, oilings)
     going.oiled += 1
@@ -147,15 +149,20 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
     if (move.kind === 'out') wait(cooking, 2)
     const outG = move.ids.reduce((sum, id) => sum + (all.get(id)?.massG ?? 0), 0)
     cooking.takeOut(move.ids)
-    const carried = move.slot === 'egg' && choice.oil === 'pressedBack' ? 0 : CARRIES_OIL * outG
+    const carried =
+      move.slot === 'egg' && choice.oil === 'pressedBack' ? 0 : Math.min(cooking.pan.oilKg * 1000, CARRIES_OIL * outG)
     cooking.oil(-carried)
+    carriedG = carried
   }
   if (move.kind === 'back') for (const id of move.ids) going.asideK += cooking.bringBack(id)
   const seen = until(cooking, move.until, startS)
+  const renderedG = cooking.settleFat()
   if (move.isPatch) cooking.fold()
   if (move.slot === 'rice') going.rice = riceAt(cooking, startS, startC)
   if (going.rice && going.rice.doneS === null && seen.isRiceDone) going.rice.doneS = cooking.pan.atS
-  going.done.push(noteOf(cooking, move, { startS, startC, lowC: seen.lowC, oilG, waitedS }))
+  going.done.push(
+    noteOf(cooking, move, { startS, startC, lowC: seen.lowC, oilG, renderedG, carriedG, onMetalG, waitedS }),
+  )
 }
 
 /** What is too little, or too late, to change the heat of the heap. */

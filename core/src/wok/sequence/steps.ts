@@ -2,6 +2,7 @@ import { cookLimit, type CheckedFood, type CookLimit, type CookRules } from '../
 import type { Action, Caution, Cue, HeatLevel, Reason } from '../score'
 import type { WokComponent } from './component'
 import { latestStartS } from './latest'
+import { isNearSmoke, RENDERED_SMOKES_AT_C } from './fats'
 import { heatFor } from './levels'
 import type { Move } from './moves'
 import type { Done, Run, Station } from './run'
@@ -32,7 +33,8 @@ export type DerivedStep = {
 
 /** A wok with so much in it is heavy [g]. */
 const HEAVY_G = 900
-const NEAR_SMOKE_C = 220
+/** Less fat than this that ran out of food is no pool that burns [g]. [C] */
+const RENDERED_FROM_G = 3
 
 /** The steps of a run. */
 export function stepsOf(
@@ -42,7 +44,6 @@ export function stepsOf(
   rules: CookRules,
 ): DerivedStep[] {
   const byId = new Map(components.map((one) => [one.id, one]))
-  const inPan = components.reduce((sum, { massG }) => sum + massG, 0)
   const steps: Omit<DerivedStep, 'id'>[] = station.isGriddle ? [] : [heating(run, station)]
   run.moves.forEach((done, index) => {
     const { move } = done
@@ -59,7 +60,7 @@ export function stepsOf(
       heat: isOff(run, index) ? 'off' : heatFor(run.choice, move.segment, station.vessel.holdC).level,
       entries: entriesOf(move, some, components, done),
       ...wordsOf(done, named, run),
-      cautions: cautionsOf(done, some, station, inPan),
+      cautions: cautionsOf(done, some, components, station),
       check: checked ? { food: checked, limit: cookLimit(rules, checked) } : null,
       handsOnS:
         move.handling === 'leave' || move.handling === 'cover'
@@ -232,14 +233,17 @@ const strictest = (some: readonly WokComponent[]): CheckedFood | null =>
   STRICTEST.find((food) => some.some(({ checked }) => checked === food)) ?? null
 
 function cautionsOf(
-  { move, startC }: Done,
+  { move, startC, endC, renderedG }: Done,
   some: readonly WokComponent[],
+  all: readonly WokComponent[],
   station: Station,
-  inPanG: number,
 ): Caution[] {
+  const inPanG = all.reduce((sum, { massG }) => sum + massG, 0)
+  const poured = all.filter(({ place }) => place === 'fat')
+  const isRenderedHot = renderedG >= RENDERED_FROM_G && endC >= RENDERED_SMOKES_AT_C
   const cautions: Caution[] = []
   const isIn = move.kind === 'in' || move.kind === 'back'
-  if (move.kind === 'oil' && startC >= NEAR_SMOKE_C) cautions.push('oilNearSmoke')
+  if ((move.kind === 'oil' && isNearSmoke(poured, startC)) || isRenderedHot) cautions.push('oilNearSmoke')
   if (move.kind === 'wipe') cautions.push('steamWhenWiped')
   if (move.slot === 'lid') cautions.push('steamUnderLid')
   if (move.slot === 'hotCheck') cautions.push('lotNotRescued')

@@ -56,6 +56,10 @@ export type ComponentInput = {
   /** Its row says that it is raw, whatever its state is called. */
   mustCook?: boolean | undefined
   waterFraction?: number | undefined
+  /** Fat by mass, where its row says; else its class. */
+  fatFraction?: number | undefined
+  /** Smoke point of a fat, where it is known [°C]. */
+  smokesAtC?: number | undefined
   /** Shares that go in with other stages; the rest has its own place. */
   stages?: readonly StageShare[] | undefined
 }

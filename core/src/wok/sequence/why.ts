@@ -4,7 +4,21 @@ import type { Done, Run } from './run'
 
 /** Figures of the model behind a reason; only those that the reason speaks of. */
 export type Figures = Partial<
-  Record<'metalC' | 'lowestC' | 'dryS' | 'seconds' | 'burnFraction' | 'caramel' | 'oilG' | 'coreC' | 'logKill', number>
+  Record<
+    | 'metalC'
+    | 'lowestC'
+    | 'dryS'
+    | 'seconds'
+    | 'burnFraction'
+    | 'caramel'
+    | 'oilG'
+    | 'onMetalG'
+    | 'renderedG'
+    | 'carriedG'
+    | 'coreC'
+    | 'logKill',
+    number
+  >
 >
 /** Metal from which a sauce browns where it lies [°C]. */
 const BROWNS_FROM_C = 180
@@ -14,6 +28,22 @@ const whole = Math.round
 
 /** By what the cook knows that a move is done, why it stands here, and the figures behind that. */
 export function wordsOf(done: Done, some: readonly WokComponent[], run: Run): Words {
+  const { figures, ...words } = plainWords(done, some, run)
+  return { ...words, figures: { ...figures, ...fatFigures(done) } }
+}
+
+/** The ledger of fat: what lay on the metal, what ran out of the food, what left with it; less than a gram is not said. */
+function fatFigures({ move, onMetalG, renderedG, carriedG }: Done): Figures {
+  const tenths = (massG: number) => Math.round(massG * 10) / 10
+  return {
+    ...(move.kind === 'oil' && onMetalG >= SAID_FROM_G && { onMetalG: tenths(onMetalG) }),
+    ...(renderedG >= SAID_FROM_G && { renderedG: tenths(renderedG) }),
+    ...(carriedG >= SAID_FROM_G && { carriedG: tenths(carriedG) }),
+  }
+}
+const SAID_FROM_G = 1
+
+function plainWords(done: Done, some: readonly WokComponent[], run: Run): Words {
   const { move } = done
   const seconds = whole(done.endS - done.startS)
   const words = (cue: Cue, reason: Reason, figures: Figures = {}): Words => ({ cue, reason, figures })
@@ -58,7 +88,11 @@ function entryWords(done: Done, some: readonly WokComponent[], run: Run, words: 
     case 'own':
       return words(
         proteinCue(some),
-        some[0]?.state === 'marinated' ? 'marinadeScorchesInCompany' : 'rawAloneNeedsItsTime',
+        run.moves.every(({ move: { kind } }) => kind !== 'oil') && done.renderedG >= SAID_FROM_G
+          ? 'itsFatFriesTheRest'
+          : some[0]?.state === 'marinated'
+            ? 'marinadeScorchesInCompany'
+            : 'rawAloneNeedsItsTime',
         { seconds },
       )
     case 'base':
