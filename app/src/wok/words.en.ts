@@ -80,6 +80,7 @@ export const wok = {
     rawTools: 'Raw tools stay apart. Wash hands.',
     chilliVapour: 'Its vapour bites: lean back, extraction on.',
     heavyWok: 'A full wok is heavy: ladle under it, both hands.',
+    bowlCools: 'It has cooled in its bowls: probe it. Serve now or hold it hot, by your local code.',
     steamUnderLid: 'Steam under the lid: open it away from you, dry cloth.',
     lotNotRescued: 'Frying does not rescue rice that was kept warm too long.',
   },

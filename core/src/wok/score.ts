@@ -39,6 +39,8 @@ export const ACTIONS = [
   'flameOff',
   'taste',
   'lidOn',
+  'riceOut',
+  'tossTogether',
 ] as const
 export type Action = (typeof ACTIONS)[number]
 
@@ -122,6 +124,8 @@ export const REASONS = [
   'saltCannotComeOut',
   'lidKeepsSteam',
   'itsFatFriesTheRest',
+  'partsFryDry',
+  'partsTasteAlike',
 ] as const
 export type Reason = (typeof REASONS)[number]
 
@@ -137,6 +141,7 @@ export const CAUTIONS = [
   'heavyWok',
   'lotNotRescued',
   'steamUnderLid',
+  'bowlCools',
 ] as const
 export type Caution = (typeof CAUTIONS)[number]
 

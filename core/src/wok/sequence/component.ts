@@ -7,7 +7,7 @@ import { portionOf, type FoodLoad, type Portion } from '../heat/load'
 import { smokePointC } from './fats'
 import { isRawProtein, MEATS, placeOf, refined, type Place } from './place'
 import type { Stage } from '../../book/stages'
-import type { StagedInput } from './inStages'
+import type { LappedInput } from './laps'
 import type { ComponentInput, Tag, TargetKind } from './vocabulary'
 
 /** A component of a batch with everything that the engine asks of it. */
@@ -17,6 +17,8 @@ export type WokComponent = {
   of: string
   /** The stage that this share goes in with; null where it has its own place. */
   stage: Stage | null
+  /** Part of a large order that it is fried with; 0 where it is cooked once. */
+  lap: number
   role: Role
   state: State
   food: HeatFood
@@ -91,7 +93,7 @@ const EGG_SET = 0.85
  * A component of a batch of `riceG` cooked rice.
  * @throws {RangeError} when its ratio or temperature is not a number in its range
  */
-export function componentOf(input: StagedInput, riceG: number, riceTempC: number, rules: CookRules): WokComponent {
+export function componentOf(input: LappedInput, riceG: number, riceTempC: number, rules: CookRules): WokComponent {
   const { id, role } = input
   const tags = new Set(input.tags ?? [])
   const food = foodOf(input, tags)
@@ -107,6 +109,7 @@ export function componentOf(input: StagedInput, riceG: number, riceTempC: number
     id,
     of: input.of,
     stage: input.stage,
+    lap: input.lap,
     role,
     state,
     food,

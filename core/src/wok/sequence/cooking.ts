@@ -18,7 +18,7 @@ import {
 import { FRIES_ABOVE_C } from '../heat/fry'
 import { FILM, P_AREA_A, PER_PART } from '../heat/layout'
 import { inBowl, lift, putBack, setPatch, type Lifted } from '../heat/lift'
-import { copyPan, emptyPan, foodC, heapMass, metalC, pourOil, setWork } from '../heat/pan'
+import { copyPan, emptyPan, foodC, heapC, heapMass, metalC, pourOil, setWork } from '../heat/pan'
 import type { Pan } from '../heat/layout'
 import type { Handling } from '../heat/parameters'
 import type { Vessel } from '../heat/vessel'
@@ -132,6 +132,9 @@ export class Cooking {
     this.inside.push(insideOf(one, 0, one.tempC, one.rendersG * share))
     followAdded(pan, this.following)
     if (one.place === 'rice') {
+      // Each part of a large order has to fry for itself.
+      if (this.riceIn && this.inside.filter(({ one: { place } }) => place === 'rice').length === 1)
+        this.seen.fryingS = 0
       this.riceIn = true
       this.seen.lowestC = min(this.seen.lowestC, metalC(pan))
     }
@@ -182,6 +185,21 @@ export class Cooking {
     this.inside.push(insideOf(was.one, was.overS, was.peakC, was.fatG))
     followReturned(this.pan, this.following, { ...doneness, coreC: min(doneness.coreC, cooled.tempC) })
     return bowl.outC - cooled.tempC
+  }
+
+  /** Everything in bowls and in the vessel tossed together [°C]; null where no bowl is filled. */
+  bowlC(): number | null {
+    let heat = 0
+    let mass = 0
+    for (const { lifted, sinceS } of this.bowls.values()) {
+      const cooled = inBowl(lifted, this.pan.atS - sinceS)
+      const massKg = cooled.portion.dryKg + cooled.freeKg + cooled.boundKg
+      heat += massKg * cooled.tempC
+      mass += massKg
+    }
+    if (mass === 0) return null
+    const inVessel = heapMass(this.pan).massKg
+    return (heat + inVessel * (heapC(this.pan) ?? 0)) / (mass + inVessel)
   }
 
   /** Numbers of components in the vessel, which stay until something goes in or out. */

@@ -9,6 +9,7 @@ import { costOf } from './cost'
 import { estimate } from './estimate'
 import { movesOf } from './grammar'
 import { stagedInputs } from './inStages'
+import { heaviestG, lappedInputs, lapsOf } from './laps'
 import { faultsBefore, faultsOf, isTooMuch, type Fault, type FaultCode } from './judge'
 import type { Move } from './moves'
 import { compareText, partsOf, type Parts } from './parts'
@@ -65,8 +66,10 @@ const round = (cost: number) => Math.round(cost * 100) / 100
 export function startDeriving(input: SequenceInput) {
   const { dish, batchMassG, riceTempC, rules } = input
   const vessel = sameVesselOf(input.station)
+  const laps = dish.schools.batches === 'tossedInBowl' ? lapsOf(batchMassG, input) : 1
   const components = dish.components
     .flatMap(stagedInputs)
+    .flatMap((one) => lappedInputs(one, laps))
     .map((one) =>
       componentOf(
         one.role === 'rice' && input.riceWaterFraction !== undefined
@@ -89,8 +92,7 @@ export function startDeriving(input: SequenceInput) {
   const isGriddle = input.station.kind === 'griddle'
   const { rice } = dish.schools
   const asked = !isGriddle && (rice === 'toss' || rice === 'stir') ? rice : input.handling
-  const foodG = components.reduce((sum, { massG }) => sum + massG, 0)
-  const station: Station = { vessel, handling: handlingOfLoad(asked, input.station, foodG), isGriddle }
+  const station: Station = { vessel, handling: handlingOfLoad(asked, input.station, heaviestG(components)), isGriddle }
   return { dish, components, parts, station, vessel }
 }
 

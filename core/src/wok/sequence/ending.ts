@@ -8,7 +8,12 @@ import type { Choice } from './vocabulary'
 const FIRST_SAUCE = 0.6
 
 /** Seasoning, egg in a well, leaves, what comes back, and the finish. */
-export function endMoves(parts: Parts, choice: Choice, returns: readonly string[]): Move[] {
+export function endMoves(
+  parts: Parts,
+  choice: Choice,
+  returns: readonly string[],
+  inBowl: readonly string[] = [],
+): Move[] {
   const dry = parts.dry.length > 0 ? [inMove('dry', parts.dry, 'end', forSeconds(SECONDS.dry))] : []
   const white = choice.egg === 'coated' && parts.egg.some(isYolk) ? parts.egg.filter((one) => !isYolk(one)) : []
   const well = choice.egg === 'well' ? parts.egg : white
@@ -17,7 +22,10 @@ export function endMoves(parts: Parts, choice: Choice, returns: readonly string[
     ...(choice.readyProtein === 'late' ? parts.ready : []),
     ...(choice.readyVeg === 'late' ? parts.readyVeg : []),
   ]
-  const back = backMoves([...returns, ...(choice.eggReturn === 'late' && isOut(choice) ? ids(parts.egg) : [])], 'last')
+  const back = backMoves(
+    [...returns, ...(choice.eggReturn === 'late' && isOut(choice) && inBowl.length === 0 ? ids(parts.egg) : [])],
+    'last',
+  )
   const leaves =
     parts.leaf.length > 0
       ? [inMove('leaf', parts.leaf, 'end', { kind: 'progress', ids: ids(parts.leaf), at: 1, mostS: MOST_S.leaf })]
@@ -49,6 +57,7 @@ export function endMoves(parts: Parts, choice: Choice, returns: readonly string[
     ...(parts.volatile.length > 0 ? [inMove('volatile', parts.volatile, 'last', forSeconds(SECONDS.volatile))] : []),
     still('hotCheck', 'last', SECONDS.check),
     { ...still('off', 'end', SECONDS.off), kind: 'off' },
+    ...(inBowl.length > 0 ? [bowlMove(inBowl)] : []),
     ...(choice.sauce === 'offHeat' ? sauce : []),
     ...(finish.length > 0
       ? [
@@ -62,6 +71,15 @@ export function endMoves(parts: Parts, choice: Choice, returns: readonly string[
   ]
 }
 
+/** Everything that waits in bowls, and what is in the vessel, in one bowl. */
+const bowlMove = (waiting: readonly string[]): Move => ({
+  kind: 'bowl',
+  slot: 'bowl',
+  ids: waiting,
+  segment: 'end',
+  until: forSeconds(SECONDS.bowl),
+})
+
 const topMove = (parts: Parts, choice: Choice): Move => ({
   kind: 'plate',
   slot: 'top',
@@ -70,7 +88,7 @@ const topMove = (parts: Parts, choice: Choice): Move => ({
   until: forSeconds(SECONDS.top),
 })
 
-function sauceMoves({ sauce }: Parts, choice: Choice): Move[] {
+export function sauceMoves({ sauce }: Parts, choice: Choice): Move[] {
   if (sauce.length === 0) return []
   const until: Move['until'] =
     choice.sauce === 'offHeat'

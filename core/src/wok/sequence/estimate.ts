@@ -6,9 +6,6 @@ const ESTIMATE = { takeOut: 12, wipe: 6, entry: 0.8, perS: 0.1, eggS: 30, late: 
 
 /** Ranks lists of moves of one dish against each other; says nothing about whether they work. */
 export function estimate(moves: readonly Move[], parts: Parts): number {
-  const byId = new Map(
-    Object.values(parts).flatMap((some) => (Array.isArray(some) ? some.map((one) => [one.id, one] as const) : [])),
-  )
   let cost = 0
   let isBase = false
   let isPastVegetables = false
@@ -17,7 +14,7 @@ export function estimate(moves: readonly Move[], parts: Parts): number {
     if (move.kind === 'wipe') cost += ESTIMATE.wipe
     if (move.kind !== 'in') continue
     cost += ESTIMATE.entry
-    const some = move.ids.flatMap((id) => byId.get(id) ?? [])
+    const some = move.ids.flatMap((id) => parts.byId.get(id) ?? [])
     const need = Math.max(0, ...some.map((one) => (one.place === 'egg' ? ESTIMATE.eggS : parts.needS(one))))
     if (move.slot === 'base') {
       cost += ESTIMATE.perS * need * (isBase ? ESTIMATE.overlap : 1)

@@ -1,7 +1,7 @@
 import type { WokComponent } from './component'
 import { baseMoves, inBase } from './base'
-import { endMoves } from './ending'
-import { backMoves, eggSet, ids, isOut, MOST_S, oilMove, outMove, SECONDS, still, wipeMove } from './makeMoves'
+import { endMoves, sauceMoves } from './ending'
+import { backMoves, eggSet, ids, inMove, isOut, MOST_S, oilMove, outMove, SECONDS, still, wipeMove } from './makeMoves'
 import { forSeconds, type Move } from './moves'
 import { rawAlone, type Parts } from './parts'
 import { riceMoves } from './riceMoves'
@@ -51,6 +51,8 @@ function ownPlaces(parts: Parts, choice: Choice): Move[] {
     ...own.flatMap((one) => ownMoves(one, choice)),
     ...(eggFirst ? [] : eggOut(parts, choice)),
   ]
+  const isLapped = parts.laps.length > 0
+  const aside = ids([...own, ...(isEmptied ? base.flat() : [])])
   const [early, late] = choice.egg === 'inPassing' && parts.egg.length > 0 ? aroundEgg(base) : [base, []]
   const wipe = choice.wipe === 'betweenStages' && first.at(-1)?.kind === 'out'
   return [
@@ -62,9 +64,18 @@ function ownPlaces(parts: Parts, choice: Choice): Move[] {
     ...(isEmptied ? [outMove(ids(base.flat()), 'base')] : []),
     ...eggBeforeRice(parts, choice, early.length === 0),
     ...baseMoves(late, parts, choice),
-    ...(choice.eggReturn === 'beforeRice' && isOut(choice) ? backMoves(ids(parts.egg), 'rice') : []),
+    ...(choice.eggReturn === 'beforeRice' && isOut(choice) && !isLapped ? backMoves(ids(parts.egg), 'rice') : []),
+    ...parts.laps.flatMap((lap) => lapMoves(lap, parts, choice)),
+    ...(isLapped ? [oilMove('rice')] : []),
     ...riceMoves(parts, choice),
-    ...endMoves(parts, choice, ids([...own, ...(isEmptied ? base.flat() : [])])),
+    ...(isLapped
+      ? endMoves(
+          parts,
+          choice,
+          [],
+          [...parts.laps.flatMap((lap) => ids(lap.rice)), ...aside, ...(isOut(choice) ? ids(parts.egg) : [])],
+        )
+      : endMoves(parts, choice, aside)),
   ]
 }
 
@@ -73,6 +84,22 @@ function aroundEgg(base: readonly WokComponent[][]): [WokComponent[][], WokCompo
   const isEarly = (group: readonly WokComponent[]) =>
     group.every(({ place, role }) => place === 'quick' || place === 'paste' || place === 'raw' || role === 'aromatic')
   return [base.filter(isEarly), base.filter((group) => !isEarly(group))]
+}
+
+/** One part of a large order but the last: fried dry, seasoned, proven hot, and out into the bowl. */
+function lapMoves(lap: Parts['laps'][number], parts: Parts, choice: Choice): Move[] {
+  const seasonings = [...lap.dry, ...lap.volatile]
+  return [
+    oilMove('rice'),
+    inMove('rice', lap.rice, 'rice', { kind: 'riceDone', ids: [] }),
+    ...(seasonings.length > 0 ? [inMove('dry', seasonings, 'end', forSeconds(SECONDS.dry))] : []),
+    ...sauceMoves(
+      { ...parts, sauce: lap.sauce },
+      { ...choice, sauce: choice.sauce === 'offHeat' ? 'lastPour' : choice.sauce },
+    ),
+    still('hotCheck', 'end', SECONDS.check),
+    { ...outMove(ids(lap.rice), 'rice'), slot: 'lap' },
+  ]
 }
 
 /** Whether the whole base is taken out before the rice. */

@@ -1,5 +1,6 @@
 import type { Vessel } from '../heat/vessel'
 import { portionFor, READY_C, type WokComponent } from './component'
+import { loadsOf } from './laps'
 import type { Run } from './run'
 import { TOO_MUCH_CODES, type TooMuch } from '../score'
 import { MUST_FRY } from './parts'
@@ -111,7 +112,9 @@ const LEAF_FILLS = 0.5
 const STAYS_OUT = ['finish', 'garnish', 'sesame', 'fat', 'dry', 'volatile']
 
 /** What the vessel holds at most [m³], leaves by half. */
-export const fillM3 = (components: readonly WokComponent[]): number =>
-  components
+export const fillM3 = (components: readonly WokComponent[]): number => Math.max(0, ...loadsOf(components).map(loadM3))
+
+const loadM3 = (load: readonly WokComponent[]): number =>
+  load
     .filter(({ place }) => !STAYS_OUT.includes(place))
     .reduce((sum, one) => sum + portionFor(one).volumeM3 * (one.place === 'leaf' ? LEAF_FILLS : 1), 0)

@@ -21,6 +21,7 @@ export const SECONDS = {
   takeOut: 5,
   dry: 8,
   fold: 3,
+  bowl: 20,
   spread: 6,
   sauce: 15,
   taste: 6,

@@ -32,6 +32,8 @@ export type Slot =
   | 'off'
   | 'finish'
   | 'top'
+  | 'lap'
+  | 'bowl'
 
 /** What ends a move. `mostS` is the longest that anybody would wait. */
 export type Until =
@@ -50,7 +52,7 @@ export type Until =
 
 /** One thing that the cook does, before its seconds are known. */
 export type Move = {
-  kind: 'in' | 'out' | 'aside' | 'back' | 'oil' | 'wipe' | 'taste' | 'check' | 'off' | 'plate'
+  kind: 'in' | 'out' | 'aside' | 'back' | 'oil' | 'wipe' | 'taste' | 'check' | 'off' | 'plate' | 'bowl'
   slot: Slot
   ids: readonly string[]
   segment: Segment

@@ -28,6 +28,9 @@ export type Parts = {
   garnish: WokComponent[]
   /** Shares that go in with other stages. */
   shares: WokComponent[]
+  /** What each part of a large order has of its own, but for the last, which stands in the lists above. */
+  laps: Pick<Parts, 'rice' | 'dry' | 'sauce' | 'volatile'>[]
+  byId: ReadonlyMap<string, WokComponent>
   /** Seconds that each needs alone, estimated. */
   needS: (one: WokComponent) => number
 }
@@ -47,6 +50,8 @@ export function partsOf(
   vessel: Vessel,
 ): Parts {
   const needs = new Map(components.map((one) => [one.id, needS(one, vessel)]))
+  const byId = new Map<string, WokComponent>()
+  const last = Math.max(0, ...components.map(({ lap }) => lap))
   const parts: Parts = {
     rice: [],
     egg: [],
@@ -69,21 +74,25 @@ export function partsOf(
     finish: [],
     garnish: [],
     shares: [],
+    laps: [],
+    byId,
     needS: ({ id }) => needs.get(id) ?? 0,
   }
-  for (const one of [...components].sort((a, b) => compareText(a.id, b.id))) {
-    if (waitsForSplit(one, splitAllergens) || one.stage === 'finish') {
-      parts.finish.push(one)
-      continue
-    }
+  const listFor = (one: WokComponent, isRawAtEnd: boolean): WokComponent[] => {
+    if (waitsForSplit(one, splitAllergens) || one.stage === 'finish') return parts.finish
     // A share that has to be cooked through keeps a stage of its own.
-    if (one.stage !== null && one.place !== 'raw') {
-      parts.shares.push(one)
-      continue
-    }
-    const isGarlic = one.place === 'quick' && one.food === 'garlic'
-    if (isGarlic && garlic === 'atEnd') parts.garlicAtEnd.push(one)
-    else parts[one.place].push(isGarlic && garlic === 'golden' ? { ...one, target: 'golden', goal: 3 } : one)
+    if (one.stage !== null && one.place !== 'raw') return parts.shares
+    const lap = one.lap > 0 && one.lap < last ? parts.laps[one.lap - 1] : undefined
+    if (lap && (one.place === 'rice' || one.place === 'dry' || one.place === 'sauce' || one.place === 'volatile'))
+      return lap[one.place]
+    return isRawAtEnd ? parts.garlicAtEnd : parts[one.place]
+  }
+  parts.laps = Array.from({ length: Math.max(0, last - 1) }, () => ({ rice: [], dry: [], sauce: [], volatile: [] }))
+  for (const given of [...components].sort((a, b) => compareText(a.id, b.id))) {
+    const isGarlic = given.place === 'quick' && given.food === 'garlic'
+    const one: WokComponent = isGarlic && garlic === 'golden' ? { ...given, target: 'golden', goal: 3 } : given
+    byId.set(one.id, one)
+    listFor(one, isGarlic && garlic === 'atEnd').push(one)
   }
   // Butter that is all the fat there is fries; beside oil it comes late, onto the rice.
   if (parts.fat.length === 0) parts.fat.push(...parts.butter.splice(0))

@@ -66,6 +66,8 @@ export type Run = {
   butterC: number
   /** Cooled in bowls, all together [K]. */
   asideK: number
+  /** Of what lies in bowls at the end, all together with what is in the vessel [°C]; null where nothing does. */
+  bowlC: number | null
   energyResidual: number
   waterResidual: number
 }

@@ -20,7 +20,14 @@ const WAIT = { overK: 25, underK: 35, mostS: 90, coarseS: 3 } as const
 const CARRIES_OIL = 0.03
 
 /** A run on its way: what is in the vessel, and what was done so far. */
-type Going = { cooking: Cooking; done: Done[]; oiled: number; asideK: number; rice: Run['rice'] | null }
+type Going = {
+  cooking: Cooking
+  done: Done[]
+  oiled: number
+  asideK: number
+  hasSteamed: boolean
+  rice: Run['rice'] | null
+}
 /**
  * Lists of moves that begin alike are cooked once as far as they are alike: runs on their way by what was done in them, kept
  * where more than one of the lists goes on from.
@@ -50,11 +57,7 @@ export function simulate(
     station,
     choice,
     preheatC,
-    all: new Map(
-      Object.values(parts)
-        .flatMap((some) => (Array.isArray(some) ? some : []))
-        .map((one) => [one.id, one]),
-    ),
+    all: parts.byId,
     oilings: oilingsOf(moves),
     fatG: parts.fat.reduce((sum, { massG }) => sum + massG, 0),
   }
@@ -69,6 +72,7 @@ export function simulate(
           done: [],
           oiled: 0,
           asideK: 0,
+          hasSteamed: false,
           rice: null,
         }
   for (; at < moves.length; at += 1) {
@@ -93,6 +97,7 @@ export function simulate(
     caramel: cooking.seen.caramel,
     butterC: cooking.seen.butterC,
     asideK,
+    bowlC: cooking.bowlC(),
     energyResidual: residual.energy,
     waterResidual: residual.water,
   }
@@ -158,8 +163,10 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
   const seen = until(cooking, move.until, startS)
   const renderedG = cooking.settleFat()
   if (move.isPatch) cooking.fold()
-  if (move.slot === 'rice') going.rice = riceAt(cooking, startS, startC)
-  if (going.rice && going.rice.doneS === null && seen.isRiceDone) going.rice.doneS = cooking.pan.atS
+  if (move.slot === 'rice' && going.rice === null) going.rice = riceAt(cooking, startS, startC)
+  else if (move.slot === 'rice' && going.rice?.doneS === null) going.hasSteamed = true
+  if (going.rice && (move.slot === 'rice' || going.rice.doneS === null))
+    going.rice.doneS = seen.isRiceDone && !going.hasSteamed ? cooking.pan.atS : null
   going.done.push(
     noteOf(cooking, move, { startS, startC, lowC: seen.lowC, oilG, renderedG, carriedG, onMetalG, waitedS }),
   )

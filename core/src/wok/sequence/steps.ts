@@ -152,7 +152,7 @@ function entriesOf(move: Move, some: readonly WokComponent[], all: readonly WokC
     return fat.map(({ of, massG }) => ({ componentId: of, massG: grams((done.oilG * massG) / fatG), motion: 'in' }))
   }
   if (move.kind === 'check' || move.kind === 'off' || move.kind === 'wipe' || move.kind === 'taste') return []
-  const motion = move.kind === 'aside' ? 'out' : move.kind
+  const motion = move.kind === 'aside' ? 'out' : move.kind === 'bowl' ? 'back' : move.kind
   return some.map((one) => ({ componentId: one.of, massG: grams(one.massG * (move.shares?.[one.id] ?? 1)), motion }))
 }
 
@@ -161,7 +161,13 @@ function actionOf(move: Move, some: readonly WokComponent[]): Action {
     case 'oil':
       return 'oilIn'
     case 'out':
-      return move.slot === 'egg' ? 'eggOut' : move.slot === 'own' ? 'proteinOut' : 'baseOut'
+      return move.slot === 'egg'
+        ? 'eggOut'
+        : move.slot === 'own'
+          ? 'proteinOut'
+          : move.slot === 'lap'
+            ? 'riceOut'
+            : 'baseOut'
     case 'aside':
       return 'eggAside'
     case 'back':
@@ -176,6 +182,8 @@ function actionOf(move: Move, some: readonly WokComponent[]): Action {
       return 'flameOff'
     case 'plate':
       return 'pickUp'
+    case 'bowl':
+      return 'tossTogether'
     case 'in':
       return entryAction(move, some)
   }
@@ -245,6 +253,7 @@ function cautionsOf(
   const isIn = move.kind === 'in' || move.kind === 'back'
   if ((move.kind === 'oil' && isNearSmoke(poured, startC)) || isRenderedHot) cautions.push('oilNearSmoke')
   if (move.kind === 'wipe') cautions.push('steamWhenWiped')
+  if (move.kind === 'bowl') cautions.push('bowlCools')
   if (move.slot === 'lid') cautions.push('steamUnderLid')
   if (move.slot === 'hotCheck') cautions.push('lotNotRescued')
   if (some.some(({ place }) => place === 'raw') && move.kind !== 'back') cautions.push('rawTools')

@@ -52,6 +52,7 @@ function plainWords(done: Done, some: readonly WokComponent[], run: Run): Words 
       return words('oilShimmers', 'oilKeepsOff', { metalC: whole(done.startC), oilG: whole(done.oilG * 10) / 10 })
     case 'out':
       if (move.slot === 'egg') return words('eggSet', 'eggOutStaysTender')
+      if (move.slot === 'lap') return words('grainsJump', 'partsFryDry')
       return words(proteinCue(some), move.slot === 'own' ? 'outSoItDoesNotOvercook' : 'baseOutForRoom')
     case 'aside':
       return words('eggSet', 'eggAsideStaysWarm')
@@ -69,6 +70,8 @@ function plainWords(done: Done, some: readonly WokComponent[], run: Run): Words 
       return words('flameIsOut', 'flameOffForFinish')
     case 'plate':
       return words('plated', 'handOver')
+    case 'bowl':
+      return words('tossedThrough', 'partsTasteAlike', run.bowlC === null ? {} : { coreC: whole(run.bowlC) })
     case 'in':
       return entryWords(done, some, run, words, seconds)
   }

@@ -35,6 +35,8 @@ const ACTION_WORDS: Readonly<Record<Action, string>> = {
   warmIn: 'On the hot rice, toss through',
   lateIn: 'In, toss through',
   flameOff: 'Flame off',
+  riceOut: 'This part out, into the big bowl, covered',
+  tossTogether: 'All of it in one bowl, toss until even',
   lidOn: 'Lid on, and leave it; open it away from you',
   taste: 'Taste with a clean spoon; the rest only as it needs',
 }
