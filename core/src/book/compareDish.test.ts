@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { DISH } from '../test/kitchen'
 import { changesBetween, mergeDishes } from './compareDish'
+import type { Pin } from './pins'
 
 const { version: _version, ...BASE } = DISH
 type Draft = typeof BASE
@@ -56,4 +57,48 @@ test('laws: with an untouched other, mine is what comes out; with both the same,
       expect(mergeDishes(BASE, mine, mine).conflicts).toEqual([])
     }),
   )
+})
+
+describe('schools, pins and variations are merged one by one', () => {
+  const pinned = (...pins: Pin[]): Draft => ({ ...BASE, pins })
+  const early: Pin = { component: 'soy', slot: 'beforeRice' }
+  const out: Pin = { component: 'egg', leaves: true }
+
+  test('each held another thing: both are held', () => {
+    const { dish, conflicts } = mergeDishes(BASE, pinned(early), pinned(out))
+    expect(conflicts).toEqual([])
+    expect(dish.pins).toEqual([early, out])
+  })
+
+  test('both held the same thing otherwise: it is in conflict, mine stays, and the rest is merged', () => {
+    const late: Pin = { component: 'soy', slot: 'afterOff' }
+    const { dish, conflicts } = mergeDishes(BASE, pinned(early), pinned(late, out))
+    expect(conflicts).toEqual(['pins soy place'])
+    expect(dish.pins).toEqual([early, out])
+  })
+
+  test('a pin on what the other took out goes with it', () => {
+    expect(mergeDishes(BASE, pinned(early), without(BASE, 'soy')).dish.pins).toEqual([])
+  })
+
+  test('one changed the egg, the other the sauce: both schools are in it', () => {
+    const { dish, conflicts } = mergeDishes(
+      BASE,
+      { ...BASE, schools: { ...BASE.schools, egg: 'well' } },
+      { ...BASE, schools: { ...BASE.schools, sauce: 'offHeat' } },
+    )
+    expect(conflicts).toEqual([])
+    expect(dish.schools).toEqual({ ...BASE.schools, egg: 'well', sauce: 'offHeat' })
+  })
+
+  test('each wrote a variation: both are there', () => {
+    const variation = (id: string) => ({ id, name: id, removes: [], scales: [] })
+    const { dish, conflicts } = mergeDishes(
+      BASE,
+      { ...BASE, modifiers: [...BASE.modifiers, variation('mine')] },
+      { ...BASE, modifiers: [...BASE.modifiers, variation('theirs')] },
+    )
+    expect(conflicts).toEqual([])
+    expect(dish.modifiers.map(({ id }) => id)).toEqual([...BASE.modifiers.map(({ id }) => id), 'mine', 'theirs'])
+  })
 })

@@ -1,4 +1,6 @@
 import type { Component, Dish } from './dish'
+import { matterOf, pinsAmong } from './pins'
+import type { StatedSchools } from './schools'
 
 type Draft = Omit<Dish, 'version'>
 /** One difference between two versions of a dish. */
@@ -59,12 +61,12 @@ export function changesBetween(from: Draft, to: Draft): DishChange[] {
   ]
 }
 
-/** A dish with both edits in it; the fields that both changed are named. */
+/** A dish with both edits in it; what both changed differently is named. */
 export type Merged = { dish: Draft; conflicts: string[] }
 
 /**
- * Two edits of one dish as one: what only one of them touched is taken from that one; what both changed differently is a
- * conflict, and stays as `mine`. Order is mine, with what they added at the end.
+ * Two edits of one dish as one: what only one of them touched is taken from that one, school by school, pin by pin, variation
+ * by variation; what both changed differently is a conflict, and stays as `mine`. Order is mine, with what they added at the end.
  */
 export function mergeDishes(base: Draft, mine: Draft, theirs: Draft): Merged {
   const conflicts: string[] = []
@@ -74,9 +76,32 @@ export function mergeDishes(base: Draft, mine: Draft, theirs: Draft): Merged {
     conflicts.push(name)
     return own
   }
+  /** What has parts is merged part by part, where both changed it. */
+  const pickParts = <T>(name: string, of: (dish: Draft) => readonly (readonly [string, T])[]): [string, T][] => {
+    const [was, own, other] = [new Map(of(base)), new Map(of(mine)), new Map(of(theirs))]
+    return [...new Set([...own.keys(), ...other.keys()])].flatMap((key): [string, T][] => {
+      const value = pick(`${name} ${key}`, was.get(key), own.get(key), other.get(key))
+      return value === undefined ? [] : [[key, value]]
+    })
+  }
+  const valueOf = (field: keyof Draft): unknown => {
+    const [was, own, other] = [base[field], mine[field], theirs[field]]
+    const isBoth = !same(own, other) && !same(was, other) && !same(was, own)
+    if (!isBoth || !isParted(field)) return pick(field, was, own, other)
+    switch (field) {
+      case 'schools':
+        return Object.fromEntries(pickParts(field, ({ schools }) => schoolParts(schools)))
+      case 'pins':
+        return pickParts(field, ({ pins = [] }) => pins.map((pin) => [matterOf(pin), pin] as const)).map(
+          ([, pin]) => pin,
+        )
+      case 'modifiers':
+        return pickParts(field, ({ modifiers }) => modifiers.map((one) => [one.id, one] as const)).map(([, one]) => one)
+    }
+  }
   const head = Object.fromEntries(
     HEAD.flatMap((field) => {
-      const value = pick(field, base[field], mine[field], theirs[field])
+      const value = valueOf(field)
       return value === undefined ? [] : [[field, value]]
     }),
   ) as Partial<Draft>
@@ -88,5 +113,13 @@ export function mergeDishes(base: Draft, mine: Draft, theirs: Draft): Merged {
     const chosen = pick(own?.name ?? other?.name ?? id, find(base, id), own, other)
     return chosen ? [chosen] : []
   })
-  return { dish: { ...mine, ...head, components }, conflicts }
+  const { pins } = head
+  const kept = pins && pinsAmong(pins, new Set(components.map(({ id }) => id)))
+  return { dish: { ...mine, ...head, ...(kept && { pins: kept }), components }, conflicts }
 }
+
+const PARTED = ['schools', 'pins', 'modifiers'] as const
+const isParted = (field: keyof Draft): field is (typeof PARTED)[number] =>
+  (PARTED as readonly (keyof Draft)[]).includes(field)
+const schoolParts = (schools: StatedSchools) =>
+  Object.entries(schools).flatMap(([name, value]) => (value === undefined ? [] : [[name, value] as const]))

@@ -18,10 +18,13 @@ export const pinsAmong = (pins: readonly Pin[], ids: ReadonlySet<string>): Pin[]
   pins.filter((pin) => namedBy(pin).every((id) => ids.has(id)))
 
 /** The pins with another one: a component has one place, and one word on whether it leaves. */
-export function withPinOf(pins: readonly Pin[], pin: Pin): Pin[] {
-  const isSameMatter = (one: Pin) => one.component === pin.component && 'leaves' in one === 'leaves' in pin
-  return [...pins.filter((one) => !isSameMatter(one)), pin]
-}
+export const withPinOf = (pins: readonly Pin[], pin: Pin): Pin[] => [
+  ...pins.filter((one) => matterOf(one) !== matterOf(pin)),
+  pin,
+]
+
+/** What a pin is about: the place of a component, or whether it leaves. */
+export const matterOf = (pin: Pin): string => `${pin.component} ${'leaves' in pin ? 'leaves' : 'place'}`
 
 /**
  * The pin that says what a drag did: dragged later, it comes after the one now before it; dragged earlier, before the one now

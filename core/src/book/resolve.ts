@@ -65,7 +65,14 @@ function componentOf(line: DishLine, ingredient: Ingredient | null, id: string):
  * by. Name, amount and cut stay as the chef wrote them.
  */
 export function refreshComponent(component: Component, ingredient: Ingredient): Component {
-  const { gPerML: _gPerML, count: _count, unknownParts: _unknownParts, isRaw: _isRaw, fatFraction: _fat, ...kept } = component
+  const {
+    gPerML: _gPerML,
+    count: _count,
+    unknownParts: _unknownParts,
+    isRaw: _isRaw,
+    fatFraction: _fat,
+    ...kept
+  } = component
   const density = densityFor(ingredient, component.cut?.shape)
   const size =
     ingredient.countSizes.find((one) => one.size === 'us-large') ??
