@@ -1,7 +1,8 @@
 import { setTimeout as wait } from 'node:timers/promises'
 import type { ApiDocument } from '../server/src/http/describe'
 import { OddRequests } from '../server/src/http/test/oddRequests'
-import { percentile, startBenchServer } from './bench/server'
+import { percentile } from './bench/percentile'
+import { startBenchServer } from './bench/server'
 import { ask } from './toolDevice'
 
 const [count = 20_000, seed = 1] = process.argv.slice(2).map(Number)

@@ -1,4 +1,5 @@
-import { restOf, STAGES } from 'core/book/stages'
+import { STAGES } from 'core/book/dish'
+import { restOf } from 'core/book/stages'
 import { z } from 'zod'
 
 /** Shares of a component that go in with other stages; what they leave has its own place. */

@@ -2,7 +2,7 @@ import { chromium, type Page } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
 import { placeTickets } from './manyTickets'
 import { report } from './report'
-import { percentile } from './server'
+import { percentile } from './percentile'
 import { ask, openAsDevice } from '../toolDevice'
 
 const OPEN_TICKETS = 60

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
-import { percentile } from './server'
+import { percentile } from './percentile'
 import { ask, openAsDevice } from '../toolDevice'
 
 const TICKETS = 60

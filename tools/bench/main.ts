@@ -20,6 +20,7 @@ import { linePlanner } from './line'
 import { lineScreen } from './lineScreen'
 import { liveModels } from './live'
 import { heatModel } from './wok'
+import { inWorker } from './inWorker'
 
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
 const YEAR_OF_RUNS = 34_000
@@ -74,6 +75,7 @@ if (isWanted('lineScreen')) {
 if (isWanted('wok')) {
   heatModel()
   sequenceEngine()
+  await inWorker()
 }
 if (isWanted('live')) liveModels()
 if (isWanted('rice')) {

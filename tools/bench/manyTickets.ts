@@ -2,7 +2,7 @@ import { chromium, type BrowserContext } from '@playwright/test'
 import { v7 as newId } from 'uuid'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
-import { percentile } from './server'
+import { percentile } from './percentile'
 import { ask, openAsDevice } from '../toolDevice'
 
 const TICKETS = 4000

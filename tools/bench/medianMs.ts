@@ -1,4 +1,4 @@
-import { percentile } from './server'
+import { percentile } from './percentile'
 
 const WARM_UP = 5
 const TIMES = 25

@@ -4,7 +4,7 @@ import { digest } from '../../server/src/people/secrets'
 import { RecentSessions } from '../../server/src/people/recentSessions'
 import { asDevice } from '../toolDevice'
 import { report } from './report'
-import { percentile } from './server'
+import { percentile } from './percentile'
 
 const TIMES = 1000
 const EVERY_MS = 10

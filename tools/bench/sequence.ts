@@ -1,49 +1,16 @@
-import { aGriddle, aWok, HOB, RING } from '../../core/src/test/stations'
-import { aBatch, CARROT, CHICKEN, DUCK, GREENS, ONION, PASTE, PEAS, PLAIN, SHRIMP } from '../../core/src/test/wokDishes'
 import { DISH, EVERYTHING, TOOLS, US } from '../../core/src/test/kitchen'
 import { heatOf } from '../../core/src/line/batchHeat'
 import { roughStationTimes, stationTimes } from '../../core/src/line/stationTimes'
 import { batchSeconds } from '../../core/src/wok/sequence/batchSeconds'
-import { derive, type SequenceInput } from '../../core/src/wok/sequence/derive'
-import type { ComponentInput } from '../../core/src/wok/sequence/vocabulary'
+import { derive } from '../../core/src/wok/sequence/derive'
 import type { StatedSchools } from '../../core/src/book/schools'
 import { lcg } from '../../server/src/demo/chance'
+import { DISHES, drawn, derivingMs, spread, STATED } from './deriving'
 import { medianMs } from './medianMs'
+import { percentile } from './percentile'
 import { report } from './report'
-import { percentile } from './server'
 
-const DISHES = 80
-const WARM_UP = 12
-const MORE: readonly ComponentInput[] = [
-  SHRIMP,
-  CHICKEN,
-  DUCK,
-  ONION,
-  CARROT,
-  GREENS,
-  PEAS,
-  PASTE,
-  { id: 'beef', role: 'protein', food: 'meat', state: 'marinated', ratioG: 20, cut: { sizeMm: 4 } },
-  { id: 'ham', role: 'protein', food: 'cured', readyToEat: true, ratioG: 12 },
-  { id: 'mushroom', role: 'vegetable', food: 'mushroom', ratioG: 10 },
-  { id: 'stems', role: 'vegetable', food: 'stem', ratioG: 8 },
-  { id: 'tomato', role: 'vegetable', food: 'softVeg', ratioG: 12 },
-]
-const STATIONS = [
-  { station: HOB, handling: 'stir', batchMassG: 280 },
-  { station: aWok(15_000), handling: 'toss', batchMassG: 500 },
-  { station: RING, handling: 'toss', batchMassG: 600 },
-  { station: aGriddle(), handling: 'flip', batchMassG: 800 },
-] as const
 const TABLE = { dishes: 60, powersW: [8000, 15_000, 24_000], loads: 12 } as const
-const STATED: StatedSchools = {
-  egg: 'firstOut',
-  heat: 'mediumThenHigh',
-  rawProtein: 'ownOut',
-  sauce: 'wall',
-  readyProtein: 'base',
-}
-
 /** Deriving the score of dishes at stations that are drawn by chance, the same ones each time. */
 export function sequenceEngine(): void {
   time('a score derived, schools stated', STATED, '<= 25 ms p95')
@@ -53,22 +20,8 @@ export function sequenceEngine(): void {
 }
 
 function time(what: string, schools: StatedSchools, aim: string): void {
-  const random = lcg(7)
-  const tookMs: number[] = []
-  let most = 0
-  for (let n = 0; n < DISHES + WARM_UP; n += 1) {
-    const input = drawn(random, schools)
-    const beganMs = performance.now()
-    const derived = derive(input)
-    if (n >= WARM_UP && derived.kind === 'derived') tookMs.push(performance.now() - beganMs)
-    if (derived.kind === 'derived') most = Math.max(most, derived.simulated)
-  }
-  const [median, p95] = [percentile(tookMs, 0.5), percentile(tookMs, 0.95)]
-  report(
-    what,
-    `median ${median.toFixed(0)} ms, p95 ${p95.toFixed(0)} ms of ${tookMs.length} dishes, at most ${most} simulated`,
-    aim,
-  )
+  const { tookMs, most } = derivingMs(schools)
+  report(what, spread(tookMs, `, at most ${most} simulated`), aim)
 }
 
 /** A dish by a way that is known, by long steps, against the same way by fine ones. */
@@ -114,12 +67,4 @@ function tableOfTimes(): void {
     '<= 400 ms',
   )
   report(`${size}: full times`, `${(fullMs / 1000).toFixed(1)} s`, 'none set')
-}
-
-function drawn(random: () => number, schools: StatedSchools): SequenceInput {
-  const at = STATIONS[Math.floor(random() * STATIONS.length)] ?? STATIONS[0]
-  const components = [...PLAIN, ...MORE.filter(() => random() < 0.25)].filter(
-    ({ id }) => id === 'rice' || random() < 0.9,
-  )
-  return aBatch([], schools, { ...at, dish: { components } })
 }

@@ -1,7 +1,7 @@
 import { chromium, type Page } from '@playwright/test'
 import { LAUNCH } from '../../e2e/launch'
 import { report } from './report'
-import { percentile } from './server'
+import { percentile } from './percentile'
 import { openAsDevice } from '../toolDevice'
 
 const STAGES = ['Rice', 'Mise', 'Wok', 'Line', 'Record', 'Book', 'Setup'] as const

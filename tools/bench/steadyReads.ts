@@ -1,6 +1,6 @@
 import { Agent, get } from 'node:http'
 import { asDevice } from '../toolDevice'
-import { percentile } from './server'
+import { percentile } from './percentile'
 
 /** Six connections, as a browser keeps them open. */
 const CONNECTIONS = 6

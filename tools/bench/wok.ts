@@ -1,22 +1,15 @@
 import { createRequire } from 'node:module'
-import { advance, type Method } from '../../core/src/wok/heat/advance'
-import type { HeatFood } from '../../core/src/wok/heat/foods'
 import { largestBatch, largestBatchFast } from '../../core/src/wok/heat/largestBatch'
 import { COMMON, PER_FOOD, type Pan } from '../../core/src/wok/heat/layout'
-import { emptyPan, foodC, metalC, putIn } from '../../core/src/wok/heat/pan'
-import { preheat } from '../../core/src/wok/heat/preheat'
+import { foodC, metalC } from '../../core/src/wok/heat/pan'
 import { rates } from '../../core/src/wok/heat/rates'
-import { vesselOf, type HeatStation } from '../../core/src/wok/heat/vessel'
-import { aWok, HOB } from '../../core/src/test/stations'
+import type { HeatStation } from '../../core/src/wok/heat/vessel'
+import { aWok } from '../../core/src/test/stations'
+import { FOODS, fiveMinutes, loaded, RUN_S } from './fiveMinutes'
 import { medianMs } from './medianMs'
 import { report } from './report'
-import { percentile } from './server'
+import { percentile } from './percentile'
 
-const FOODS: readonly HeatFood[] = ['garlic', 'allium', 'hardVeg', 'poultry', 'egg', 'rice', 'leafy', 'peas']
-const RUN_S = 300
-const RICE_G = 400
-const OTHER_G = 40
-const COLD_C = 5
 const TOLERANCE = 1e-3
 
 type Solver = {
@@ -29,18 +22,18 @@ const { Solver: Odex } = createRequire(import.meta.url)('odex') as { Solver: new
 
 /** The heat model: a run of five minutes with eight components, and the largest batch of a station. */
 export function heatModel(): void {
-  const exact = temperatures(run('rk4', 0.0625))
-  const ours = run('heun', 1)
-  const oursMs = medianMs(() => run('heun', 1))
+  const exact = temperatures(fiveMinutes('rk4', 0.0625))
+  const ours = fiveMinutes('heun', 1)
+  const oursMs = medianMs(() => fiveMinutes('heun', 1))
   report(
     'a run of 300 s, 8 components, 1 s steps',
     `median ${oursMs.toFixed(2)} ms, error ${worst(ours, exact)} K`,
     '<= 2.5 ms',
   )
-  const fineMs = medianMs(() => run('rk4', 0.5))
+  const fineMs = medianMs(() => fiveMinutes('rk4', 0.5))
   report(
     'the same for the answer, 0.5 s steps',
-    `median ${fineMs.toFixed(2)} ms, error ${worst(run('rk4', 0.5), exact)} K`,
+    `median ${fineMs.toFixed(2)} ms, error ${worst(fiveMinutes('rk4', 0.5), exact)} K`,
     '',
   )
   const outsideMs = medianMs(outside)
@@ -68,20 +61,6 @@ export function heatModel(): void {
 const STATIONS: readonly HeatStation[] = [2500, 3500, 4200, 5500, 6800, 8000, 10_000, 13_000].flatMap((powerW) =>
   [0.3, 0.34, 0.38, 0.42].map((diameterM) => aWok(powerW, { diameterM })),
 )
-
-const warm = preheat(vesselOf(HOB), 230)
-
-function loaded(): Pan {
-  const pan = emptyPan(vesselOf(HOB), warm.metalC, warm.rimC, 15, 'stir')
-  for (const food of FOODS) putIn(pan, { food, massG: food === 'rice' ? RICE_G : OTHER_G, tempC: COLD_C })
-  return pan
-}
-
-function run(method: Method, stepS: number): Pan {
-  const pan = loaded()
-  advance(pan, RUN_S, stepS, method)
-  return pan
-}
 
 function outside(): Pan {
   const pan = loaded()

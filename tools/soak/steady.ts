@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { setTimeout as wait } from 'node:timers/promises'
 import { v7 as newId } from 'uuid'
-import { percentile } from '../bench/server'
+import { percentile } from '../bench/percentile'
 import { Rig } from './rig'
 import { ask as askKitchen } from '../toolDevice'
 

@@ -3,7 +3,6 @@ import type { CountSize } from '../measure/ingredient'
 import type { Food } from './food'
 import type { Allergen } from './ingredient'
 import type { Pin } from './pins'
-import type { StageShare } from './stages'
 import type { StatedSchools } from './schools'
 
 /** What a component is in a dish; it decides when it goes in and how it grows. */
@@ -46,6 +45,12 @@ export type Cut = { shape: (typeof CUT_SHAPES)[number]; sizeMm: number | null }
  */
 export const SCALINGS = ['linear', 'perBatch', 'film', 'capped', 'stepwise'] as const
 export type Scaling = (typeof SCALINGS)[number]
+
+/** Stages in which a share of something may go in, besides the place where it would go alone. */
+export const STAGES = ['egg', 'protein', 'base', 'rice', 'end', 'finish'] as const
+export type Stage = (typeof STAGES)[number]
+/** Share of a component's mass that goes in with a stage: 0.25 is a quarter. */
+export type StageShare = { at: Stage; share: number }
 
 /** One thing in a dish. `ratioG` is grams per 100 g of cooked rice, edible portion, in the stated state and cut. */
 export type Component = {

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { restOf, STAGES, withStage, type StageShare } from './stages'
+import { STAGES, type StageShare } from './dish'
+import { restOf, withStage } from './stages'
 
 test('half with the rice leaves half; all of it elsewhere leaves nothing', () => {
   expect(restOf([])).toBe(1)

@@ -1,10 +1,4 @@
-import type { Role } from './dish'
-
-/** Stages in which a share of something may go in, besides the place where it would go alone. */
-export const STAGES = ['egg', 'protein', 'base', 'rice', 'end', 'finish'] as const
-export type Stage = (typeof STAGES)[number]
-/** Share of a component's mass that goes in with a stage: 0.25 is a quarter. */
-export type StageShare = { at: Stage; share: number }
+import { STAGES, type Role, type Stage, type StageShare } from './dish'
 
 /** What may go in with other stages: nothing that has to be cooked through, and no oil, whose pours the engine times. */
 export const STAGED_ROLES: readonly Role[] = [

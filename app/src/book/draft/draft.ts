@@ -14,7 +14,7 @@ import { cutWords } from '../dish/cutWords'
 import type { HouseStandard } from 'core/book/dish'
 import { pinsAmong, type Pin } from 'core/book/pins'
 import type { StatedSchools } from 'core/book/schools'
-import type { StageShare } from 'core/book/stages'
+import type { StageShare } from 'core/book/dish'
 
 export type DraftLine = {
   key: string

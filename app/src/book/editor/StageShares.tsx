@@ -1,5 +1,6 @@
 import type { Role } from 'core/book/dish'
-import { restOf, STAGED_ROLES, STAGES, withStage, type StageShare } from 'core/book/stages'
+import { STAGES, type StageShare } from 'core/book/dish'
+import { restOf, STAGED_ROLES, withStage } from 'core/book/stages'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Choice } from '../../ui/Choice'

@@ -4,11 +4,10 @@ import { killPerS } from '../heat/doneness'
 import { FOOD_THERMAL } from '../heat/foodTable'
 import type { HeatFood } from '../heat/foods'
 import { portionOf, type FoodLoad, type Portion } from '../heat/load'
-import { smokePointC } from './fats'
+import { smokePointC } from './smokePoint'
 import { isRawProtein, MEATS, placeOf, refined, type Place } from './place'
-import type { Stage } from '../../book/stages'
-import type { LappedInput } from './laps'
-import type { ComponentInput, Tag, TargetKind } from './vocabulary'
+import type { Stage } from '../../book/dish'
+import type { ComponentInput, PartInput, Tag, TargetKind } from './vocabulary'
 
 /** A component of a batch with everything that the engine asks of it. */
 export type WokComponent = {
@@ -93,7 +92,7 @@ const EGG_SET = 0.85
  * A component of a batch of `riceG` cooked rice.
  * @throws {RangeError} when its ratio or temperature is not a number in its range
  */
-export function componentOf(input: LappedInput, riceG: number, riceTempC: number, rules: CookRules): WokComponent {
+export function componentOf(input: PartInput, riceG: number, riceTempC: number, rules: CookRules): WokComponent {
   const { id, role } = input
   const tags = new Set(input.tags ?? [])
   const food = foodOf(input, tags)

@@ -25,6 +25,7 @@ import type { Vessel } from '../heat/vessel'
 import type { WokComponent } from './component'
 import type { Heat } from './levels'
 import { patchM2, pour } from './pour'
+import { rendersPerS } from './fats'
 import { PRECISION, type Precision } from './precision'
 import { progressBy } from './progress'
 
@@ -287,11 +288,6 @@ const seenOf = (lowestC: number, fryingS: number, caramel: number, butterC: numb
   caramel,
   butterC,
 })
-
-/** Fat melts out of what is warm: none below 45 °C, and at the boil so much of it a second. [C] */
-const RENDERS = { fromC: 45, fullC: 100, perS: 1 / 120 } as const
-const rendersPerS = (tempC: number): number =>
-  RENDERS.perS * min(1, max(0, (tempC - RENDERS.fromC) / (RENDERS.fullC - RENDERS.fromC)))
 
 function caramelPerS(metalTempC: number): number {
   const atC = 100 + CARAMEL.towardsMetal * max(0, metalTempC - 100)

@@ -1,20 +1,11 @@
-import type { HeatFood } from '../heat/foods'
 import type { WokComponent } from './component'
 
-/**
- * From here on a fat smokes [°C]: typical of refined oil, of butter and of pressed sesame oil. From memory; how a fat was
- * refined and how old it is moves it by tens of degrees.
- */
-const SMOKES_AT_C: Readonly<Partial<Record<HeatFood, number>>> = { oil: 225, butter: 150, sesameOil: 177 }
-/** The same of fat that ran out of meat [°C]; from memory. */
+/** Fat that ran out of meat smokes from here on [°C]; from memory. */
 export const RENDERED_SMOKES_AT_C = 190
 /** So near to it a fat is called near its smoke point [K]. */
 const NEAR_K = 10
 /** So much fat on the metal fries what comes next [g]. [C] */
 const FRIES_FROM_G = 3
-
-export const smokePointC = (food: HeatFood, known: number | undefined): number | null =>
-  known ?? SMOKES_AT_C[food] ?? null
 
 /** Whether one of these fats smokes, or nearly, on metal so hot [°C]. */
 export const isNearSmoke = (fats: readonly WokComponent[], metalC: number): boolean =>
@@ -25,3 +16,9 @@ export const renderers = (some: readonly WokComponent[]): WokComponent[] =>
   some
     .filter(({ rendersG }) => rendersG >= FRIES_FROM_G)
     .sort((a, b) => b.rendersG - a.rendersG || (a.id < b.id ? -1 : 1))
+
+/** Fat melts out of what is warm: none below 45 °C, and at the boil so much of it a second. [C] */
+const RENDERS = { fromC: 45, fullC: 100, perS: 1 / 120 } as const
+/** Share of its fat that a piece of so mean a temperature loses each second. */
+export const rendersPerS = (tempC: number): number =>
+  RENDERS.perS * Math.min(1, Math.max(0, (tempC - RENDERS.fromC) / (RENDERS.fullC - RENDERS.fromC)))

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { StatedSchools } from '../../book/schools'
-import { STAGES, restOf, type StageShare } from '../../book/stages'
+import { STAGES, type StageShare } from '../../book/dish'
+import { restOf } from '../../book/stages'
 import { aBatch, CARROT, CHICKEN, PASTE, PLAIN, SHRIMP } from '../../test/wokDishes'
 import { stagedInputs } from './inStages'
 import { sequenceBatch, type Sequenced } from './sequenceBatch'

@@ -1,28 +1,26 @@
-import { restOf, STAGED_ROLES, type Stage } from '../../book/stages'
+import { type Stage } from '../../book/dish'
+import { restOf, STAGED_ROLES } from '../../book/stages'
 import type { WokComponent } from './component'
 import type { Move } from './moves'
 import type { Parts } from './parts'
-import type { ComponentInput } from './vocabulary'
-
-/** A component, or the share of one that goes in with a stage: `of` is what the dish calls it. */
-export type StagedInput = ComponentInput & { of: string; stage: Stage | null }
+import type { ComponentInput, PartInput } from './vocabulary'
 
 /**
  * A component as the shares in which it goes in, each with an id of its own; what its stages leave keeps its own place.
  * @throws {RangeError} when its shares come to more than the whole, or one of them is nothing
  */
-export function stagedInputs(one: ComponentInput): StagedInput[] {
+export function stagedInputs(one: ComponentInput): PartInput[] {
   const { stages = [], ...whole } = one
-  if (stages.length === 0 || !STAGED_ROLES.includes(one.role)) return [{ ...whole, of: one.id, stage: null }]
+  if (stages.length === 0 || !STAGED_ROLES.includes(one.role)) return [{ ...whole, of: one.id, stage: null, lap: 0 }]
   const rest = restOf(stages)
   if (rest === null) throw new RangeError(`the shares of ${one.id} are no parts of one whole`)
   // Thirds as somebody types them come to a little less or more than the whole.
   const sum = rest + stages.reduce((total, { share }) => total + share, 0)
-  const own: StagedInput[] = rest > 0 ? [{ ...whole, ratioG: one.ratioG * rest, of: one.id, stage: null }] : []
-  const shares = stages.map(({ at, share }, nth): StagedInput => {
+  const own: PartInput[] = rest > 0 ? [{ ...whole, ratioG: one.ratioG * rest, of: one.id, stage: null, lap: 0 }] : []
+  const shares = stages.map(({ at, share }, nth): PartInput => {
     // What has no place of its own answers to its name with its first share.
     const id = rest === 0 && nth === 0 ? one.id : `${one.id}@${at}`
-    return { ...whole, id, ratioG: (one.ratioG * share) / sum, target: { kind: 'none' }, of: one.id, stage: at }
+    return { ...whole, id, ratioG: (one.ratioG * share) / sum, target: { kind: 'none' }, of: one.id, stage: at, lap: 0 }
   })
   return [...own, ...shares]
 }

@@ -3,15 +3,12 @@ import type { Handling } from '../heat/parameters'
 import { largestBatchFast } from '../heat/largestBatch'
 import { sameVesselOf, type HeatStation } from '../heat/vessel'
 import type { WokComponent } from './component'
-import type { StagedInput } from './inStages'
+import type { PartInput } from './vocabulary'
 
 /** More parts than this nobody fries of one order. */
 const MOST_LAPS = 8
 /** What fries in a part besides the rice takes some of its room and heat. [C] */
 const RICE_SHARE = 0.9
-
-/** A component, or the part of one that is fried in its own lap: 0 is cooked once, for all of them. */
-export type LappedInput = StagedInput & { lap: number }
 
 /**
  * In how many parts a large order is fried: the fewest of which each fries dry here, and has room. One where all of it does.
@@ -28,11 +25,11 @@ export function lapsOf(
 }
 
 /** What each part gets its own of: the rice, and what seasons it. */
-const IN_EVERY_LAP: readonly StagedInput['role'][] = ['rice', 'drySeasoning', 'liquidSeasoning']
+const IN_EVERY_LAP: readonly PartInput['role'][] = ['rice', 'drySeasoning', 'liquidSeasoning']
 
 /** A component as the parts that go into each lap; what is cooked once is one part, in no lap. */
-export function lappedInputs(one: StagedInput, laps: number): LappedInput[] {
-  if (laps === 1 || one.stage !== null || !IN_EVERY_LAP.includes(one.role)) return [{ ...one, lap: 0 }]
+export function lappedInputs(one: PartInput, laps: number): PartInput[] {
+  if (laps === 1 || one.stage !== null || !IN_EVERY_LAP.includes(one.role)) return [one]
   return Array.from({ length: laps }, (_, nth) => ({
     ...one,
     id: nth === 0 ? one.id : `${one.id}#${nth + 1}`,

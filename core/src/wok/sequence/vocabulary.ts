@@ -2,7 +2,7 @@ import type { Role, State } from '../../book/dish'
 import type { Pin } from '../../book/pins'
 import type { EggWish } from '../../book/eggWish'
 import type { SchoolName, SchoolValue, StatedSchools } from '../../book/schools'
-import type { StageShare } from '../../book/stages'
+import type { Stage, StageShare } from '../../book/dish'
 import type { HeatFood } from '../heat/foods'
 
 /** When a component is done. */
@@ -62,6 +62,16 @@ export type ComponentInput = {
   smokesAtC?: number | undefined
   /** Shares that go in with other stages; the rest has its own place. */
   stages?: readonly StageShare[] | undefined
+}
+
+/** A component, or a part of one: a share that goes in with a stage, or what one lap of a large order gets of it. */
+export type PartInput = ComponentInput & {
+  /** What the dish calls it. */
+  of: string
+  /** The stage that this share goes in with; null where it has its own place. */
+  stage: Stage | null
+  /** Part of a large order that it is fried with, from 1 on; 0 where it is cooked once. */
+  lap: number
 }
 
 /** A dish as the engine asks for it. */
