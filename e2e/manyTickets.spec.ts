@@ -33,9 +33,11 @@ test('of many tickets only those on the screen are drawn, and what is promised l
   await expect(async () => {
     await page.mouse.wheel(0, 20_000)
     await expect(later).toBeInViewport({ timeout: 500 })
+    await expect(drawn.last()).toContainText(String(all.at(-1)!.number), { timeout: 500 })
   }).toPass()
+  // It stays there.
   await page.waitForTimeout(500)
-  await expect(drawn.last()).toContainText(String(all.at(-1)!.number))
+  await expect(drawn.last()).toContainText(String(all.at(-1)!.number), { timeout: 1000 })
   expect(await drawn.count()).toBeLessThan(40)
   await expect(drawn.filter({ hasText: first ?? '' })).toHaveCount(0)
 })

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Kitchen, type PutReadings } from 'contract/kitchen'
 import { SCALE_UNITS } from 'core/measure/scaleUnit'
 import { TEMP_UNITS } from 'core/measure/temperature'
+import { useRef } from 'react'
 import { View } from 'react-native'
 import { sendJson } from '../device/http'
 import { Choice } from '../ui/Choice'
@@ -61,16 +62,28 @@ function useReadings(kitchen: Kitchen) {
     scope: { id: 'readings' },
     onSuccess: (saved) => queries.setQueryData(['kitchen'], saved),
   })
+  // What was changed here and has no answer yet stands over what the kitchen is read to be meanwhile.
+  const unsaved = useRef<{ parts: Partial<PutReadings>; count: number }>({ parts: {}, count: 0 })
   const change = (part: Partial<PutReadings>) => {
     const now = queries.getQueryData<Kitchen>(['kitchen']) ?? kitchen
-    const next = { ...now, ...part }
+    const mine = unsaved.current
+    mine.parts = { ...mine.parts, ...part }
+    mine.count += 1
+    const next = { ...now, ...mine.parts }
+    void queries.cancelQueries({ queryKey: ['kitchen'] })
     queries.setQueryData(['kitchen'], next)
     const { readsIn, weighsIn, isScottish } = next
     // Taken back field by field, also where this page was left meanwhile: what else became known of the kitchen stays.
-    put.mutateAsync({ readsIn, weighsIn, isScottish }).catch(() => {
-      const was = { readsIn: now.readsIn, weighsIn: now.weighsIn, isScottish: now.isScottish }
-      queries.setQueryData<Kitchen>(['kitchen'], (known) => known && { ...known, ...was })
-    })
+    put
+      .mutateAsync({ readsIn, weighsIn, isScottish })
+      .catch(() => {
+        const was = { readsIn: now.readsIn, weighsIn: now.weighsIn, isScottish: now.isScottish }
+        queries.setQueryData<Kitchen>(['kitchen'], (known) => known && { ...known, ...was })
+      })
+      .finally(() => {
+        mine.count -= 1
+        if (mine.count === 0) mine.parts = {}
+      })
   }
   return { change, problem: useProblemSentence(put.error) }
 }
