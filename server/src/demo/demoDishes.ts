@@ -11,7 +11,7 @@ export function demoDishes(ingredients: readonly Ingredient[]): Omit<Dish, 'vers
   const recipes = new Map(DEMO_RECIPES.map((draft) => [draft.id, { ...draft, version: 1 }]))
   const { asIngredients } = shelveRecipes({ ingredients: new Map(ingredients.map((row) => [row.id, row])), recipes })
   const rows = [...ingredients, ...asIngredients.values()]
-  return DISHES.map(({ lines, egg, stationKind = 'wok', schools, bound = [], ...head }) => {
+  return DISHES.map(({ lines, egg, stationKind = 'wok', schools, bound = [], stages = {}, ...head }) => {
     const written = lines.map(([name, from, role, state, cut, ratioG]): DishLine => ({
       name,
       ingredientId: from.replace('recipe:', ''),
@@ -23,7 +23,9 @@ export function demoDishes(ingredients: readonly Ingredient[]): Omit<Dish, 'vers
     const resolved = resolveLines(written, rows)
     const unknown = resolved.find((one) => !one.isKnown)
     if (unknown) throw new RangeError(`${head.id}: ${unknown.component.name} is not in the ingredient table`)
-    const components = resolved.map(({ component }, i): Component => {
+    const components = resolved.map(({ component: known }, i): Component => {
+      const shares = stages[known.id]
+      const component = shares ? { ...known, stages: shares } : known
       if (!lines[i]?.[1].startsWith('recipe:')) return component
       const { ingredientId: recipeId = '', ...rest } = component
       return { ...rest, recipeId, food: recipes.get(recipeId)?.food ?? rest.food }

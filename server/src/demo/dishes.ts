@@ -1,4 +1,4 @@
-import type { Modifier, StationKind } from 'core/book/dish'
+import type { Modifier, StageShare, StationKind } from 'core/book/dish'
 import type { DishLine } from 'core/book/resolve'
 import type { StatedSchools } from 'core/book/schools'
 
@@ -24,6 +24,8 @@ type DemoDish = {
   priceMinor: number
   costCeilingMinor: number
   schools?: StatedSchools
+  /** Shares of components that go in with other stages. */
+  stages?: Readonly<Record<string, readonly StageShare[]>>
   /** Components whose amounts the name is bound to. */
   bound?: string[]
 }
@@ -75,6 +77,7 @@ export const DISHES: DemoDish[] = [
     priceMinor: 1480,
     costCeilingMinor: 420,
     schools: { oil: 'usual', eggBreak: 'crumbled' },
+    stages: { salt: [{ at: 'egg', share: 0.3 }] },
     name: 'Crab, ginger and egg white',
     shortName: 'crab',
     egg: 'well',

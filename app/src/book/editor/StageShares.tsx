@@ -30,6 +30,7 @@ export function StageShares({ name, role, stages, onChange }: StageSharesProps) 
         note={isOpen ? undefined : t('editor.inStagesHow')}
         isChosen={isOpen}
         isRow
+        className="-ml-3 self-start"
         onChoose={() => {
           setIsOpen(!isOpen)
           if (isOpen) onChange([])

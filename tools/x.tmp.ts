@@ -1,0 +1,20 @@
+import { chromium } from '@playwright/test'
+import { LAUNCH } from '../e2e/launch'
+import { kitchenAt, openPage } from './shotKitchen'
+const kitchen = await kitchenAt('x', 18, 42)
+const browser = await chromium.launch(LAUNCH)
+const page = await openPage(browser, kitchen.clock, 'phone', 'dark')
+await page.goto(`${kitchen.url}/book/mushroom/edit`)
+await page.getByRole('button', { name: 'More about black bean paste' }).click()
+await page.getByRole('checkbox', { name: /Goes in more than once/ }).click()
+await page.getByLabel('With the rice, %').fill('50')
+await page.waitForTimeout(1500)
+await page.getByLabel('With the rice, %').scrollIntoViewIfNeeded()
+await page.screenshot({ path: '/tmp/s1.png' })
+await page.getByRole('button', { name: /Schools|How it is cooked/ }).first().click().catch(() => {})
+await page.goto(`${kitchen.url}/setup/station/ring-a`)
+await page.waitForTimeout(2500)
+const lift = page.getByLabel(/Tossed up to/)
+await lift.scrollIntoViewIfNeeded()
+await page.screenshot({ path: '/tmp/s2.png' })
+await browser.close(); await kitchen.stop()
