@@ -106,9 +106,9 @@ export function componentOf(input: PartInput, riceG: number, riceTempC: number, 
   const isFrozen = state === 'frozen' || (input.tempC ?? 0) < -2
   return {
     id,
-    of: input.of,
-    stage: input.stage,
-    lap: input.lap,
+    of: input.of ?? id,
+    stage: input.stage ?? null,
+    lap: input.lap ?? 0,
     role,
     state,
     food,

@@ -68,8 +68,7 @@ export function startDeriving(input: SequenceInput) {
   const vessel = sameVesselOf(input.station)
   const laps = dish.schools.batches === 'tossedInBowl' ? lapsOf(batchMassG, input) : 1
   const components = dish.components
-    .flatMap(stagedInputs)
-    .flatMap((one) => lappedInputs(one, laps))
+    .flatMap((one) => (laps === 1 ? stagedInputs(one) : stagedInputs(one).flatMap((part) => lappedInputs(part, laps))))
     .map((one) =>
       componentOf(
         one.role === 'rice' && input.riceWaterFraction !== undefined

@@ -70,7 +70,7 @@ test('sauce poured over the protein leaves and comes back with it', () => {
 
 test('what has to be cooked through is never split, whatever its line says', () => {
   const chicken = { ...CHICKEN, stages: [{ at: 'finish', share: 0.5 }] as const }
-  expect(stagedInputs(chicken)).toEqual([{ ...CHICKEN, of: CHICKEN.id, stage: null, lap: 0 }])
+  expect(stagedInputs(chicken)).toEqual([chicken])
   const asVegetable = { ...chicken, role: 'vegetable', mustCook: true } as const
   const sequenced = sequenceBatch(aBatch([asVegetable], { egg: 'firstOut' }))
   for (const step of sequenced.steps.filter(({ action }) => action === 'finishOff'))

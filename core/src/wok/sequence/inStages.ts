@@ -10,17 +10,17 @@ import type { ComponentInput, PartInput } from './vocabulary'
  * @throws {RangeError} when its shares come to more than the whole, or one of them is nothing
  */
 export function stagedInputs(one: ComponentInput): PartInput[] {
-  const { stages = [], ...whole } = one
-  if (stages.length === 0 || !STAGED_ROLES.includes(one.role)) return [{ ...whole, of: one.id, stage: null, lap: 0 }]
+  const { stages } = one
+  if (stages === undefined || stages.length === 0 || !STAGED_ROLES.includes(one.role)) return [one]
   const rest = restOf(stages)
   if (rest === null) throw new RangeError(`the shares of ${one.id} are no parts of one whole`)
   // Thirds as somebody types them come to a little less or more than the whole.
   const sum = rest + stages.reduce((total, { share }) => total + share, 0)
-  const own: PartInput[] = rest > 0 ? [{ ...whole, ratioG: one.ratioG * rest, of: one.id, stage: null, lap: 0 }] : []
+  const own: PartInput[] = rest > 0 ? [{ ...one, ratioG: one.ratioG * rest }] : []
   const shares = stages.map(({ at, share }, nth): PartInput => {
     // What has no place of its own answers to its name with its first share.
     const id = rest === 0 && nth === 0 ? one.id : `${one.id}@${at}`
-    return { ...whole, id, ratioG: (one.ratioG * share) / sum, target: { kind: 'none' }, of: one.id, stage: at, lap: 0 }
+    return { ...one, id, ratioG: (one.ratioG * share) / sum, target: { kind: 'none' }, of: one.id, stage: at }
   })
   return [...own, ...shares]
 }

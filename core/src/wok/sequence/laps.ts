@@ -29,10 +29,11 @@ const IN_EVERY_LAP: readonly PartInput['role'][] = ['rice', 'drySeasoning', 'liq
 
 /** A component as the parts that go into each lap; what is cooked once is one part, in no lap. */
 export function lappedInputs(one: PartInput, laps: number): PartInput[] {
-  if (laps === 1 || one.stage !== null || !IN_EVERY_LAP.includes(one.role)) return [one]
+  if (laps === 1 || one.stage !== undefined || !IN_EVERY_LAP.includes(one.role)) return [one]
   return Array.from({ length: laps }, (_, nth) => ({
     ...one,
     id: nth === 0 ? one.id : `${one.id}#${nth + 1}`,
+    of: one.of ?? one.id,
     ratioG: one.ratioG / laps,
     lap: nth + 1,
   }))

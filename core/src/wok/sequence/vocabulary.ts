@@ -66,12 +66,12 @@ export type ComponentInput = {
 
 /** A component, or a part of one: a share that goes in with a stage, or what one lap of a large order gets of it. */
 export type PartInput = ComponentInput & {
-  /** What the dish calls it. */
-  of: string
-  /** The stage that this share goes in with; null where it has its own place. */
-  stage: Stage | null
-  /** Part of a large order that it is fried with, from 1 on; 0 where it is cooked once. */
-  lap: number
+  /** What the dish calls it; its id where it is all of it. */
+  of?: string | undefined
+  /** The stage that this share goes in with; none where it has its own place. */
+  stage?: Stage | undefined
+  /** Part of a large order that it is fried with, from 1 on; none where it is cooked once. */
+  lap?: number | undefined
 }
 
 /** A dish as the engine asks for it. */
