@@ -7,8 +7,8 @@ import { setup } from './words.en'
 
 /** Every change that was sent, and how it is answered. */
 const mockSent: { body: unknown; answer: (kitchen: unknown) => void; refuse: () => void }[] = []
+jest.mock('../device/http', () => ({
   ...jest.requireActual<object>('../device/http'),
-  ...jest.requireActual('../device/http'),
   sendJson: (_method: string, _path: string, body: unknown) =>
     new Promise((resolve, reject) => mockSent.push({ body, answer: resolve, refuse: () => reject(new Error('no')) })),
 }))
