@@ -64,6 +64,7 @@ export const WokSequenceInput = z.strictObject({
   batchMassG: z.number().min(1).max(20_000, 'is more than any station of this trade holds'),
   riceTempC: z.number().min(-2, 'is frozen: thaw the rice first').max(40, HOT_RICE),
   riceWaterFraction: z.number().min(0.4, 'is too dry for cooked rice').max(0.8, 'is porridge').optional(),
+  riceLumpMm: z.number().min(0).max(80, 'is no lump but a block: break it up first').optional(),
   ruleSet: z.enum(RULE_SETS).default('us'),
   pins: Pins,
 })

@@ -48,6 +48,7 @@ export function liveModels(): void {
     portions: 2,
     powerW: 15_000,
     riceTempC: 4,
+    riceLumpMm: 0,
     riceWaterFraction: 0.62,
     sauceFactor: 1,
     cutFactor: 1,

@@ -32,6 +32,7 @@ export const SCHOOLS = {
   preheat: ['toSmoke', 'offWhileOiling', 'oilFromCold'],
   lastToss: ['asBefore', 'lowered'],
   lid: ['none', 'onBase', 'onRice'],
+  tool: ['ladle', 'edge', 'masher', 'wood'],
 } as const
 export type SchoolName = keyof typeof SCHOOLS
 export type SchoolValue<Name extends SchoolName> = (typeof SCHOOLS)[Name][number]

@@ -12,6 +12,8 @@ export type BatchHeat = {
   handling: Handling
   riceTempC: number
   riceWaterFraction: number
+  /** Lumps of rice that was not loosened [mm]; none where nobody wonders about them. */
+  riceLumpMm?: number | undefined
   /** What the kitchen's runs say of its seconds; it is in the station's efficiency already. */
   learned?: number | undefined
 }

@@ -59,6 +59,7 @@ export const sequenceInput = (dish: Dish, batch: Batch, heat: BatchHeat, rules: 
   batchMassG: batch.riceMassG,
   riceTempC: heat.riceTempC,
   riceWaterFraction: heat.riceWaterFraction,
+  riceLumpMm: heat.riceLumpMm,
   rules,
   keepsTooMuch: true,
 })

@@ -7,6 +7,7 @@ const TODAY: Wondered = {
   portions: 2,
   powerW: 24_000,
   riceTempC: 4,
+  riceLumpMm: 0,
   riceWaterFraction: 0.62,
   sauceFactor: 1,
   cutFactor: 1,

@@ -19,6 +19,8 @@ export type Wondered = {
   powerW: number
   riceTempC: number
   riceWaterFraction: number
+  /** Lumps of rice that was not loosened [mm]; 0 is loose. */
+  riceLumpMm: number
   /** Times what the dish has: liquid seasoning, and the size of cut pieces. */
   sauceFactor: number
   cutFactor: number
@@ -48,10 +50,10 @@ const batchOf = (portions: number): BatchInput => ({
 function heatAsWondered(
   dishId: string,
   station: HeatedStation,
-  { powerW, riceTempC, riceWaterFraction }: Wondered,
+  { powerW, riceTempC, riceWaterFraction, riceLumpMm }: Wondered,
 ): BatchHeat {
   const heat = heatOf(station, { tempC: riceTempC, waterFraction: riceWaterFraction }, dishId)
-  return { ...heat, station: { ...heat.station, powerW } }
+  return { ...heat, riceLumpMm, station: { ...heat.station, powerW } }
 }
 
 /** In full: the score that the engine derives, and what pan and rice do in it; no trace where no way holds. */

@@ -126,6 +126,9 @@ export const REASONS = [
   'itsFatFriesTheRest',
   'partsFryDry',
   'partsTasteAlike',
+  'edgeChopsLumps',
+  'masherOpensLumps',
+  'woodSparesTheMetal',
 ] as const
 export type Reason = (typeof REASONS)[number]
 

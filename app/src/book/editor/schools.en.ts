@@ -20,6 +20,7 @@ export const schoolWords = {
     leaf: 'Leaves',
     lastToss: 'Last toss',
     lid: 'A lid',
+    tool: 'Tool',
     wipe: 'Wiping',
     batches: 'A large order',
   },
@@ -122,6 +123,12 @@ export const schoolWords = {
     lastToss: {
       asBefore: { name: 'at the same flame', does: 'hot to the plate' },
       lowered: { name: 'at a lower flame', does: 'time to taste' },
+    },
+    tool: {
+      ladle: { name: 'the ladle’s back', does: 'presses lumps open' },
+      edge: { name: 'an edge', does: 'chops lumps quickly; some grains break' },
+      masher: { name: 'a masher', does: 'opens many lumps at once' },
+      wood: { name: 'wood only', does: 'slow; for a coated or seasoned surface' },
     },
     lid: {
       none: { name: 'no lid', does: 'what boils off is gone: dry' },

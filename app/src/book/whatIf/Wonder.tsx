@@ -17,7 +17,7 @@ type Props = Pick<WhatIf, 'wondered' | 'change' | 'reset'> & { dish: Dish }
 export function Wonder({ dish, wondered, change, reset }: Props) {
   const t = useWords('book')
   const readsIn = useReadsIn()
-  const { portions, powerW, riceTempC, riceWaterFraction, sauceFactor, cutFactor, egg } = wondered
+  const { portions, powerW, riceTempC, riceWaterFraction, riceLumpMm, sauceFactor, cutFactor, egg } = wondered
   const shown = (tempC: number) => Math.round(degrees({ tempC }, readsIn))
   const tempOf = (value: number) => (readsIn === 'F' ? ((value - 32) * 5) / 9 : value)
   const common = { lessLabel: t('whatIf.ask.less'), moreLabel: t('whatIf.ask.more') }
@@ -71,6 +71,18 @@ export function Wonder({ dish, wondered, change, reset }: Props) {
             most={74}
             unit={t('whatIf.ask.waterUnit')}
             onChange={(value) => change({ riceWaterFraction: value / 100 })}
+          />
+        </Asked>
+        <Asked name={t('whatIf.ask.lumps')}>
+          <Dial
+            {...common}
+            name={t('whatIf.ask.lumps')}
+            value={riceLumpMm}
+            least={0}
+            most={40}
+            step={5}
+            unit={t('whatIf.ask.lumpsUnit')}
+            onChange={(value) => change({ riceLumpMm: value })}
           />
         </Asked>
         {hasSauce && (

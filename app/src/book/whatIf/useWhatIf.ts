@@ -38,6 +38,7 @@ export function useWhatIf(dish: Dish, station: Station, kitchen: Kitchen): WhatI
       powerW: heatOf(station).station.powerW,
       riceTempC: CHILLED_RICE.tempC,
       riceWaterFraction: CHILLED_RICE.waterFraction,
+      riceLumpMm: 0,
       sauceFactor: 1,
       cutFactor: 1,
       egg: null,

@@ -16,6 +16,8 @@ export const whatIfWords = {
     riceTemp: 'Rice at the wok',
     water: 'Water in the rice',
     waterUnit: '%',
+    lumps: 'Lumps in the rice, 0 is loose',
+    lumpsUnit: 'mm',
     sauce: 'Sauce',
     cut: 'Cut size',
     timesUnit: '× the dish',

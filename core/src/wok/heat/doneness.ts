@@ -124,6 +124,11 @@ export function followLifted(following: Following, index: number): Doneness {
   return one
 }
 
+/** Lets a core follow its mean so much later, or sooner [s]: lumps among grains, while they are opened. */
+export function addLag({ rows }: Following, index: number, seconds: number): void {
+  rows[index * PER_ROW + LAG_S]! += seconds
+}
+
 export const donenessAt = ({ rows }: Following, index: number): Doneness => ({
   coreC: rows[index * PER_ROW + CORE]!,
   softness: rows[index * PER_ROW + SOFT]!,

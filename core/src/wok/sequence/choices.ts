@@ -34,6 +34,7 @@ const USUAL: { [Name in SchoolName]: SchoolValue<Name> } = {
   preheat: 'toSmoke',
   lastToss: 'asBefore',
   lid: 'none',
+  tool: 'ladle',
 }
 
 /**
@@ -81,6 +82,7 @@ export function axesOf(dishStates: StatedSchools, parts: Parts, station: Station
     preheat: axis('preheat', false),
     lastToss: axis('lastToss', false),
     lid: axis('lid', false),
+    tool: axis('tool', false),
   }
 }
 

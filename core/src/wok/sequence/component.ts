@@ -4,6 +4,7 @@ import { killPerS } from '../heat/doneness'
 import { FOOD_THERMAL } from '../heat/foodTable'
 import type { HeatFood } from '../heat/foods'
 import { portionOf, type FoodLoad, type Portion } from '../heat/load'
+import { lumpLagS } from './lumps'
 import { smokePointC } from './smokePoint'
 import { isRawProtein, MEATS, placeOf, refined, type Place } from './place'
 import type { Stage } from '../../book/dish'
@@ -39,6 +40,8 @@ export type WokComponent = {
   tags: ReadonlySet<Tag>
   allergens: readonly string[]
   waterFraction: number | undefined
+  /** How much later than its grains the middle of its lumps is warm, as it goes in [s]. */
+  lumpLagS: number
   /** Fat that it gives to the metal when it is fried long enough [g]; nothing of what is lean. */
   rendersG: number
   /** Lowest smoke point of a fat [°C]; null of everything else. */
@@ -127,6 +130,7 @@ export function componentOf(input: PartInput, riceG: number, riceTempC: number, 
     burnAt: BURN_AT[food] ?? USUAL_BURN[place === 'raw' ? 'raw' : place === 'ready' ? 'ready' : 'vegetable'],
     tags,
     allergens: input.allergens ?? [],
+    lumpLagS: lumpLagS(input.lumpMm ?? 0),
     rendersG: rendersG(input, food, riceG),
     smokesAtC: smokePointC(food, input.smokesAtC),
     waterFraction: input.waterFraction ?? (role === 'drySeasoning' ? DRY_WATER : undefined),

@@ -1,5 +1,6 @@
 import { advance } from '../heat/advance'
 import {
+  addLag,
   browningAt,
   browningPerSAt,
   copyFollowing,
@@ -26,6 +27,7 @@ import type { WokComponent } from './component'
 import type { Heat } from './levels'
 import { patchM2, pour } from './pour'
 import { rendersPerS } from './fats'
+import { OPENS_S } from './lumps'
 import { PRECISION, type Precision } from './precision'
 import { progressBy } from './progress'
 
@@ -42,6 +44,8 @@ export type Inside = {
   peakC: number
   /** Fat that it still has to give [g]. */
   fatG: number
+  /** What its lumps still add to the lag of its core [s]. */
+  lumpS: number
 }
 type InBowl = { was: Inside; lifted: Lifted; doneness: Doneness; sinceS: number; outC: number }
 
@@ -72,11 +76,19 @@ export class Cooking {
     readonly seen: Seen,
     private riceIn: boolean,
     private settledS: number,
+    private readonly opensS: number,
   ) {}
 
-  static start(vessel: Vessel, metalAC: number, metalBC: number, precision: Precision): Cooking {
+  /** `opensS`: how soon the cook's tool opens lumps [s]. */
+  static start(
+    vessel: Vessel,
+    metalAC: number,
+    metalBC: number,
+    precision: Precision,
+    opensS: number = OPENS_S.ladle,
+  ): Cooking {
     const pan = emptyPan(vessel, metalAC, metalBC, 0, 'stir')
-    return new Cooking(precision, pan, startFollowing(), [], new Map(), seenOf(Infinity, 0, 0, 0), false, 0)
+    return new Cooking(precision, pan, startFollowing(), [], new Map(), seenOf(Infinity, 0, 0, 0), false, 0, opensS)
   }
 
   /** The same as it is now, to go on from in another way. */
@@ -86,11 +98,12 @@ export class Cooking {
       this.precision,
       copyPan(this.pan),
       copyFollowing(this.following),
-      this.inside.map(({ one, overS, peakC, fatG }) => insideOf(one, overS, peakC, fatG)),
+      this.inside.map(({ one, overS, peakC, fatG, lumpS }) => insideOf(one, overS, peakC, fatG, lumpS)),
       new Map(this.bowls),
       seenOf(lowestC, fryingS, caramel, butterC),
       this.riceIn,
       this.settledS,
+      this.opensS,
     )
   }
 
@@ -130,8 +143,9 @@ export class Cooking {
     const before = pan.portions.length
     pour(pan, one, share, how.isOnWall ?? false)
     if (pan.portions.length === before) return
-    this.inside.push(insideOf(one, 0, one.tempC, one.rendersG * share))
+    this.inside.push(insideOf(one, 0, one.tempC, one.rendersG * share, one.lumpLagS))
     followAdded(pan, this.following)
+    addLag(this.following, before, one.lumpLagS)
     if (one.place === 'rice') {
       // Each part of a large order has to fry for itself.
       if (this.riceIn && this.inside.filter(({ one: { place } }) => place === 'rice').length === 1)
@@ -183,7 +197,7 @@ export class Cooking {
     const { was, doneness } = bowl
     const cooled = inBowl(bowl.lifted, this.pan.atS - bowl.sinceS)
     putBack(this.pan, cooled)
-    this.inside.push(insideOf(was.one, was.overS, was.peakC, was.fatG))
+    this.inside.push(insideOf(was.one, was.overS, was.peakC, was.fatG, was.lumpS))
     followReturned(this.pan, this.following, { ...doneness, coreC: min(doneness.coreC, cooled.tempC) })
     return bowl.outC - cooled.tempC
   }
@@ -237,6 +251,11 @@ export class Cooking {
       const it = inside[index]!
       const coreC = coreCAt(following, index)
       if (coreC > it.peakC) it.peakC = coreC
+      if (it.lumpS > 0) {
+        const left = it.lumpS * exp(-stepS / this.opensS)
+        addLag(following, index, left - it.lumpS)
+        it.lumpS = left
+      }
       if (it.bearsLittle && coreC > OVER_FROM_C && this.progressAt(index) >= 1) it.overS += stepS
       if (it.one.place === 'butter') seen.butterC = max(seen.butterC, metalC(pan))
     }
@@ -275,12 +294,13 @@ export class Cooking {
 /** What is worse for being done too long. */
 const BEARS_LITTLE: readonly WokComponent['place'][] = ['raw', 'ready', 'egg']
 // Built in one place each, so that all have one shape.
-const insideOf = (one: WokComponent, overS: number, peakC: number, fatG: number): Inside => ({
+const insideOf = (one: WokComponent, overS: number, peakC: number, fatG: number, lumpS: number): Inside => ({
   one,
   bearsLittle: BEARS_LITTLE.includes(one.place),
   overS,
   peakC,
   fatG,
+  lumpS,
 })
 const seenOf = (lowestC: number, fryingS: number, caramel: number, butterC: number): Seen => ({
   lowestC,

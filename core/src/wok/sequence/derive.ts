@@ -28,6 +28,8 @@ export type SequenceInput = {
   batchMassG: number
   riceTempC: number
   riceWaterFraction?: number | undefined
+  /** How large the lumps of the rice are as it goes in [mm]; none where it was loosened. */
+  riceLumpMm?: number | undefined
   rules: CookRules
   /** Food that is too much for the station is scored all the same: it only makes the work worse, and it has to be cooked. */
   keepsTooMuch?: boolean | undefined
@@ -71,9 +73,7 @@ export function startDeriving(input: SequenceInput) {
     .flatMap((one) => (laps === 1 ? stagedInputs(one) : stagedInputs(one).flatMap((part) => lappedInputs(part, laps))))
     .map((one) =>
       componentOf(
-        one.role === 'rice' && input.riceWaterFraction !== undefined
-          ? { waterFraction: input.riceWaterFraction, ...one }
-          : one,
+        one.role === 'rice' ? { waterFraction: input.riceWaterFraction, lumpMm: input.riceLumpMm, ...one } : one,
         batchMassG,
         riceTempC,
         rules,

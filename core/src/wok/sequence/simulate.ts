@@ -7,6 +7,7 @@ import { Cooking } from './cooking'
 
 import { heatFor, preheatToC } from './levels'
 import { isStrewn } from './inStages'
+import { OPENS_S } from './lumps'
 import type { Move, Segment } from './moves'
 import type { Parts } from './parts'
 import type { Precision } from './precision'
@@ -68,7 +69,7 @@ export function simulate(
     begun && at > 0
       ? copyOf(begun.kept.get(keys[at - 1]!)!)
       : {
-          cooking: Cooking.start(vessel, heated.metalC, heated.rimC, precision),
+          cooking: Cooking.start(vessel, heated.metalC, heated.rimC, precision, OPENS_S[choice.tool]),
           done: [],
           oiled: 0,
           asideK: 0,
@@ -122,8 +123,12 @@ const copyOf = (going: Going): Going => ({
 const oilingsOf = (moves: readonly Move[]) => moves.filter(({ kind }) => kind === 'oil').length
 
 /** What was done up to each move, in words that are the same where it is the same. */
-function keysOf(moves: readonly Move[], { heat, garlic, preheat, lastToss, oil }: Choice, { fat }: Parts): string[] {
-  let key = `${heat} ${garlic} ${preheat} ${lastToss} ${oil} ${fat.length > 0 ? oilingsOf(moves) : 0}`
+function keysOf(
+  moves: readonly Move[],
+  { heat, garlic, preheat, lastToss, oil, tool }: Choice,
+  { fat }: Parts,
+): string[] {
+  let key = `${heat} ${garlic} ${preheat} ${lastToss} ${oil} ${tool} ${fat.length > 0 ? oilingsOf(moves) : 0}`
   return moves.map((move) => (key += `|${JSON.stringify(move)}`))
 }
 

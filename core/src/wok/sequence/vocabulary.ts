@@ -56,6 +56,8 @@ export type ComponentInput = {
   /** Its row says that it is raw, whatever its state is called. */
   mustCook?: boolean | undefined
   waterFraction?: number | undefined
+  /** Lumps of rice that was not loosened [mm]. */
+  lumpMm?: number | undefined
   /** Fat by mass, where its row says; else its class. */
   fatFraction?: number | undefined
   /** Smoke point of a fat, where it is known [°C]. */

@@ -1,3 +1,4 @@
+import type { SchoolValue } from '../../book/schools'
 import type { Cue, Reason } from '../score'
 import type { WokComponent } from './component'
 import type { Done, Run } from './run'
@@ -101,7 +102,7 @@ function entryWords(done: Done, some: readonly WokComponent[], run: Run, words: 
     case 'base':
       return words(baseCue(some), baseReason(some), { seconds, burnFraction: burnAtRice(run, some) })
     case 'rice':
-      return words('grainsJump', run.choice.egg === 'coated' ? 'yolkCoatsGrains' : 'riceNeedsDryHeat', {
+      return words('grainsJump', run.choice.egg === 'coated' ? 'yolkCoatsGrains' : REASON_OF_TOOL[run.choice.tool], {
         metalC: whole(done.startC),
         lowestC: whole(run.rice.lowestC),
         ...(run.rice.doneS !== null && { dryS: whole(run.rice.doneS - run.rice.startS) }),
@@ -132,6 +133,14 @@ function entryWords(done: Done, some: readonly WokComponent[], run: Run, words: 
     default:
       return words('tossedThrough', 'offSoItStaysFresh')
   }
+}
+
+/** What the tool does to the rice; the ladle's back is what everybody takes. */
+const REASON_OF_TOOL: Readonly<Record<SchoolValue<'tool'>, Reason>> = {
+  ladle: 'riceNeedsDryHeat',
+  edge: 'edgeChopsLumps',
+  masher: 'masherOpensLumps',
+  wood: 'woodSparesTheMetal',
 }
 
 function sauceWords(done: Done, run: Run, words: Say): Words {
