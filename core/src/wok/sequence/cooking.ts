@@ -26,34 +26,20 @@ import type { Vessel } from '../heat/vessel'
 import type { WokComponent } from './component'
 import type { Heat } from './levels'
 import { patchM2, pour } from './pour'
+import { caramelPerS } from './caramel'
 import { rendersPerS } from './fats'
+import { insideOf, type Inside } from './inside'
 import { OPENS_S } from './lumps'
 import { PRECISION, type Precision } from './precision'
 import { progressBy } from './progress'
 
 const { exp, max, min } = Math
 
-/** A component in the vessel, or in a bowl beside it. */
-export type Inside = {
-  one: WokComponent
-  /** Whether it is worse for being done too long. */
-  bearsLittle: boolean
-  /** Seconds in which it was done and above 72 °C. */
-  overS: number
-  /** Hottest that its core has been [°C]. */
-  peakC: number
-  /** Fat that it still has to give [g]. */
-  fatG: number
-  /** What its lumps still add to the lag of its core [s]. */
-  lumpS: number
-}
 type InBowl = { was: Inside; lifted: Lifted; doneness: Doneness; sinceS: number; outC: number }
 
 const OVER_FROM_C = 72
 /** Sauce that has not boiled away counts as none below this [kg]. */
 const FILM_GONE_KG = 0.0005
-/** Sugar and soy on hot metal: index by Arrhenius where the sauce lies, a part of the way to the metal. [C] */
-const CARAMEL = { perS: 0.3, atC: 173, activationJPerMol: 120_000, towardsMetal: 0.35 } as const
 
 /** What a run is judged by, besides its components. */
 export type Seen = {
@@ -291,26 +277,10 @@ export class Cooking {
   }
 }
 
-/** What is worse for being done too long. */
-const BEARS_LITTLE: readonly WokComponent['place'][] = ['raw', 'ready', 'egg']
-// Built in one place each, so that all have one shape.
-const insideOf = (one: WokComponent, overS: number, peakC: number, fatG: number, lumpS: number): Inside => ({
-  one,
-  bearsLittle: BEARS_LITTLE.includes(one.place),
-  overS,
-  peakC,
-  fatG,
-  lumpS,
-})
+// Built in one place, so that all have one shape.
 const seenOf = (lowestC: number, fryingS: number, caramel: number, butterC: number): Seen => ({
   lowestC,
   fryingS,
   caramel,
   butterC,
 })
-
-function caramelPerS(metalTempC: number): number {
-  const atC = 100 + CARAMEL.towardsMetal * max(0, metalTempC - 100)
-  const inverse = 1 / (CARAMEL.atC + 273.15) - 1 / (atC + 273.15)
-  return CARAMEL.perS * exp((CARAMEL.activationJPerMol / 8.314462) * inverse)
-}
