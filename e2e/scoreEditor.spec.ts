@@ -120,3 +120,31 @@ test('the printed card says what the screen says, second by second', async ({ ki
   expect(printed).toEqual(shown)
   for (const amount of ['5 g oil', '41 g duck', '220 g rice']) expect(lines.join(' ')).toContain(amount)
 })
+
+test('half of a paste is rubbed into the rice, a lid goes on, and a large order would be parted: saved with the dish', async ({
+  kitchen,
+  open,
+}) => {
+  const page = await open('/book/mushroom/edit')
+  await page.getByRole('button', { name: 'More about black bean paste' }).click()
+  await page.getByRole('checkbox', { name: /^Goes in more than once/ }).click()
+  await page.getByRole('textbox', { name: 'With the rice, %' }).fill('50')
+  await expect(page.getByText('The rest goes in at its own place: 50 %.')).toBeVisible()
+  // Of a second share no more is taken than is left.
+  await page.getByRole('textbox', { name: 'Off the flame, %' }).fill('80')
+  await expect(page.getByRole('textbox', { name: 'Off the flame, %' })).toHaveValue('50')
+  await page.getByRole('textbox', { name: 'Off the flame, %' }).fill('')
+  expect(await seriousFindings(page)).toEqual([])
+  await page.getByRole('button', { name: /^Schools/ }).click()
+  await page.getByRole('button', { name: /^A lid as it comes best/ }).click()
+  await page.getByRole('radio', { name: /^on the vegetables/ }).click()
+  await page.getByRole('button', { name: /^Save/ }).last().click()
+  await expect(page.getByText(/is in the book, version 2/)).toBeVisible()
+  const { dishes } = DishList.parse(await (await kitchen.fetch(`/dishes`)).json())
+  const { schools, components } = dishes.find(({ id }) => id === 'mushroom')!
+  expect(schools.lid).toBe('onBase')
+  expect(components.find(({ name }) => name === 'black bean paste')!.stages).toEqual([{ at: 'rice', share: 0.5 }])
+  await page.goto(`${kitchen.url}/book/mushroom`)
+  await expect(page.getByText(/^\d:\d\d {2}Lid on/)).toBeVisible()
+  await expect(page.getByText(/black bean paste/).filter({ hasText: /^\d:\d\d/ })).toHaveCount(2)
+})

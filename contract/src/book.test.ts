@@ -1,3 +1,4 @@
+import { SCHOOLS } from 'core/book/schools'
 import { DISH } from 'core/test/kitchen'
 import { SOY } from 'core/test/ingredients'
 import { KitchenFile, KITCHEN_FORMAT, StyleList, Tasting } from './book'
@@ -50,6 +51,27 @@ describe('a dish', () => {
     expect(faultsOf(DishDraft, noRice)).toEqual(['components'])
     const rawEgg = { ...DRAFT, schools: { ...DRAFT.schools, egg: 'none' } }
     expect(faultsOf(DishDraft, rawEgg)).toEqual(['schools.egg'])
+  })
+
+  test('every school of the engine may be held, in each of its ways, and left to the engine', () => {
+    for (const [name, values] of Object.entries(SCHOOLS))
+      for (const value of [...values, 'auto'])
+        expect(faultsOf(DishDraft, { ...DRAFT, schools: { [name]: value } })).toEqual([])
+  })
+
+  test('shares are parts of one whole, and of nothing that has to be cooked through', () => {
+    const sharing = (role: string, ...stages: { at: string; share: number }[]) => {
+      const [rice, ...others] = DRAFT.components
+      const shared = { ...others[0]!, id: 'shared', role, stages }
+      return faultsOf(DishDraft, { ...DRAFT, components: [rice, ...others, shared] })
+    }
+    const at = `components.${DRAFT.components.length}.stages`
+    expect(sharing('drySeasoning', { at: 'egg', share: 0.25 }, { at: 'rice', share: 0.75 })).toEqual([])
+    expect(sharing('drySeasoning', { at: 'egg', share: 0.5 }, { at: 'rice', share: 0.6 })).toEqual([at])
+    expect(sharing('drySeasoning', { at: 'cellar', share: 0.5 })).toEqual([`${at}.0.at`])
+    expect(sharing('drySeasoning')).toEqual([at])
+    expect(sharing('protein', { at: 'rice', share: 0.5 })).toEqual([at])
+    expect(sharing('fat', { at: 'rice', share: 0.5 })).toEqual([at])
   })
 
   test('saving names the version that the edit began from', () => {

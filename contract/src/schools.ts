@@ -1,29 +1,12 @@
-import { SCHOOLS } from 'core/book/schools'
+import { SCHOOLS, type SchoolName, type SchoolValue } from 'core/book/schools'
 import { z } from 'zod'
 
-const school = <const Values extends readonly [string, ...string[]]>(values: Values) =>
-  z.enum([...values, 'auto'] as unknown as readonly [Values[number], 'auto']).optional()
+type Said<Name extends SchoolName> = z.ZodOptional<z.ZodType<SchoolValue<Name> | 'auto'>>
+
+/** Every school of the engine, so that none can be forgotten here. */
+const schools = Object.fromEntries(
+  Object.entries(SCHOOLS).map(([name, values]) => [name, z.enum([...values, 'auto']).optional()]),
+) as unknown as { [Name in SchoolName]: Said<Name> }
 
 /** What a dish holds of how it is cooked: `auto`, or nothing, leaves it to the engine. */
-export const StatedSchools = z.strictObject({
-  egg: school(SCHOOLS.egg),
-  eggReturn: school(SCHOOLS.eggReturn),
-  leaf: school(SCHOOLS.leaf),
-  returns: school(SCHOOLS.returns),
-  heat: school(SCHOOLS.heat),
-  sauce: school(SCHOOLS.sauce),
-  rice: school(SCHOOLS.rice),
-  rawProtein: school(SCHOOLS.rawProtein),
-  readyProtein: school(SCHOOLS.readyProtein),
-  readyVeg: school(SCHOOLS.readyVeg),
-  paste: school(SCHOOLS.paste),
-  wipe: school(SCHOOLS.wipe),
-  batches: school(SCHOOLS.batches),
-  seasoningOrder: school(SCHOOLS.seasoningOrder),
-  ownStages: school(SCHOOLS.ownStages),
-  garlic: school(SCHOOLS.garlic),
-  oil: school(SCHOOLS.oil),
-  eggBreak: school(SCHOOLS.eggBreak),
-  preheat: school(SCHOOLS.preheat),
-  lastToss: school(SCHOOLS.lastToss),
-})
+export const StatedSchools = z.strictObject(schools)
