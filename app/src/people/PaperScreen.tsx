@@ -15,7 +15,8 @@ export function PaperScreen({ paper }: { paper: Paper }) {
   const goOn = () => {
     keepPaper(null)
     void queries.invalidateQueries()
-    router.replace('/setup/first')
+    // Once the pages are there: before that, the start page's own way to the line could come after this one.
+    setTimeout(() => router.replace('/setup/first'), 0)
   }
   return (
     <DoorPage title={t('first.paperTitle')}>
