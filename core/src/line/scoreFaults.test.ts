@@ -93,3 +93,23 @@ test('a score for other guests does not hold for an allergy: what they must not 
 test('limits are those of the kitchen: what holds in the US does not for chicken in the UK', () => {
   expect(whyOf(score, { ruleSet: 'uk' })).toEqual(['noCheck'])
 })
+
+test('of a large order that is fried in parts, every part is checked: the last one without its check is refused', () => {
+  const large = { ...dish, schools: { ...dish.schools, batches: 'tossedInBowl' as const } }
+  const weak = { ...RING_HEAT, station: { ...RING_HEAT.station, powerW: 4000 }, handling: 'stir' as const }
+  const order = { ...input, parts: [{ portions: 6, modifiers: [] }] }
+  const derived = batchScore(large, order, weak, TOOLS, US)
+  if (derived.kind !== 'score') throw new Error(derived.kind)
+  const { steps } = derived.score
+  const riceIn = steps.flatMap(({ entries }, at) =>
+    entries.some((one) => one.componentId === 'rice' && one.motion === 'in') ? [at] : [],
+  )
+  expect(riceIn.length).toBeGreaterThan(1)
+  expect(scoreFaults(derived.score, derived.batch, US)).toEqual([])
+  const unchecked = steps.map((step, at) => (at > riceIn.at(-1)! ? { ...step, check: null } : step))
+  expect(scoreFaults({ ...derived.score, steps: unchecked }, derived.batch, US)).toContainEqual({
+    field: 'score.steps',
+    why: 'noCheck',
+    names: ['rice'],
+  })
+})

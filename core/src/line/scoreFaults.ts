@@ -97,7 +97,10 @@ function checkFaults(score: Score, batch: Batch, rules: CookRules): { why: 'noCh
   for (const { component } of batch.shared) {
     const food = component.role === 'rice' ? 'rice' : rawFoodOf(component)
     if (food === null) continue
-    const from = score.steps.findIndex(({ entries }) => entries.some(({ componentId }) => componentId === component.id))
+    // What goes in by parts is checked after the last of them.
+    const from = score.steps
+      .map(({ entries }) => entries.some((one) => isAdded(one) && one.componentId === component.id))
+      .lastIndexOf(true)
     // Only an egg that is fried on top may be runny, and only where its guest asked for it.
     const isWished = food === 'egg' && batch.eggWish === 'runny' && score.steps[from]?.action === 'eggOnTop'
     if (from >= 0 && !isWished && !checkedFrom(from, food)) bad.push({ why: 'noCheck', name: component.name })
