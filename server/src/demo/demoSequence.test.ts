@@ -34,6 +34,26 @@ test.each(cases)('%s on %s derives unedited, with everything in it', (_dish, _st
   expect(derived.totalS).toBeLessThan(600)
 })
 
+/** Among wet food garlic browns slowly; it has given its smell long before: common practice. */
+test.each(cases)('nobody stands and waits for garlic in one portion of %s on %s', (_dish, _station, dish, station) => {
+  const derived = sequenceBatch({
+    dish: dishFromBook(dish, dish.components, dish.portionRiceG),
+    station,
+    handling: usualHandling(station),
+    batchMassG: dish.portionRiceG,
+    riceTempC: 4,
+    rules: { ruleSet: 'us' },
+  })
+  const roleOf = new Map(dish.components.map(({ id, role }) => [id, role]))
+  const aromatic = derived.steps.filter(
+    ({ action, entries }) =>
+      action === 'baseIn' &&
+      entries.length > 0 &&
+      entries.every(({ componentId }) => roleOf.get(componentId) === 'aromatic'),
+  )
+  expect(aromatic.filter(({ durationS }) => durationS > 60)).toEqual([])
+})
+
 /** Each modifier alone, and each allergy alone: as full as the station cooks them, and one portion. */
 test.each(dishes.map((dish) => [dish.id, dish] as const))(
   'however %s is ordered, what is derived may be fired',

@@ -62,7 +62,8 @@ function searchPlan(
   const budget = evaluations ?? usualEvaluations(loaded.free.length)
   const best = roomForSolution()
   let bestPoints = bestDispatch(loaded, best)
-  const warmPoints = start === undefined ? Infinity : fillFrom(loaded, start)
+  // A list that names nothing is nobody's plan: searching around it would miss better ones.
+  const warmPoints = start === undefined || start.length === 0 ? Infinity : fillFrom(loaded, start)
   const isWarm = warmPoints <= bestPoints
   if (isWarm) {
     bestPoints = warmPoints

@@ -3,7 +3,7 @@ import { AIR_C } from '../heat/parameters'
 import type { HeatLevel, Score, Step } from '../score'
 import type { WokComponent } from '../sequence/component'
 import { Cooking } from '../sequence/cooking'
-import { heatFor, type Heat } from '../sequence/levels'
+import { handlingFor, heatFor, type Heat } from '../sequence/levels'
 import type { Segment } from '../sequence/moves'
 import { burnOf } from '../sequence/progress'
 import { RICE, type Station } from '../sequence/run'
@@ -154,13 +154,10 @@ export class LiveCooking {
     if (action === 'heatVessel' || RICE_STEPS.includes(action)) return 'rice'
     return this.riceId !== null ? 'end' : 'base'
   }
-  /** What lies alone in a wok is turned, not thrown; what is left to crust is left. */
-  private handlingOf({ action }: Step) {
-    const { handling } = this.batch.station
-    if (action === 'lidOn') return 'cover'
-    if (action === 'leaveCrust' || action === 'heatVessel') return 'leave'
-    const isAlone = this.riceId === null && (EGG_STEPS.includes(action) || OWN_STEPS.includes(action))
-    return handling === 'toss' && isAlone ? 'stir' : handling
+  private handlingOf(step: Step) {
+    if (step.action === 'lidOn') return 'cover'
+    if (step.action === 'leaveCrust' || step.action === 'heatVessel') return 'leave'
+    return handlingFor(this.segmentOf(step), this.batch.station.handling)
   }
 }
 

@@ -118,7 +118,9 @@ export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
     const ids = group.map(({ id }) => id)
     const isLast = index === base.length - 1
     const laterS = base.slice(index + 1).reduce((sum, one) => sum + needOf(one), 0)
-    const at = group.every(({ place }) => place === 'quick')
+    const isQuick = group.every(({ place }) => place === 'quick')
+    const mostS = isQuick && index > 0 ? AROMATIC_NEEDS * needOf(group) : MOST_S
+    const at = isQuick
       ? QUICK_AT
       : Math.max(0, 1 - (OVERLAP * laterS) / needOf(group))
     return {
@@ -132,7 +134,7 @@ export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
           : isLast
             ? baseEnd(base, group, needOf(group))
             : at > 0
-              ? { kind: 'progress', ids, at, mostS: MOST_S }
+              ? { kind: 'progress', ids, at, mostS }
               : forSeconds(ENTRY_S),
       ...(choice.garlic === 'halfAndHalf' && { shares: halfOf(group) }),
     }

@@ -1,3 +1,4 @@
+import type { Handling } from '../heat/parameters'
 import type { HeatLevel } from '../score'
 import type { Segment } from './moves'
 import type { Choice } from './vocabulary'
@@ -41,6 +42,15 @@ export const heatFor = (
     : lastToss === 'lowered'
       ? heatOf('medium', 'base', holdC)
       : heatOf(heat, 'end', holdC)
+
+/**
+ * How food is moved in a part of the run where the whole batch is handled as `asked`: before the rice is in, what lies in a wok
+ * needs the metal and is turned, not thrown. Common practice.
+ */
+export function handlingFor(segment: Segment, asked: Handling): Handling {
+  const isBeforeRice = segment === 'egg' || segment === 'own' || segment === 'base'
+  return asked === 'toss' && isBeforeRice ? 'stir' : asked
+}
 
 /** The heat of a part of the run, by school, at a station whose metal may reach `holdC`. [C] */
 function heatOf(school: School, segment: Exclude<Segment, 'last'>, holdC: number): Heat {

@@ -1,14 +1,13 @@
 import { metalC, residuals, rimC } from '../heat/pan'
 import { preheatOf, type Preheated } from '../heat/preheat'
-import type { Handling } from '../heat/parameters'
 
 import { type WokComponent } from './component'
 import { Cooking } from './cooking'
 
-import { heatFor, preheatToC } from './levels'
+import { handlingFor, heatFor, preheatToC } from './levels'
 import { isStrewn } from './inStages'
 import { OPENS_S } from './lumps'
-import type { Move, Segment } from './moves'
+import type { Move } from './moves'
 import type { Parts } from './parts'
 import type { Precision } from './precision'
 import { endedOf, noteOf, type Done, type Run, type Station } from './run'
@@ -136,7 +135,7 @@ function keysOf(
 function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oilings, fatG }: Kitchen): void {
   const { cooking } = going
   const heat = heatFor(choice, move.segment, station.vessel.holdC)
-  const handling = move.handling ?? handlingOf(move.segment, station)
+  const handling = move.handling ?? handlingFor(move.segment, station.handling)
   const isOiledOff = move.kind === 'oil' && going.oiled === 0 && choice.preheat === 'offWhileOiling'
   if (move.kind === 'off') cooking.off()
   else cooking.work(heat, handling)
@@ -179,10 +178,6 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
 
 /** What is too little, or too late, to change the heat of the heap. */
 const STAYS_COOL: readonly Move['slot'][] = ['dry', 'volatile', 'finish']
-
-/** What lies alone in a wok is turned, not thrown: it needs the metal. */
-const handlingOf = (segment: Segment, { handling }: Station): Handling =>
-  handling === 'toss' && (segment === 'egg' || segment === 'own') ? 'stir' : handling
 
 /** A griddle is kept at its set-point; everything else is heated from cold. */
 const heatedTo = ({ vessel, isGriddle }: Station, toC: number): Preheated =>
