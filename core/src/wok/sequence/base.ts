@@ -120,9 +120,7 @@ export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
     const laterS = base.slice(index + 1).reduce((sum, one) => sum + needOf(one), 0)
     const isQuick = group.every(({ place }) => place === 'quick')
     const mostS = isQuick && index > 0 ? AROMATIC_NEEDS * needOf(group) : MOST_S
-    const at = isQuick
-      ? QUICK_AT
-      : Math.max(0, 1 - (OVERLAP * laterS) / needOf(group))
+    const at = isQuick ? QUICK_AT : Math.max(0, 1 - (OVERLAP * laterS) / needOf(group))
     return {
       kind: 'in',
       slot: 'base',
