@@ -77,6 +77,49 @@ test('a score is derived, a thing dragged, held, taken back and saved with the d
   })
 })
 
+test('a thing is pulled to so many seconds, by finger and by key; what would not be done is refused', async ({
+  kitchen,
+  open,
+}) => {
+  const page = await open('/book/duck/edit')
+  await expect(page.getByRole('heading', { name: SCORE })).toBeVisible()
+  const seconds = page.getByRole('slider', { name: 'Seconds from pickled greens to what comes next' })
+  await seconds.evaluate((node) => node.scrollIntoView({ block: 'center' }))
+  const was = Number(await seconds.getAttribute('aria-valuenow'))
+
+  await test.step('pulled down by 80 points: 20 s longer', async () => {
+    const box = (await seconds.boundingBox())!
+    await page.mouse.move(box.x + 10, box.y + 20)
+    await page.mouse.down()
+    await page.mouse.move(box.x + 10, box.y + 100, { steps: 8 })
+    await expect(seconds).toHaveAttribute('aria-valuenow', String(was + 20))
+    await page.mouse.up()
+    await expect(page.getByText(`pickled greens: what comes next after ${was + 20} s`)).toBeVisible()
+    await expect(page.getByText('kept', { exact: true })).toBeVisible()
+    await expect(page.getByText(/^The pins cost \d+ s/)).toBeVisible()
+  })
+
+  await test.step('one second less by a key', async () => {
+    await seconds.press('ArrowUp')
+    await expect(page.getByText(`pickled greens: what comes next after ${was + 19} s`)).toBeVisible()
+  })
+
+  await test.step('rice that would not fry is refused, and its time is the engine’s again', async () => {
+    const rice = page.getByRole('slider', { name: 'Seconds from rice to what comes next' })
+    await rice.press('Home')
+    await expect(page.getByText('rice: what comes next after 3 s')).toBeVisible()
+    await expect(page.getByText(/^not kept: .*the rice would steam/)).toBeVisible()
+    await expect.poll(async () => Number(await rice.getAttribute('aria-valuenow'))).toBeGreaterThan(10)
+    await page.getByRole('button', { name: 'Unpin' }).last().click()
+    await expect(page.getByText('rice: what comes next after 3 s')).toBeHidden()
+  })
+
+  await page.getByRole('button', { name: /^Save/ }).last().click()
+  await expect(page.getByText('Duck and pickled greens is in the book, version 2')).toBeVisible()
+  const { dishes } = DishList.parse(await (await kitchen.fetch(`/dishes`)).json())
+  expect(dishes.find(({ id }) => id === 'duck')?.pins).toEqual([{ component: 'pickled-greens', forS: was + 19 }])
+})
+
 test('a school is held in the words of cooks, and left to the engine again', async ({ kitchen, open }) => {
   const page = await open('/book/plain/edit')
   await page.getByRole('button', { name: /^Schools/ }).click()

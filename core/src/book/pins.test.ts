@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { pinOfMove, pinsAmong, withPinOf, type Pin } from './pins'
+import { pinOfMove, pinOfSeconds, pinsAmong, withPinOf, type Pin } from './pins'
 
 const ORDER = ['egg', 'duck', 'garlic', 'rice', 'soy']
 
@@ -26,7 +26,7 @@ test('law: the pin of a move is true of the order that the move makes', () => {
   )
 })
 
-test('a component has one place, and besides that one word on whether it leaves', () => {
+test('a component has one place, one time, and one word on whether it leaves', () => {
   const pins: Pin[] = [
     { component: 'duck', before: 'garlic' },
     { component: 'duck', leaves: true },
@@ -37,6 +37,7 @@ test('a component has one place, and besides that one word on whether it leaves'
     { component: 'soy', slot: 'afterOff' },
     { component: 'duck', slot: 'afterRice' },
   ])
+  expect(withPinOf(pins, { component: 'duck', forS: 40 })).toEqual([...pins, { component: 'duck', forS: 40 }])
   expect(withPinOf(pins, { component: 'duck', leaves: false })).toContainEqual({ component: 'duck', before: 'garlic' })
 })
 
@@ -47,4 +48,12 @@ test('a pin of what is no longer in the dish is left out, whichever of its two i
     { component: 'soy', after: 'duck' },
   ]
   expect(pinsAmong(pins, new Set(['duck', 'soy']))).toEqual([{ component: 'soy', after: 'duck' }])
+})
+
+test.each([
+  [41.6, 42],
+  [0, 3],
+  [4000, 600],
+])('pulled to %f s a thing is held for %i s', (pulled, forS) => {
+  expect(pinOfSeconds('garlic', pulled)).toEqual({ component: 'garlic', forS })
 })

@@ -1,11 +1,17 @@
 /** Places that a component can be held in against the rice and the flame. */
 export const PIN_SLOTS = ['beforeRice', 'afterRice', 'afterOff'] as const
-/** What somebody holds in its place: against another component, against the rice, or in or out of the vessel. */
+/** So many seconds may lie between a component and what goes in next. */
+export const PIN_SECONDS = { least: 3, most: 600 } as const
+/**
+ * What somebody holds: a component against another, against the rice, in or out of the vessel, or so many seconds before the
+ * next thing goes in.
+ */
 export type Pin =
   | { component: string; before: string }
   | { component: string; after: string }
   | { component: string; slot: (typeof PIN_SLOTS)[number] }
   | { component: string; leaves: boolean }
+  | { component: string; forS: number }
 
 /** Components that a pin names. */
 const namedBy = (pin: Pin): string[] => [
@@ -17,14 +23,21 @@ const namedBy = (pin: Pin): string[] => [
 export const pinsAmong = (pins: readonly Pin[], ids: ReadonlySet<string>): Pin[] =>
   pins.filter((pin) => namedBy(pin).every((id) => ids.has(id)))
 
-/** The pins with another one: a component has one place, and one word on whether it leaves. */
+/** The pins with another one: a component has one place, one time, and one word on whether it leaves. */
 export const withPinOf = (pins: readonly Pin[], pin: Pin): Pin[] => [
   ...pins.filter((one) => matterOf(one) !== matterOf(pin)),
   pin,
 ]
 
-/** What a pin is about: the place of a component, or whether it leaves. */
-export const matterOf = (pin: Pin): string => `${pin.component} ${'leaves' in pin ? 'leaves' : 'place'}`
+/** What a pin is about: the place of a component, its time, or whether it leaves. */
+export const matterOf = (pin: Pin): string =>
+  `${pin.component} ${'leaves' in pin ? 'leaves' : 'forS' in pin ? 'time' : 'place'}`
+
+/** The pin of a component that was pulled to so many seconds. */
+export const pinOfSeconds = (component: string, seconds: number): Pin => ({
+  component,
+  forS: Math.min(PIN_SECONDS.most, Math.max(PIN_SECONDS.least, Math.round(seconds))),
+})
 
 /**
  * The pin that says what a drag did: dragged later, it comes after the one now before it; dragged earlier, before the one now

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { aGriddle, aWok, HOB, RING } from '../../test/stations'
 import { aBatch, CARROT, CHICKEN, DUCK, ONION, PASTE, PLAIN, SHRIMP } from '../../test/wokDishes'
 import { batchSeconds } from './batchSeconds'
@@ -210,6 +211,51 @@ describe('pins', () => {
     ]
     const verdicts = sequenceBatch(aBatch([ONION, CARROT], {}, { dish: { pins } })).pins
     expect(verdicts.map(({ isKept }) => isKept)).toEqual([true, false])
+  })
+
+  const heldFor = (component: string, forS: number, more?: readonly ComponentInput[]) =>
+    derive(pinned({ component, forS }, more))
+
+  test('law: a thing held for a time lasts so long, or is refused with what stands against it', () => {
+    const base = derive(aBatch([ONION, CARROT], {}))
+    if (base.kind !== 'derived') throw new Error('it derives')
+    fc.assert(
+      fc.property(
+        fc.constantFrom('garlic', 'onion', 'carrot', 'rice', 'soy'),
+        fc.integer({ min: 3, max: 200 }),
+        (id, forS) => {
+          const derived = heldFor(id, forS, [ONION, CARROT])
+          if (derived.kind !== 'derived') throw new Error('it derives')
+          const [verdict] = derived.pins
+          const done = derived.best.run.moves.find(({ move }) => move.kind === 'in' && move.ids.includes(id))!
+          if (verdict!.isKept) expect(done.endS - done.startS).toBeCloseTo(forS, 3)
+          else expect(verdict!.because.length).toBeGreaterThan(0)
+        },
+      ),
+      { numRuns: 25, endOnFailure: true },
+    )
+  })
+
+  test.each([
+    ['carrot', 150, true, []],
+    ['rice', 10, false, ['steams']],
+    ['garlic', 200, false, ['burnt']],
+  ])('%s for %i s: kept is %s', (id, forS, isKept, because) => {
+    const derived = heldFor(id, forS, [ONION, CARROT])
+    if (derived.kind !== 'derived') throw new Error('it derives')
+    expect(derived.pins[0]).toMatchObject({ isKept })
+    expect(derived.pins[0]!.because).toEqual(expect.arrayContaining(because))
+  })
+
+  test('a time and a place are held together', () => {
+    const pins: Pin[] = [
+      { component: 'carrot', forS: 90 },
+      { component: 'onion', before: 'carrot' },
+    ]
+    const derived = derive(aBatch([ONION, CARROT], { garlic: 'atEnd' }, { dish: { pins } }))
+    if (derived.kind !== 'derived') throw new Error('it derives')
+    expect(derived.pins.map(({ isKept }) => isKept)).toEqual([true, true])
+    expect(pins.every((pin) => keepsPin(derived.best.moves, pin))).toBe(true)
   })
 
   test('a pin of something that is not in the dish is refused by name', () => {

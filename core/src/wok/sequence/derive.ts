@@ -13,10 +13,10 @@ import { heaviestG, lappedInputs, lapsOf } from './laps'
 import { faultsBefore, faultsOf, isTooMuch, type Fault, type FaultCode } from './judge'
 import type { Move } from './moves'
 import { compareText, partsOf, type Parts } from './parts'
-import { keepsPin, withPin, type PinVerdict } from './pins'
+import { isTimed, keepsPin, type PinVerdict } from './pins'
+import { pinVerdicts } from './pinVerdicts'
 import type { Station } from './run'
 import { beginTogether, simulate, type Begun } from './simulate'
-import type { Pin } from '../../book/pins'
 import type { Choice, DishInput } from './vocabulary'
 
 /** What a score is derived from. */
@@ -128,7 +128,7 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
     faults.forEach(({ code }) => reject(code))
     return candidate
   }
-  const keepsAll = (one: { moves: readonly Move[] }) => pins.every((pin) => keepsPin(one.moves, pin))
+  const keepsAll = (one: { moves: readonly Move[] }) => pins.every((pin) => isTimed(pin) || keepsPin(one.moves, pin))
 
   const lists = majorChoices(axes, dish.schools).flatMap((choice) => listed(choice) ?? [])
   const pinned = lists.filter(keepsAll)
@@ -190,37 +190,4 @@ function screen<T extends { choice: Choice; moves: readonly Move[] }>(
       if (first) kept.add(first.list)
     }
   return lists.filter((list) => kept.has(list))
-}
-
-/** Pins filter; where none fits, the list is edited and judged: kept, or refused with what stands against it. */
-function pinVerdicts(
-  pins: readonly Pin[],
-  tried: readonly Candidate[],
-  cook: (list: { choice: Choice; moves: readonly Move[] }) => Candidate,
-): PinVerdict[] {
-  const holding = tried.filter((one) => one.faults.length === 0 && pins.every((pin) => keepsPin(one.moves, pin)))
-  if (holding.length > 0) return pins.map((pin) => ({ pin, isKept: true, because: [] }))
-  let base = best(tried)
-  const verdicts: PinVerdict[] = []
-  for (const pin of pins) {
-    if (keepsPin(base.moves, pin) && base.faults.length === 0) {
-      verdicts.push({ pin, isKept: true, because: [] })
-      continue
-    }
-    const moves = withPin(base.moves, pin)
-    if (!moves) {
-      verdicts.push({ pin, isKept: false, because: ['unknownComponent'] })
-      continue
-    }
-    const edited = cook({ choice: base.choice, moves })
-    const isKept = edited.faults.length === 0 && keepsPin(edited.moves, pin)
-    const breaks = verdicts.filter((one) => one.isKept && !keepsPin(edited.moves, one.pin)).length > 0
-    if (isKept && !breaks) base = edited
-    verdicts.push({
-      pin,
-      isKept: isKept && !breaks,
-      because: breaks ? ['contradicts'] : edited.faults.map(({ code }) => code),
-    })
-  }
-  return verdicts
 }

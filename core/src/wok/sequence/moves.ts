@@ -38,6 +38,8 @@ export type Slot =
 /** What ends a move. `mostS` is the longest that anybody would wait. */
 export type Until =
   | { kind: 'seconds'; seconds: number }
+  /** So long because somebody holds it so, whatever the food has come to. */
+  | { kind: 'held'; seconds: number }
   | { kind: 'progress'; ids: readonly string[]; at: number; leastS?: number; mostS: number }
   /**
    * All done, or one of them at 0.7 of its burn limit. Aromatics are waited for no longer than so: among other food they

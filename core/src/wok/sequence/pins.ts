@@ -10,6 +10,9 @@ const FINISH_S = 10
 
 const entryOf = (moves: readonly Move[], id: string): number =>
   moves.findIndex(({ kind, ids }) => (kind === 'in' || kind === 'plate') && ids.includes(id))
+/** No way of cooking has a held time by itself: it is put into the way that is best without it. */
+export const isTimed = (pin: Pin): boolean => 'forS' in pin
+
 const indexOfSlot = (moves: readonly Move[], test: (move: Move) => boolean): number => moves.findIndex(test)
 
 /** Whether a list of moves does what a pin says. */
@@ -21,6 +24,10 @@ export function keepsPin(moves: readonly Move[], pin: Pin): boolean {
   if ('leaves' in pin) {
     const leaves = moves.some(({ kind, ids }) => (kind === 'out' || kind === 'aside') && ids.includes(pin.component))
     return leaves === pin.leaves
+  }
+  if ('forS' in pin) {
+    const { until } = moves[at]!
+    return until.kind === 'held' && until.seconds === pin.forS
   }
   const rice = indexOfSlot(moves, ({ slot }) => slot === 'rice')
   const off = indexOfSlot(moves, ({ kind }) => kind === 'off')
@@ -48,6 +55,8 @@ export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
         : move.until,
   }
   if ('leaves' in pin) return pin.leaves ? leaving(moves, own) : staying(moves, pin.component)
+  if ('forS' in pin)
+    return moves.map((one, index) => (index === from ? { ...one, until: { kind: 'held', seconds: pin.forS } } : one))
   const rest = moves.flatMap((one, index) => (index === from ? without(one, pin.component) : [one]))
   const at = targetIndex(rest, pin)
   if (at === null) return null
@@ -66,7 +75,7 @@ export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
   return [...rest.slice(0, at), placed, ...rest.slice(at)]
 }
 
-function targetIndex(moves: readonly Move[], pin: Exclude<Pin, { leaves: boolean }>): number | null {
+function targetIndex(moves: readonly Move[], pin: Exclude<Pin, { leaves: boolean } | { forS: number }>): number | null {
   if ('before' in pin || 'after' in pin) {
     const at = entryOf(moves, 'before' in pin ? pin.before : pin.after)
     return at < 0 ? null : 'before' in pin ? at : at + 1

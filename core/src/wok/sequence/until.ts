@@ -24,14 +24,14 @@ export function until(cooking: Cooking, end: Until, startS: number): { lowC: num
   while (near < 1 - ROUNDING) {
     const was = near
     const fromS = cooking.pan.atS
-    if (end.kind === 'seconds') cooking.step(end.seconds - (fromS - startS), 0)
+    if (end.kind === 'seconds' || end.kind === 'held') cooking.step(end.seconds - (fromS - startS), 0)
     else cooking.step((1 - near) / perS)
     lowC = min(lowC, metalC(cooking.pan))
     near = nearness()
     perS = max(0, near - was) / (cooking.pan.atS - fromS)
     if (cooking.isCoarse && near > 1 && Number.isFinite(near)) cooking.pan.atS = fromS + (1 - was) / perS
   }
-  return { lowC, isRiceDone: end.kind === 'riceDone' && isRiceDone(cooking) }
+  return { lowC, isRiceDone: (end.kind === 'riceDone' || end.kind === 'held') && isRiceDone(cooking) }
 }
 const ROUNDING = 1e-9
 /** How much of a span is over; of none everything. */
@@ -48,6 +48,7 @@ function nearnessOf(
 ): number {
   switch (end.kind) {
     case 'seconds':
+    case 'held':
       return part(spentS, end.seconds)
     case 'progress':
       return max(

@@ -1,5 +1,5 @@
 import type { Cut } from 'core/book/dish'
-import { PIN_SLOTS, type Pin } from 'core/book/pins'
+import { PIN_SLOTS, pinOfSeconds, type Pin } from 'core/book/pins'
 import Pushpin from 'lucide-react-native/icons/pin'
 import { useState } from 'react'
 import { Pressable, View } from 'react-native'
@@ -11,18 +11,21 @@ import { formatClock } from '../../../words/format'
 import { useWords } from '../../../words/i18n'
 import { cutWords } from '../../dish/cutWords'
 import type { PlacedEntry } from './entriesInOrder'
+import { PullSeconds } from './PullSeconds'
 import { useMassWords } from '../../../setup/useMassWords'
 
 type EntryRowProps = {
   entry: PlacedEntry
   cut: Cut | null
   pins: readonly Pin[]
+  /** Seconds that a pin holds it to; null where none does, or the engine could not keep it. */
+  heldS: number | null
   onPin: (pin: Pin) => void
   onUnpin: () => void
 }
 
 /** One thing of the score: dragged by its handle, or opened and held where it belongs. */
-export function EntryRow({ entry, cut, pins, onPin, onUnpin }: EntryRowProps) {
+export function EntryRow({ entry, cut, pins, heldS, onPin, onUnpin }: EntryRowProps) {
   const { mass } = useMassWords()
   const t = useWords('book')
   const { row, handle } = useSortableRow(entry.componentId)
@@ -38,6 +41,18 @@ export function EntryRow({ entry, cut, pins, onPin, onUnpin }: EntryRowProps) {
         ) : (
           <SortableHandle handle={handle} label={t('scoreEditor.drag', { name })} />
         )}
+        {entry.isPoured || entry.isOffFlame ? (
+          <Text stretch="narrow" className="w-12">
+            {formatClock(entry.atS)}
+          </Text>
+        ) : (
+          <PullSeconds
+            name={name}
+            atS={entry.atS}
+            seconds={heldS ?? entry.lastsS}
+            onSeconds={(seconds) => onPin(pinOfSeconds(component, seconds))}
+          />
+        )}
         <Pressable
           role="button"
           disabled={entry.isPoured}
@@ -46,9 +61,6 @@ export function EntryRow({ entry, cut, pins, onPin, onUnpin }: EntryRowProps) {
           onPress={() => setIsOpen(!isOpen)}
           className="ring-focus min-h-14 min-w-0 flex-1 flex-row items-center gap-2"
         >
-          <Text stretch="narrow" className="w-11">
-            {formatClock(entry.atS)}
-          </Text>
           <View className="min-w-0 flex-1">
             <Text weight="bold" stretch="slim" numberOfLines={1}>
               {name}

@@ -20,7 +20,9 @@ export function PinLine({ pin, verdict, nameOf, onUnpin }: PinLineProps) {
         ? t('scoreEditor.after', { name, other: nameOf(pin.after) })
         : 'slot' in pin
           ? `${name}: ${t(`scoreEditor.slots.${pin.slot}`)}`
-          : `${name}: ${t(pin.leaves ? 'scoreEditor.leaves' : 'scoreEditor.stays')}`
+          : 'forS' in pin
+            ? t('scoreEditor.forS', { name, seconds: pin.forS })
+            : `${name}: ${t(pin.leaves ? 'scoreEditor.leaves' : 'scoreEditor.stays')}`
   const isRefused = verdict?.isKept === false
   const because = isRefused ? [...new Set(verdict.because)].map((code) => say(`scoreEditor.because.${code}`)) : []
   return (

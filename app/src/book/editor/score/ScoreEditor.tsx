@@ -51,6 +51,11 @@ export function ScoreEditor({ dish, kitchen, onChange }: ScoreEditorProps) {
     const pin = pinOfMove(order, id, to)
     if (pin) hold(pin)
   }
+  const heldS = (id: string): number | null => {
+    const pin = pins.find((one) => one.component === id && 'forS' in one)
+    const isRefused = verdicts.some((one) => !one.isKept && pin !== undefined && isSame(one.pin, pin))
+    return pin !== undefined && 'forS' in pin && !isRefused ? pin.forS : null
+  }
   const verdicts =
     answer && answer.kind !== 'refused' ? (answer.kind === 'score' ? answer.derived.pins : answer.pins) : []
   return (
@@ -90,6 +95,7 @@ export function ScoreEditor({ dish, kitchen, onChange }: ScoreEditorProps) {
                   entry={entry}
                   cut={dish.components.find(({ id }) => id === entry.componentId)?.cut ?? null}
                   pins={pins.filter((pin) => pin.component === entry.componentId)}
+                  heldS={heldS(entry.componentId)}
                   onPin={hold}
                   onUnpin={() =>
                     onChange((head) => ({ pins: head.pins.filter((pin) => pin.component !== entry.componentId) }))

@@ -6,6 +6,8 @@ export type PlacedEntry = {
   name: string
   massG: number
   atS: number
+  /** Until the next thing goes in or the vessel is worked otherwise. */
+  lastsS: number
   isOffFlame: boolean
   isPoured: boolean
 }
@@ -13,7 +15,7 @@ export type PlacedEntry = {
 /** Everything of a score once, in the order in which it goes in or on the plate; what goes in twice has its whole mass. */
 export function entriesInOrder({ steps }: Score): PlacedEntry[] {
   const byId = new Map<string, PlacedEntry>()
-  for (const { action, startS, heat, entries } of steps)
+  for (const { action, startS, durationS, heat, entries } of steps)
     for (const { componentId, name, massG, motion } of entries) {
       if (motion !== 'in' && motion !== 'plate') continue
       const before = byId.get(componentId)
@@ -21,7 +23,15 @@ export function entriesInOrder({ steps }: Score): PlacedEntry[] {
         componentId,
         before
           ? { ...before, massG: before.massG + massG }
-          : { componentId, name, massG, atS: startS, isOffFlame: heat === 'off', isPoured: action === 'oilIn' },
+          : {
+              componentId,
+              name,
+              massG,
+              atS: startS,
+              lastsS: durationS,
+              isOffFlame: heat === 'off',
+              isPoured: action === 'oilIn',
+            },
       )
     }
   return [...byId.values()]

@@ -1,6 +1,6 @@
 /** The editor of a score. */
 export const scoreEditorWords = {
-  how: 'Drag a thing to another place, or open it and hold it where it belongs. Pull the ribbon for heat.',
+  how: 'Drag a thing to another place, or open it and hold it where it belongs. Pull its seconds up or down, and the ribbon for heat.',
   list: 'What goes in, in this order',
   heat: 'Heat of the score',
   drag: 'Drag {{name}} in the score',
@@ -11,6 +11,9 @@ export const scoreEditorWords = {
   before: '{{name}} before {{other}}',
   after: '{{name}} after {{other}}',
   slots: { beforeRice: 'before the rice', afterRice: 'after the rice', afterOff: 'off the flame' },
+  seconds: 'Seconds from {{name}} to what comes next',
+  lasts: '{{seconds}} s',
+  forS: '{{name}}: what comes next after {{seconds}} s',
   leaves: 'out, and back late',
   stays: 'stays in',
   unpin: 'Unpin',
