@@ -1,5 +1,5 @@
 import { HANDLINGS } from 'core/wok/heat/parameters'
-import { HEAT_SOURCES } from 'core/wok/heat/vessel'
+import { COATING_MOST_C, HEAT_SOURCES } from 'core/wok/heat/vessel'
 import { z } from 'zod'
 import { InstantMs, Slug } from './ids'
 
@@ -21,12 +21,21 @@ export const StationPlate = z
     zoneShare: z.number().min(0.1).max(0.95).nullable(),
     contact: z.number().min(0.3).max(2).nullable(),
     liftKg: z.number().min(0.5, 'at least 0.5 kg').max(20, 'at most 20 kg').nullable().optional(),
+    isCoated: z.boolean().optional(),
   })
   .superRefine((one, context) => {
     if (one.kind === 'griddle' && one.plateM === null)
       context.addIssue({ code: 'custom', path: ['plateM'], message: 'a griddle zone needs its width and length' })
     if (one.kind !== 'griddle' && one.diameterM === null)
       context.addIssue({ code: 'custom', path: ['diameterM'], message: `a ${one.kind} needs its diameter` })
+    if (one.isCoated && one.holdC > COATING_MOST_C)
+      context.addIssue({
+        code: 'custom',
+        path: ['holdC'],
+        message: `a coating bears ${COATING_MOST_C} °C at most: give no more, or say that it is bare metal`,
+      })
+    if (one.isCoated && one.kind === 'griddle')
+      context.addIssue({ code: 'custom', path: ['isCoated'], message: 'a griddle is scraped: it has no coating' })
     if (one.kind === 'wok' && one.depthM !== null && one.depthM > (one.diameterM ?? Infinity) / 2)
       context.addIssue({
         code: 'custom',

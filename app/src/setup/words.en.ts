@@ -156,6 +156,10 @@ export const setup = {
     kind: 'Kind of vessel',
     source: 'Source of heat',
     sources: { gas: 'gas', induction: 'induction', plate: 'hot plate' },
+    surface: 'Its surface',
+    surfaces: { bare: 'bare metal', coated: 'coated' },
+    coatedHow:
+      'Not above {{mostCoated}}, by its maker’s word if that is less; wood only, and the oil goes in cold: never empty on the flame.',
     fields: {
       acrossCm: 'Across, cm',
       depthCm: 'Depth, cm, if known',
@@ -176,6 +180,7 @@ export const setup = {
       power: 'In kW, from 0.3 to 60: a hob has 3.5.',
       reaches: 'From 5 to 98 %: gas 20 to 35, induction about 85.',
       hold: 'From {{leastHold}} to {{mostHold}}.',
+      coating: 'A coating bears {{mostCoated}} at most: from {{leastHold}}, or say that it is bare metal.',
       lift: 'From {{leastLift}} to {{mostLift}}, vessel and food; empty takes what is usual.',
     },
     save: 'Save the plate',

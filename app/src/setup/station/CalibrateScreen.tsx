@@ -45,7 +45,7 @@ const STEP_NUMBER = { waterReady: 1, waterRuns: 1, dryReady: 2, dryRuns: 2, resu
 function Calibrate({ state, name }: { state: StationPlateState; name: string }) {
   const t = useWords('setup')
   const isWide = useIsWide()
-  const hasDry = state.plate.kind === 'wok'
+  const hasDry = state.plate.kind === 'wok' && !state.plate.isCoated
   const calibration = useCalibration(state.stationId, hasDry, usualHandling(state.plate))
   const { step } = calibration
   const calibrated = valueOf(useCalibrated(state.plate, calibration.readings))

@@ -32,6 +32,7 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
   const { plate: save } = useSaveStation(state.stationId)
   const [kind, setKind] = useState<StationPlate['kind']>(state.plate.kind)
   const [source, setSource] = useState<StationPlate['source']>(state.plate.source)
+  const [isCoated, setIsCoated] = useState(state.plate.isCoated ?? false)
   const { weighsIn, bulk } = useMassWords()
   const readsIn = useReadsIn()
   const units = { weighsIn, readsIn }
@@ -42,17 +43,22 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
     leastLift: bulk(PLATE_RANGE.leastLiftG),
     mostLift: bulk(PLATE_RANGE.mostLiftG, 0),
     mostHold: formatTemp({ tempC: PLATE_RANGE.mostHoldC }, readsIn),
+    mostCoated: formatTemp({ tempC: PLATE_RANGE.mostCoatedC }, readsIn),
   }
   const form = useValidForm(
-    plateSchema(kind, units, (key) => t(`station.faults.${key}`, range)),
+    plateSchema({ kind, isCoated }, units, (key) => t(`station.faults.${key}`, range)),
     typedPlate(state.plate, units),
   )
-  const isChanged = form.formState.isDirty || kind !== state.plate.kind || source !== state.plate.source
+  const isChanged =
+    form.formState.isDirty ||
+    kind !== state.plate.kind ||
+    source !== state.plate.source ||
+    isCoated !== (state.plate.isCoated ?? false)
   useEffect(() => onTyping(isChanged ? state : null), [isChanged, state, onTyping])
   const problem = useProblemSentence(save.error)
   const submit = form.handleSubmit((typed) =>
     save.mutate(
-      { version: state.version, plate: plateOf(typed, { kind, source }, state.plate, units) },
+      { version: state.version, plate: plateOf(typed, { kind, source, isCoated }, state.plate, units) },
       { onSuccess: () => onTyping(null) },
     ),
   )
@@ -106,6 +112,22 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
         words={(one) => t(`station.sources.${one}`)}
         onChoose={setSource}
       />
+      {kind !== 'griddle' && (
+        <>
+          <OneOf
+            name={t('station.surface')}
+            of={[false, true]}
+            chosen={isCoated}
+            words={(one) => t(`station.surfaces.${one ? 'coated' : 'bare'}`)}
+            onChoose={setIsCoated}
+          />
+          {isCoated && (
+            <Text size="small" tone="ash">
+              {t('station.coatedHow', range)}
+            </Text>
+          )}
+        </>
+      )}
       <View className="flex-row gap-2">
         {field('reachesPercent')}
         {field('hold')}

@@ -1,4 +1,5 @@
 import type { StationPlate } from 'contract/stationPlate'
+import { COATING_MOST_C } from 'core/wok/heat/vessel'
 import type { ScaleUnit } from 'core/measure/scaleUnit'
 import type { TempUnit } from 'core/measure/temperature'
 import { z } from 'zod'
@@ -18,7 +19,7 @@ export type TypedPlate = {
   lift: string
 }
 /** What may be wrong with a field; the words say what would be right. */
-export type PlateFault = 'across' | 'depth' | 'side' | 'mass' | 'power' | 'reaches' | 'hold' | 'lift'
+export type PlateFault = 'across' | 'depth' | 'side' | 'mass' | 'power' | 'reaches' | 'hold' | 'lift' | 'coating'
 
 /** What the kitchen's scales and thermometers show. */
 export type PlateUnits = { weighsIn: ScaleUnit; readsIn: TempUnit }
@@ -37,6 +38,7 @@ export const PLATE_RANGE = {
   mostHoldC: MOST_HOLD_C,
   leastLiftG: LEAST_LIFT_KG * 1000,
   mostLiftG: MOST_LIFT_KG * 1000,
+  mostCoatedC: COATING_MOST_C,
 } as const
 
 const cm = typedUnit(1 / 100)
@@ -59,7 +61,11 @@ export function typedPlate(plate: StationPlate, { weighsIn, readsIn }: PlateUnit
 }
 
 /** Reads what was typed: a round vessel needs its width across, a griddle both sides; depth may be left to the model. */
-export function plateSchema(kind: StationPlate['kind'], units: PlateUnits, fault: (key: PlateFault) => string) {
+export function plateSchema(
+  { kind, isCoated }: Pick<StationPlate, 'kind' | 'isCoated'>,
+  units: PlateUnits,
+  fault: (key: PlateFault) => string,
+) {
   const isGriddle = kind === 'griddle'
   const kilograms = typedKilograms(units.weighsIn)
   const celsius = typedCelsius(units.readsIn)
@@ -77,7 +83,9 @@ export function plateSchema(kind: StationPlate['kind'], units: PlateUnits, fault
       mass: between('mass', kilograms, LEAST_KG, MOST_KG),
       powerKw: typedNumber(fault('power'), { least: 0.3, most: 60 }),
       reachesPercent: typedNumber(fault('reaches'), { least: 5, most: 98 }),
-      hold: between('hold', celsius, LEAST_HOLD_C, MOST_HOLD_C),
+      hold: isCoated
+        ? between('coating', celsius, LEAST_HOLD_C, COATING_MOST_C)
+        : between('hold', celsius, LEAST_HOLD_C, MOST_HOLD_C),
       lift:
         kind === 'wok' || kind === 'pan'
           ? z.union([z.literal('').transform(() => null), between('lift', kilograms, LEAST_LIFT_KG, MOST_LIFT_KG)])
@@ -92,7 +100,7 @@ export function plateSchema(kind: StationPlate['kind'], units: PlateUnits, fault
 /** The plate that was typed; what a calibration found stays, and figures that were not touched keep all their digits. */
 export function plateOf(
   typed: z.infer<ReturnType<typeof plateSchema>>,
-  { kind, source }: Pick<StationPlate, 'kind' | 'source'>,
+  { kind, source, isCoated }: Pick<StationPlate, 'kind' | 'source' | 'isCoated'>,
   before: StationPlate,
   { weighsIn, readsIn }: PlateUnits,
 ): StationPlate {
@@ -114,6 +122,7 @@ export function plateOf(
     holdC: typedCelsius(readsIn).read(typed.hold, before.holdC),
     zoneShare: before.zoneShare,
     contact: before.contact,
+    ...(isCoated && kind !== 'griddle' && { isCoated }),
     ...(typed.lift !== null && { liftKg: typedKilograms(weighsIn).read(typed.lift, before.liftKg ?? null) }),
   }
 }

@@ -84,15 +84,20 @@ const OUNCES = { weighsIn: 'oz', readsIn: 'F' } as const
 
 describe('a plate that is typed', () => {
   const read = (typed: object, kind: 'wok' | 'griddle' = 'wok') =>
-    plateSchema(kind, GRAMS, (key) => key).safeParse({
+    plateSchema({ kind }, GRAMS, (key) => key).safeParse({
       ...typedPlate(kind === 'wok' ? plate : griddle, GRAMS),
       ...typed,
     })
 
   test('unchanged it is the same plate to the last digit', () => {
-    for (const one of [plate, griddle, { ...plate, efficiency: 0.2143219, powerW: 14_987 }]) {
+    for (const one of [
+      plate,
+      griddle,
+      { ...plate, holdC: 240, isCoated: true },
+      { ...plate, efficiency: 0.2143219, powerW: 14_987 },
+    ]) {
       for (const units of [GRAMS, OUNCES]) {
-        const typed = plateSchema(one.kind, units, (key) => key).parse(typedPlate(one, units))
+        const typed = plateSchema(one, units, (key) => key).parse(typedPlate(one, units))
         expect(plateOf(typed, one, one, units)).toEqual(one)
       }
     }
@@ -110,9 +115,22 @@ describe('a plate that is typed', () => {
     expect(result.error?.issues[0]).toMatchObject({ path: [field], message: fault })
   })
 
+  test('a coating has its own limit, and says so beside the field', () => {
+    const coated = plateSchema({ kind: 'pan', isCoated: true }, GRAMS, (key) => key)
+    const typed = typedPlate(plate, GRAMS)
+    expect(coated.safeParse({ ...typed, hold: '300' }).error?.issues[0]).toMatchObject({
+      path: ['hold'],
+      message: 'coating',
+    })
+    expect(plateOf(coated.parse({ ...typed, hold: '250' }), { ...plate, isCoated: true }, plate, GRAMS)).toMatchObject({
+      holdC: 250,
+      isCoated: true,
+    })
+  })
+
   test('pounds and °F are kept in kilograms and °C, and so are their bounds', () => {
     const shown = typedPlate(plate, OUNCES)
-    const schema = plateSchema('wok', OUNCES, (key) => key)
+    const schema = plateSchema({ kind: 'wok' }, OUNCES, (key) => key)
     const kept = plateOf(schema.parse({ ...shown, mass: '4', hold: '752' }), plate, plate, OUNCES)
     expect(kept.massKg).toBeCloseTo(1.814, 3)
     expect(kept.holdC).toBeCloseTo(400, 6)

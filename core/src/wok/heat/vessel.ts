@@ -26,7 +26,12 @@ export type HeatStation = {
   contact?: number | null | undefined
   /** What is tossed here at most, vessel and food together [kg]; null takes what is usual. */
   liftKg?: number | null | undefined
+  /** A coating that neither metal tools nor an empty vessel on the flame would leave whole. */
+  isCoated?: boolean | undefined
 }
+
+/** What a non-stick coating bears [°C]: makers' usual limit, from memory. */
+export const COATING_MOST_C = 260
 
 /**
  * A station in the model's terms. Node A is the metal under the flame where food lies; node B is the rim of a pan, or the

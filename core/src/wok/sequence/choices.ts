@@ -39,10 +39,10 @@ const USUAL: { [Name in SchoolName]: SchoolValue<Name> } = {
 
 /**
  * Every value that a choice may have, by school. A school that changes nothing for this dish has one; what a dish says of its
- * egg says nothing of a batch without one.
+ * egg says nothing of a batch without one. A coating decides over what a dish says: wood, and never empty on the flame.
  */
 export function axesOf(dishStates: StatedSchools, parts: Parts, station: Station): Axes {
-  const { isGriddle } = station
+  const { isGriddle, isCoated } = station
   const hasEgg = parts.egg.length > 0
   const stated = hasEgg ? dishStates : { ...dishStates, egg: undefined }
   const axis = <Name extends SchoolName>(
@@ -79,10 +79,10 @@ export function axesOf(dishStates: StatedSchools, parts: Parts, station: Station
     garlic: axis('garlic', false),
     oil: axis('oil', false, ['usual']),
     eggBreak: axis('eggBreak', false, ['peaSize']),
-    preheat: axis('preheat', false),
+    preheat: isCoated ? ['oilFromCold'] : axis('preheat', false),
     lastToss: axis('lastToss', false),
     lid: axis('lid', false),
-    tool: axis('tool', false),
+    tool: isCoated ? ['wood'] : axis('tool', false),
   }
 }
 

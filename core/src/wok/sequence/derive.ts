@@ -91,7 +91,12 @@ export function startDeriving(input: SequenceInput) {
   const isGriddle = input.station.kind === 'griddle'
   const { rice } = dish.schools
   const asked = !isGriddle && (rice === 'toss' || rice === 'stir') ? rice : input.handling
-  const station: Station = { vessel, handling: handlingOfLoad(asked, input.station, heaviestG(components)), isGriddle }
+  const station: Station = {
+    vessel,
+    handling: handlingOfLoad(asked, input.station, heaviestG(components)),
+    isGriddle,
+    isCoated: input.station.isCoated ?? false,
+  }
   return { dish, components, parts, station, vessel }
 }
 

@@ -73,7 +73,7 @@ export type Run = {
   waterResidual: number
 }
 
-export type Station = { vessel: Vessel; handling: Handling; isGriddle: boolean }
+export type Station = { vessel: Vessel; handling: Handling; isGriddle: boolean; isCoated: boolean }
 
 /** Rice is done: hot, so long fried, so dry [C]; by then it is given up [s]. */
 export const RICE = { fryingS: 20, freeFraction: 0.006, mostS: 240, halfOf: 0.5, crustBrowning: 1.1 } as const
