@@ -4,6 +4,7 @@ import { FOODS } from 'core/book/food'
 import { STAGED_ROLES } from 'core/book/stages'
 import { z } from 'zod'
 import { Cut } from './cut'
+import { HeatComposition } from './heatComposition'
 import { InstantMs, Name, Slug } from './ids'
 import { Allergen } from './ingredient'
 import { Pin } from './pin'
@@ -31,6 +32,7 @@ export const Component = z.strictObject({
   mayContain: z.array(Allergen).exactOptional(),
   unknownParts: z.array(z.string()).exactOptional(),
   isRaw: z.boolean().exactOptional(),
+  composition: HeatComposition.exactOptional(),
   fatFraction: z.number().min(0).max(1).exactOptional(),
   gPerML: z.number().positive().exactOptional(),
   count: z.strictObject({ size: z.string(), massG: z.number().positive() }).exactOptional(),

@@ -5,6 +5,7 @@ import { ACTIONS, CAUTIONS, CUES, HEAT_LEVELS, REASONS } from 'core/wok/score'
 import { FAULTS } from 'core/wok/sequence/judge'
 import { TAGS, TARGETS } from 'core/wok/sequence/vocabulary'
 import { z } from 'zod'
+import { HeatComposition } from './heatComposition'
 import { Pin } from './pin'
 import { StatedSchools } from './schools'
 import { Stages } from './stages'
@@ -37,6 +38,7 @@ const SequenceComponent = z.strictObject({
   allergens: z.array(z.string()).optional(),
   readyToEat: z.boolean().optional(),
   waterFraction: Water.optional(),
+  composition: HeatComposition.optional(),
   fatFraction: z.number().min(0).max(1).optional(),
   smokesAtC: z.number().min(80).max(350).optional(),
   stages: Stages.optional(),

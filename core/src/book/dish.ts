@@ -1,3 +1,4 @@
+import type { ProximateComposition } from '../physics/food'
 import type { EggWish } from './eggWish'
 import type { CountSize } from '../measure/ingredient'
 import type { Food } from './food'
@@ -74,7 +75,9 @@ export type Component = {
   unknownParts?: readonly string[]
   /** Whether its row says that it must still be cooked; absent where nobody knows, which a wok takes for raw. */
   isRaw?: boolean
-  /** Fat by mass of a protein, as its row says. */
+  /** What its row says of how it heats, in mass fractions; absent where it says nothing, or its class decides. */
+  composition?: ProximateComposition
+  /** Fat by mass of a protein, in versions from before its composition was kept. */
   fatFraction?: number
   /** Density in this form [g/mL]; absent where it was never weighed. */
   gPerML?: number

@@ -1,3 +1,4 @@
+import { heatCompositionOf } from './heatComposition'
 import { densityFor } from '../measure/ingredient'
 import { CUT_SHAPES, type Component, type Cut, type Role, type State } from './dish'
 import type { Food } from './food'
@@ -71,8 +72,10 @@ export function refreshComponent(component: Component, ingredient: Ingredient): 
     unknownParts: _unknownParts,
     isRaw: _isRaw,
     fatFraction: _fat,
+    composition: _composition,
     ...kept
   } = component
+  const composition = heatCompositionOf(ingredient, component.role)
   const density = densityFor(ingredient, component.cut?.shape)
   const size =
     ingredient.countSizes.find((one) => one.size === 'us-large') ??
@@ -85,7 +88,7 @@ export function refreshComponent(component: Component, ingredient: Ingredient): 
     mayContain: ingredient.mayContain,
     ...(!ingredient.areAllergensKnown && { unknownParts: [ingredient.name] }),
     isRaw: isRawRow(ingredient),
-    ...(component.role === 'protein' && { fatFraction: ingredient.fatG / 100 }),
+    ...(composition && { composition }),
     ...(density && { gPerML: density.gPerML }),
     ...(size && component.role === 'egg' && { count: { size: 'egg', massG: size.massG } }),
   }

@@ -67,7 +67,7 @@ export function addLoad(pan: Pan, load: FoodLoad): void {
     putIn(pan, load)
     return
   }
-  const water = load.waterFraction ?? FOOD_THERMAL.seasoning.composition.water ?? 0
+  const water = load.waterFraction ?? (load.composition ?? FOOD_THERMAL.seasoning.composition).water ?? 0
   putIn(pan, { ...load, massG: load.massG * (1 - water), waterFraction: 0 })
   pourOnMetal(pan, (load.massG / 1000) * water, load.tempC)
 }

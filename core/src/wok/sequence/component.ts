@@ -1,3 +1,4 @@
+import type { ProximateComposition } from '../../physics/food'
 import type { Role, State } from '../../book/dish'
 import { cookLimit, type CheckedFood, type CookRules } from '../../safety/limits'
 import { killPerS } from '../heat/doneness'
@@ -40,6 +41,7 @@ export type WokComponent = {
   tags: ReadonlySet<Tag>
   allergens: readonly string[]
   waterFraction: number | undefined
+  composition: ProximateComposition | undefined
   /** How much later than its grains the middle of its lumps is warm, as it goes in [s]. */
   lumpLagS: number
   /** Fat that it gives to the metal when it is fried long enough [g]; nothing of what is lean. */
@@ -133,6 +135,7 @@ export function componentOf(input: PartInput, riceG: number, riceTempC: number, 
     lumpLagS: lumpLagS(input.lumpMm ?? 0),
     rendersG: rendersG(input, food, riceG),
     smokesAtC: smokePointC(food, input.smokesAtC),
+    composition: input.composition,
     waterFraction: input.waterFraction ?? (role === 'drySeasoning' ? DRY_WATER : undefined),
     portion: null,
   }
@@ -140,8 +143,8 @@ export function componentOf(input: PartInput, riceG: number, riceTempC: number, 
 
 /** Leaner food keeps its fat, and of fatter food this share runs out at most. [C] */
 const RENDERING = { leastFraction: 0.1, share: 0.6 } as const
-function rendersG({ ratioG, fatFraction }: ComponentInput, food: HeatFood, riceG: number): number {
-  const fraction = fatFraction ?? FOOD_THERMAL[food].composition.fat ?? 0
+function rendersG({ ratioG, fatFraction, composition }: ComponentInput, food: HeatFood, riceG: number): number {
+  const fraction = fatFraction ?? composition?.fat ?? FOOD_THERMAL[food].composition.fat ?? 0
   const isMeat = MEATS.includes(food)
   return isMeat && fraction >= RENDERING.leastFraction ? (RENDERING.share * fraction * ratioG * riceG) / 100 : 0
 }
@@ -153,6 +156,7 @@ export const loadOf = (one: WokComponent, share = 1): FoodLoad => ({
   tempC: one.tempC,
   pieceMm: one.pieceMm,
   isFrozen: one.isFrozen,
+  ...(one.composition && { composition: one.composition }),
   ...(one.waterFraction !== undefined && { waterFraction: one.waterFraction }),
 })
 

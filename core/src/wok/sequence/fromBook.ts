@@ -55,6 +55,7 @@ function componentFromBook(
     ...(tags.length > 0 && { tags }),
     ...(one.role === 'egg' && eggWish === 'wellDone' && { target: { kind: 'set' as const, value: WELL_DONE } }),
     ...(one.stages && { stages: one.stages }),
+    ...(one.composition && { composition: one.composition }),
     ...(one.fatFraction !== undefined && { fatFraction: one.fatFraction }),
     ...(smokesAtC !== undefined && { smokesAtC }),
     allergens: one.allergens,

@@ -1,3 +1,4 @@
+import type { ProximateComposition } from '../../physics/food'
 import type { Role, State } from '../../book/dish'
 import type { Pin } from '../../book/pins'
 import type { EggWish } from '../../book/eggWish'
@@ -56,6 +57,8 @@ export type ComponentInput = {
   /** Its row says that it is raw, whatever its state is called. */
   mustCook?: boolean | undefined
   waterFraction?: number | undefined
+  /** Mass fractions, where its row says them; else its class. */
+  composition?: ProximateComposition | undefined
   /** Lumps of rice that was not loosened [mm]. */
   lumpMm?: number | undefined
   /** Fat by mass, where its row says; else its class. */

@@ -1,3 +1,4 @@
+import { heatCompositionOf } from 'core/book/heatComposition'
 import { GRAIN_FIGURES, GRAINS } from 'core/rice/cookMethod'
 import { parse } from 'csv-parse/sync'
 import { execFileSync } from 'node:child_process'
@@ -38,6 +39,19 @@ describe('the ingredient table against published composition (IFCT 2017)', () =>
     expect(Math.abs(row.proteinG - figure('protcnt'))).toBeLessThanOrEqual(3)
     expect(Math.abs(row.fatG - figure('fatce'))).toBeLessThanOrEqual(Math.max(1.5, 0.25 * figure('fatce')))
   })
+})
+
+/** The column of ash is in the file and not in the row: what a component calls ash is what the other columns leave. */
+test('the ash of a component agrees with the table’s own column, row by row', () => {
+  const table = parse<Record<string, string>>(readFileSync(new URL('data/ingredients.csv', SERVER_FOLDER)), {
+    columns: true,
+  })
+  const known = table.flatMap(({ id = '', ashG = '' }) => {
+    const composition = heatCompositionOf(ours.get(id)!, 'vegetable')
+    return composition ? [{ id, offG: Math.abs(100 * composition.ash! - Number(ashG)) }] : []
+  })
+  expect(known.length).toBeGreaterThan(300)
+  expect(known.filter(({ offG }) => offG > 2)).toEqual([])
 })
 
 test('energy of every row follows from its macronutrients (Regulation (EU) 1169/2011, Annex XIV)', () => {
