@@ -1,6 +1,4 @@
 import { EGG, ingredient, OIL, RICE } from '../test/ingredients'
-import { aBatch } from '../test/wokDishes'
-import { sequenceBatch } from '../wok/sequence/sequenceBatch'
 import { heatCompositionOf } from './heatComposition'
 import { refreshComponent } from './resolve'
 import type { Component } from './dish'
@@ -46,19 +44,4 @@ test('a component takes it from its row, and loses it with a row that does not s
   const known = refreshComponent(component, ham)
   expect(known.composition).toMatchObject({ water: 0.6, fat: 0.16, ash: 0.03 })
   expect(refreshComponent(known, { ...ham, waterG: 0 })).not.toHaveProperty('composition')
-})
-
-test('what is drier by its row is dry and hot sooner', () => {
-  const takesS = (water: number) => {
-    const carrot = {
-      id: 'carrot',
-      role: 'vegetable' as const,
-      food: 'hardVeg' as const,
-      ratioG: 30,
-      cut: { sizeMm: 6 },
-      composition: { water, carbohydrate: 1 - water },
-    }
-    return sequenceBatch(aBatch([carrot], { egg: 'firstOut' })).totalS!
-  }
-  expect(takesS(0.6)).toBeLessThan(takesS(0.92))
 })

@@ -2,6 +2,7 @@ import type { Dish } from '../book/dish'
 import type { MeasureTools } from '../measure/practical'
 import type { CookRules } from '../safety/limits'
 import { batchSeconds, type BatchSeconds } from '../wok/sequence/batchSeconds'
+import { prepareDish, quickFries, quickTotalS } from '../wok/quick/quickSeconds'
 import { quickChoice } from '../wok/sequence/quickChoice'
 import type { Score } from '../wok/score'
 import type { Choice } from '../wok/sequence/vocabulary'
@@ -71,10 +72,51 @@ export function roughStationTimes(
   heat: BatchHeat,
   rules: CookRules,
 ): StationTimes | null {
-  const ordered = orderedBatch(dish, plain(Math.ceil(capPortions / 2)), rules)
+  const middle = Math.ceil(capPortions / 2)
+  const ordered = orderedBatch(dish, plain(middle), rules)
   if (ordered.kind !== 'batch') return null
-  const choice = quickChoice(sequenceInput(dish, ordered.batch, heat, rules))
-  return choice && { seconds: secondsBy(dish, capPortions, heat, rules, choice), isRough: true }
+  const input = sequenceInput(dish, ordered.batch, heat, rules)
+  const probable = quickChoice(input)
+  if (!probable) return null
+  const { choice } = probable
+  const prepared = prepareDish(input, choice)
+  // What would overflow need not be cooked to know that.
+  const overflows = Math.ceil(middle / prepared.fillShare)
+  const cooked = new Map([[middle, probable.totalS]])
+  const fits = (portions: number) => {
+    const batch = cookedBy(dish, portions, heat, rules, choice)
+    if (batch) cooked.set(portions, batch.totalS)
+    return batch?.fits ?? false
+  }
+  const limit = Math.min(capPortions, overflows)
+  const steams = Array.from({ length: limit }, (_, i) => i + 1).find((one) => !quickFries(prepared, one / middle))
+  const most = mostNear(fits, Math.max(1, (steams ?? limit + 1) - 1), limit)
+  const quickS = (portions: number) => quickTotalS(prepared, portions / middle) ?? 0
+  const known = [...cooked].map(([portions, totalS]) => ({ portions, share: totalS / quickS(portions) }))
+  const seconds = Array.from({ length: most }, (_, i) => Math.round(quickS(i + 1) * shareAt(i + 1, known)))
+  return { seconds, isRough: true }
+}
+
+/** How far fitted seconds are off at a size, by the sizes of which it is known: on a straight line between two, else the nearest. */
+function shareAt(portions: number, known: readonly { portions: number; share: number }[]): number {
+  const sorted = [...known].sort((a, b) => a.portions - b.portions)
+  const over = sorted.find((one) => one.portions >= portions)
+  const under = sorted.filter((one) => one.portions <= portions).at(-1)
+  if (!over || !under) return (over ?? under)!.share
+  const part = over.portions === under.portions ? 0 : (portions - under.portions) / (over.portions - under.portions)
+  return under.share + part * (over.share - under.share)
+}
+
+/** Portions of a dish by a way that is known, by long steps; null where the order cannot be made. */
+function cookedBy(
+  dish: Dish,
+  portions: number,
+  heat: BatchHeat,
+  rules: CookRules,
+  choice: Choice,
+): BatchSeconds | null {
+  const ordered = orderedBatch(dish, plain(portions), rules)
+  return ordered.kind === 'batch' ? batchSeconds(sequenceInput(dish, ordered.batch, heat, rules), choice) : null
 }
 
 /** Between sizes that were cooked no further apart than this, seconds lie on a straight line. */
@@ -87,20 +129,18 @@ function secondsBy(
   heat: BatchHeat,
   rules: CookRules,
   choice: Choice,
-  known?: { portions: number; totalS: number },
+  known: { portions: number; totalS: number },
 ): number[] {
   const cooked = new Map<number, BatchSeconds | null>()
   const roughly = (portions: number): BatchSeconds | null => {
     const before = cooked.get(portions)
     if (before !== undefined) return before
-    const ordered = orderedBatch(dish, plain(portions), rules)
-    const after =
-      ordered.kind === 'batch' ? batchSeconds(sequenceInput(dish, ordered.batch, heat, rules), choice) : null
+    const after = cookedBy(dish, portions, heat, rules, choice)
     cooked.set(portions, after)
     return after
   }
-  const offsetS = known ? known.totalS - (roughly(known.portions)?.totalS ?? 0) : 0
-  const least = known?.portions ?? 1
+  const offsetS = known.totalS - (roughly(known.portions)?.totalS ?? 0)
+  const least = known.portions
   // What would overflow need not be cooked to know that.
   const overflows = Math.ceil(least / (roughly(least)?.fillShare ?? 1))
   const most = mostThat((portions) => roughly(portions)?.fits ?? false, least, Math.min(capPortions, overflows))
@@ -120,9 +160,15 @@ function secondsBy(
       seconds[portions - 1] = Math.round((1 - share) * seconds[few - 1]! + share * seconds[many - 1]!)
     }
   }
-  if (known && known.portions > 1) fill(1, known.portions)
+  if (least > 1) fill(1, least)
   fill(least, most)
   return seconds
+}
+
+/** The most from 1 to `limit` that fits, looked for from a guess; more never fits better, and one always does. */
+function mostNear(fits: (portions: number) => boolean, guess: number, limit: number): number {
+  if (guess > 1 && !fits(guess)) return mostThat(fits, 1, guess - 1)
+  return guess >= limit || !fits(guess + 1) ? guess : mostThat(fits, guess + 1, limit)
 }
 
 /** The most from `few`, which does, to `many` that does: more never fits better. */

@@ -13,9 +13,9 @@ const BY_TIME = ['egg', 'heat', 'rawProtein'] as const
 /**
  * A way that a batch is probably cooked, in a few milliseconds: the order by the estimate alone, then one way of each egg, heat
  * and handling of raw protein by long steps. For a first plan only: nothing that it says is ever cooked by. Null where none of
- * these ways is safe, which says nothing of the others.
+ * these ways is safe, which says nothing of the others. With its seconds from a cold vessel, by long steps.
  */
-export function quickChoice(input: SequenceInput): Choice | null {
+export function quickChoice(input: SequenceInput): { choice: Choice; totalS: number } | null {
   const { dish, components, parts, station, vessel } = startDeriving(input)
   if (parts.rice.length === 0 || faultsBefore(components, dish, vessel).some(({ code }) => !isTooMuch(code)))
     return null
@@ -35,9 +35,10 @@ export function quickChoice(input: SequenceInput): Choice | null {
   const tried = lists
     .map(({ choice, moves, nth }) => {
       const run = simulate(parts, choice, moves, station, 'coarse', begun)
-      return { choice, nth, cost: costOf(run, station), faults: faultsOf(run, components, dish) }
+      const totalS = (run.preheatS ?? 0) + run.totalS
+      return { choice, totalS, nth, cost: costOf(run, station), faults: faultsOf(run, components, dish) }
     })
     .filter(({ faults }) => faults.every(({ code }) => isTooMuch(code)))
     .sort((a, b) => a.faults.length - b.faults.length || a.cost - b.cost || a.nth - b.nth)
-  return tried[0]?.choice ?? null
+  return tried[0] ?? null
 }
