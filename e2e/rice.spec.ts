@@ -115,12 +115,18 @@ test('from tomorrow’s portions to a load, a tray, a log and a ready lot', asyn
     await expect(page.getByRole('button', { name: /^Carry to the wok/ }).last()).toBeVisible()
   })
 
-  await test.step('its label downloads, and it is carried out', async () => {
+  await test.step('its label downloads, how it is loosened is said, and it is carried out', async () => {
     await press(page, 'Label')
     const download = page.waitForEvent('download')
     await press(page, /^PDF, 60/)
     expect((await download).suggestedFilename()).toMatch(/^R-\d+-label\.pdf$/)
     await press(page, 'Close')
+    await press(page, 'Loosened')
+    await press(page, /^in clumps/)
+    await expect(page.getByText('in clumps', { exact: true })).toBeVisible()
+    await expect
+      .poll(async () => (await lotOf(kitchen, id)).events.at(-1))
+      .toMatchObject({ kind: 'loosened', looseness: 'clumps' })
     await press(page, /^Carry to the wok/)
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/R-\d+, tempering/)
     await expect.poll(async () => (await lotOf(kitchen, id)).events.at(-1)).toMatchObject({ place: 'bench' })

@@ -105,6 +105,8 @@ function eventOf(said: LotModelEvent, index: number): LotEvent {
       return { ...head, kind: 'counted', massG: said.massG }
     case 'refused':
       return { ...head, kind: 'refused', reason: said.reason }
+    case 'loosened':
+      return { ...head, kind: 'loosened', looseness: said.looseness }
     case 'finished':
       return { ...head, kind: 'finished' }
   }

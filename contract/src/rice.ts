@@ -1,3 +1,4 @@
+import { LOOSENESS } from 'core/rice/lot/looseness'
 import { GRAINS, METHODS, WASHES } from 'core/rice/cookMethod'
 import { COOLING_PLACES } from 'core/rice/cooling/coolingPlace'
 import {
@@ -101,6 +102,7 @@ const accepted = {
   reason: line(200, 3, 'say why in a few words'),
   staffId: Slug,
 }
+const loosened = { kind: z.literal('loosened'), looseness: z.enum(LOOSENESS) }
 const finished = { kind: z.literal('finished') }
 const undone = { kind: z.literal('undone'), eventId: EventId }
 const doubt = z.enum(DOUBTS).nullable()
@@ -115,6 +117,7 @@ export const SaidOfLot = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, ...discarded }),
   z.strictObject({ ...base, ...refused }),
   z.strictObject({ ...base, ...accepted }),
+  z.strictObject({ ...base, ...loosened }),
   z.strictObject({ ...base, ...finished }),
   z.strictObject({ ...base, ...undone }),
 ])
@@ -152,6 +155,7 @@ export const LotEvent = z.discriminatedUnion('kind', [
   z.strictObject({ ...heard, ...discarded }),
   z.strictObject({ ...heard, ...refused }),
   z.strictObject({ ...heard, ...accepted, staffId: Slug.nullable() }),
+  z.strictObject({ ...heard, ...loosened }),
   z.strictObject({ ...heard, ...finished }),
   z.strictObject({ ...heard, ...undone }),
   z.strictObject({ ...heard, kind: z.literal('gave'), toLotId: LotId, massG }),

@@ -1,3 +1,4 @@
+import { LOOSENESS } from 'core/rice/lot/looseness'
 import { COOLING_PLACES } from 'core/rice/cooling/coolingPlace'
 import { DISCARD_REASONS, DOUBTS, LOT_ORIGINS, REFUSE_REASONS } from 'core/rice/lot/lotEvent'
 import { LOT_STAGES } from 'core/rice/lot/lotState'
@@ -73,6 +74,7 @@ const LotModelEvent = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...base, kind: z.literal('refused'), reason: z.enum(REFUSE_REASONS) }),
   z.strictObject({ ...base, kind: z.literal('accepted'), reason: z.string().max(200).nullish() }),
+  z.strictObject({ ...base, kind: z.literal('loosened'), looseness: z.enum(LOOSENESS) }),
   z.strictObject({ ...base, kind: z.literal('finished') }),
   z.strictObject({
     ...base,

@@ -75,6 +75,7 @@ export const Score = z.strictObject({
       handling: z.enum(HANDLINGS),
       riceTempC: z.number().min(-40).max(100),
       riceWaterFraction: z.number().min(0).max(1),
+      riceLumpMm: z.number().min(0).max(80).optional(),
       choice: z.record(z.string().max(40), z.string().max(40)),
       learned: z.number().min(0.5).max(2).optional(),
       warns: z.array(z.enum(TOO_MUCH_CODES)),

@@ -85,8 +85,8 @@ export function useRiceNow(): RiceNow {
     const shown = first && lots.find(({ lot }) => lot.id === first.id)
     return riceInSteps(shown ? riceAtWok(shown.state, shown.lot.load, kitchenNowMs()) : CHILLED_RICE)
   }, [lots])
-  const { tempC, waterFraction } = next
-  return useMemo(() => ({ tempC, waterFraction }), [tempC, waterFraction])
+  const { tempC, waterFraction, lumpMm } = next
+  return useMemo(() => ({ tempC, waterFraction, lumpMm }), [tempC, waterFraction, lumpMm])
 }
 
 export function onHandOf({ lot, state }: ShownLot): LotOnHand[] {

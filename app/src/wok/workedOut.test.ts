@@ -14,7 +14,7 @@ const dish = { ...DISH, components } as unknown as Dish
 const station: Station = { id: 'ring-a', name: 'Ring A', kind: 'wok', powerW: 24_000, capPortions: 2 }
 const kitchenOf = (change: object = {}, tempC = 4) => ({
   kitchen: { tools: TOOLS, ruleSet: 'us', isScottish: false, ...change } as unknown as Kitchen,
-  rice: { tempC, waterFraction: 0.62 },
+  rice: { tempC, waterFraction: 0.62, lumpMm: null },
 })
 const batch = (portions: number[]) => ({
   modifiers: [],

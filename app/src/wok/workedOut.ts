@@ -65,7 +65,8 @@ type At = { dish: Dish; station: Station }
 export type AskedOf = { kitchen: Kitchen; rice: RiceNow }
 /** All that an answer depends on but the rice. */
 const matterOf = (kitchen: Kitchen, { dish, station }: At) => `${houseOf(kitchen)} ${textOf(station)} ${textOf(dish)}`
-const keyOf = (matter: string, { tempC, waterFraction }: RiceNow) => `${tempC} ${waterFraction} ${matter}`
+const keyOf = (matter: string, { tempC, waterFraction, lumpMm }: RiceNow) =>
+  `${tempC} ${waterFraction} ${lumpMm ?? 0} ${matter}`
 const scoreMatter = (kitchen: Kitchen, at: At, batch: BatchInput) => `${matterOf(kitchen, at)} ${partsOf(batch)}`
 
 /**

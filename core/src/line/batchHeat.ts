@@ -12,7 +12,7 @@ export type BatchHeat = {
   handling: Handling
   riceTempC: number
   riceWaterFraction: number
-  /** Lumps of rice that was not loosened [mm]; none where nobody wonders about them. */
+  /** Lumps of rice that was not loosened [mm]; none where it was, or where nobody said so. */
   riceLumpMm?: number | undefined
   /** What the kitchen's runs say of its seconds; it is in the station's efficiency already. */
   learned?: number | undefined
@@ -27,15 +27,16 @@ export type HeatedStation = {
   learned?: { factor: number; dishes: Readonly<Record<string, number>> } | undefined
 }
 /** What a score needs to know of the rice. */
-export type RiceNow = Pick<RiceAtWok, 'tempC' | 'waterFraction'>
+export type RiceNow = Pick<RiceAtWok, 'tempC' | 'waterFraction' | 'lumpMm'>
 /** Scores are derived in whole steps of both, so that rice on the bench does not change them every minute. */
 const STEPS = { tempC: 4, water: 0.02 } as const
 /** Warmer than this it is no chilled rice, and its lot says so [°C]. */
 const WARMEST_C = 40
 /** Rice in the steps that scores are derived in. */
-export const riceInSteps = ({ tempC, waterFraction }: RiceNow): RiceNow => ({
+export const riceInSteps = ({ tempC, waterFraction, lumpMm }: RiceNow): RiceNow => ({
   tempC: Math.min(WARMEST_C, Math.max(0, Math.round(tempC / STEPS.tempC) * STEPS.tempC)),
   waterFraction: Math.round(Math.round(waterFraction / STEPS.water) * STEPS.water * 100) / 100,
+  lumpMm,
 })
 
 /**
@@ -57,5 +58,6 @@ export function heatOf(
     handling: usualHandling(station),
     riceTempC: rice.tempC,
     riceWaterFraction: rice.waterFraction,
+    ...(rice.lumpMm !== null && rice.lumpMm > 0 && { riceLumpMm: rice.lumpMm }),
   }
 }

@@ -40,9 +40,13 @@ export function batchScore(
   const { choice, handling, finding, steps, rejected, runnerUp, pins, warns } = derived
   if (finding !== null || choice === null || handling === null)
     return { kind: 'infeasible', finding: finding ?? { bad: [], change: null }, batch, pins }
-  const { stationVersion, riceTempC, riceWaterFraction, learned } = heat
-  const basis = { stationVersion, handling, riceTempC, riceWaterFraction, choice, warns }
-  const score = scoreOf(steps, batch, learned === undefined ? basis : { ...basis, learned }, tools)
+  const { stationVersion, riceTempC, riceWaterFraction, riceLumpMm, learned } = heat
+  const basis = {
+    ...{ stationVersion, handling, riceTempC, riceWaterFraction, choice, warns },
+    ...(riceLumpMm !== undefined && { riceLumpMm }),
+    ...(learned !== undefined && { learned }),
+  }
+  const score = scoreOf(steps, batch, basis, tools)
   return { kind: 'score', score, batch, derived: { rejected, runnerUp, pins } }
 }
 

@@ -22,8 +22,8 @@ export function liveBatch(
   const choice = liveChoiceOf(score)
   const ordered = orderedBatch(dish, input, rules)
   if (!score.basis || !choice || ordered.kind === 'refused') return null
-  const { handling, riceTempC, riceWaterFraction, stationVersion } = score.basis
-  const heat = { station, stationVersion, handling, riceTempC, riceWaterFraction }
+  const { handling, riceTempC, riceWaterFraction, riceLumpMm, stationVersion } = score.basis
+  const heat = { station, stationVersion, handling, riceTempC, riceWaterFraction, riceLumpMm }
   const { components, station: at } = startDeriving(sequenceInput(dish, ordered.batch, heat, rules))
   return { components, station: at, choice }
 }

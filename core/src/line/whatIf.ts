@@ -52,7 +52,7 @@ function heatAsWondered(
   station: HeatedStation,
   { powerW, riceTempC, riceWaterFraction, riceLumpMm }: Wondered,
 ): BatchHeat {
-  const heat = heatOf(station, { tempC: riceTempC, waterFraction: riceWaterFraction }, dishId)
+  const heat = heatOf(station, { tempC: riceTempC, waterFraction: riceWaterFraction, lumpMm: null }, dishId)
   return { ...heat, riceLumpMm, station: { ...heat.station, powerW } }
 }
 

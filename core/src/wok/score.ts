@@ -201,6 +201,8 @@ export type ScoreBasis = {
   handling: Handling
   riceTempC: number
   riceWaterFraction: number
+  /** Lumps of rice that was not loosened [mm]; absent where there are none, or nobody said so. */
+  riceLumpMm?: number | undefined
   /** The way that was chosen, school by school. */
   choice: Readonly<Record<string, string>>
   /** What the kitchen's own runs say of the station and the dish: the model's seconds take so many times as long. */

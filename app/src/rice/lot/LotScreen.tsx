@@ -15,6 +15,7 @@ import { ProbeSheet } from './sheets/ProbeSheet'
 import { ReadSheet } from './sheets/ReadSheet'
 import { ShelfLot } from './ShelfLot'
 import { CountSheet, MoveSheet, ThrowSheet } from './sheets/DialSheets'
+import { LoosenSheet } from './sheets/LoosenSheet'
 
 /** A lot's page: on the heat, cooling, or on the shelf. */
 export function LotScreen({ id }: { id: string }) {
@@ -63,6 +64,8 @@ function Opened({
   switch (sheet) {
     case 'count':
       return <CountSheet {...props} />
+    case 'loosen':
+      return <LoosenSheet {...props} />
     case 'throw':
       return <ThrowSheet {...props} />
     case 'move':

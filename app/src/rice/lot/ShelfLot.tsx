@@ -93,6 +93,7 @@ export function ShelfLot(props: ShelfLotProps) {
               })}
             </Text>
           )}
+          {state.looseness !== null && <Text tone="ash">{t(`lot.looseness.${state.looseness}.name`)}</Text>}
           {isWide && main}
           <Acts {...props} />
           <Text size="small" tone="ash">
@@ -211,6 +212,7 @@ function Acts({ onOpen, ...page }: ShelfLotProps) {
   const acts: { label: string; onPress: () => void; isShown: boolean }[] = [
     { label: t('lot.back'), onPress: () => onOpen('back'), isShown: isOpen && state.stage === 'tempering' },
     { label: t('lot.count'), onPress: () => onOpen('count'), isShown: isOpen },
+    { label: t('lot.loosen'), onPress: () => onOpen('loosen'), isShown: isOpen && state.stage !== 'frozen' },
     { label: t('lot.read'), onPress: () => onOpen('read'), isShown: isOpen },
     { label: t('lot.label'), onPress: () => onOpen('label'), isShown: true },
     { label: t('lot.trace'), onPress: () => onOpen('trace'), isShown: isOpen },

@@ -7,4 +7,16 @@ export type LotPage = { shown: ShownLot; kitchen: Kitchen; house: RiceHouse; now
 
 /** What can be opened over a lot's page. */
 export type LotSheet =
-  'move' | 'read' | 'back' | 'count' | 'split' | 'merge' | 'label' | 'trace' | 'log' | 'probe' | 'throw' | 'more'
+  | 'move'
+  | 'read'
+  | 'back'
+  | 'count'
+  | 'loosen'
+  | 'split'
+  | 'merge'
+  | 'label'
+  | 'trace'
+  | 'log'
+  | 'probe'
+  | 'throw'
+  | 'more'

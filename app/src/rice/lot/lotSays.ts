@@ -34,6 +34,8 @@ export function useLotSays({ kitchen, house }: LotPage): (event: LotEvent) => st
         return t(`lot.says.${event.kind}`, { reason: t(`lot.reasons.${event.reason}`) })
       case 'accepted':
         return t('lot.says.accepted', { why: event.reason })
+      case 'loosened':
+        return t('lot.says.loosened', { how: t(`lot.looseness.${event.looseness}.name`) })
       case 'ruleSet':
         return t('lot.says.ruleSet', { to: event.to.toUpperCase() })
       case 'confirmed':

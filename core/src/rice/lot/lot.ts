@@ -96,6 +96,7 @@ class Hearing {
       case 'confirmed':
       case 'counted':
       case 'accepted':
+      case 'loosened':
       case 'finished':
       case 'undone':
         break

@@ -1,3 +1,4 @@
+import type { Looseness } from './looseness'
 import type { RuleSet } from '../../safety/limits'
 import type { CoolingPlace } from '../cooling/coolingPlace'
 
@@ -59,6 +60,7 @@ type Base = {
  * Masses are grams of cooked rice.
  * - `spread`: the load has left the heat, was weighed and lies on trays: cooling begins;
  * - `gave` and `took` are the two ends of a split or a merge; what was taken brings its age and its log along;
+ * - `loosened` says how well its grains come apart, for the wok;
  * - `used` is written by the server for each run that drew on the lot;
  * - `read` with a doubt (the server's) is kept and shown, and counts only once it was confirmed;
  * - `accepted` counts when a lead says it of a lot that is unproven at that moment.
@@ -103,6 +105,7 @@ export type LotEvent = Base &
     | { kind: 'discarded'; massG: number | null; reason: DiscardReason }
     | { kind: 'refused'; reason: RefuseReason }
     | { kind: 'accepted'; reason: string; staffId: string | null }
+    | { kind: 'loosened'; looseness: Looseness }
     | { kind: 'finished' }
     | { kind: 'ruleSet'; from: RuleSet; to: RuleSet }
     | { kind: 'undone'; eventId: string }

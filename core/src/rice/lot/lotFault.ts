@@ -44,6 +44,7 @@ export function lotFault(
       return state.judged === 'unproven' ? null : { code: 'lot-proven', values: {} }
     case 'confirmed':
     case 'counted':
+    case 'loosened':
     case 'finished':
     case 'read':
     case 'refused':

@@ -5,6 +5,7 @@ import type { RuleSet } from '../../safety/limits'
 import { ColdClock } from './coldClock'
 import { countedReadings, lastColdMs, openDoubts } from './countedReadings'
 import { coolingVerdict, isCoolingDecided, unprovenSteps, type CoolingVerdict } from './coolingVerdict'
+import { loosenessAfter } from './loosenessAfter'
 import type { LotEvent, ShownReading, StepKey } from './lotEvent'
 import { heldCold, outLimitMs, useByMs } from './lotHolding'
 import { LotStanding } from './lotStanding'
@@ -108,6 +109,7 @@ export class LotFold {
         return this.changeRuleSet(event.to, event.atMs)
       case 'confirmed':
         return this.readings.some((one) => one.eventId === event.eventId) ? null : 'nothingThere'
+      case 'loosened':
       case 'undone':
         return null
     }
@@ -252,6 +254,7 @@ export class LotFold {
       outSinceMs: end ? null : clock.outSinceMs,
       outS: outMs / 1000,
       outByMs: end || clock.outSinceMs === null ? null : nowMs + mostOutMs - outMs,
+      looseness: loosenessAfter(this.logged.map(({ event }) => event)),
       freezes: clock.freezes,
       frozenMs,
       notUsable,

@@ -1,4 +1,5 @@
 import type { RuleSet } from '../../safety/limits'
+import type { Looseness } from './looseness'
 import type { CoolingLog, StepVerdict } from './judgeReadings'
 import type { DiscardReason, LotEvent, LotOrigin, LotPlace, RefuseReason, ShownReading, StepKey } from './lotEvent'
 
@@ -104,6 +105,8 @@ export type LotState = {
   outS: number
   /** When its time out of the cold is over; null while it is cold. */
   outByMs: number | null
+  /** How well it was loosened; null where nobody said so, or it was frozen or joined since. */
+  looseness: Looseness | null
   freezes: number
   frozenMs: number
   notUsable: NotUsable | null

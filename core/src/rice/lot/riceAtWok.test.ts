@@ -13,6 +13,7 @@ const lot = (change: Partial<Lot> = {}): Lot => ({
   cookedAtMs: NOW_MS - 20 * HOUR_MS,
   cooledAtMs: NOW_MS - 16 * HOUR_MS,
   spreadMassG: null,
+  looseness: null,
   ...change,
 })
 const read = (hoursAgo: number, tempC: number, doubt: null | 'rise' = null) =>
@@ -73,4 +74,14 @@ test('law: it is never colder than the fridge or hotter than the air, and never 
       },
     ),
   )
+})
+
+test('lumps are as large as somebody said; nobody’s word is not a word for none', () => {
+  expect(riceAtWok(lot(), null, NOW_MS).lumpMm).toBeNull()
+  expect(riceAtWok(lot({ looseness: 'loose' }), null, NOW_MS).lumpMm).toBe(0)
+  const [clumps, blocks] = (['clumps', 'blocks'] as const).map(
+    (looseness) => riceAtWok(lot({ looseness }), null, NOW_MS).lumpMm!,
+  )
+  expect(clumps).toBeGreaterThan(5)
+  expect(blocks).toBeGreaterThan(clumps!)
 })

@@ -1,11 +1,19 @@
 import { waterFractionOf } from '../waterBalance'
+import { LUMP_MM } from './looseness'
 import type { LotState } from './lotState'
 
 /** Rice as it comes to the wok, each figure with one standard deviation. */
-export type RiceAtWok = { tempC: number; tempErrorC: number; waterFraction: number; waterError: number }
+export type RiceAtWok = {
+  tempC: number
+  tempErrorC: number
+  waterFraction: number
+  waterError: number
+  /** How large its lumps are [mm]; null where nobody said how well it was loosened. */
+  lumpMm: number | null
+}
 
 /** Rice of which nothing is known but that it is chilled. */
-export const CHILLED_RICE: RiceAtWok = { tempC: 4, tempErrorC: 2, waterFraction: 0.62, waterError: 0.03 }
+export const CHILLED_RICE: RiceAtWok = { tempC: 4, tempErrorC: 2, waterFraction: 0.62, waterError: 0.03, lumpMm: null }
 
 const HOUR_MS = 3_600_000
 const DAY_MS = 24 * HOUR_MS
@@ -22,7 +30,15 @@ const ERROR = { reading: 1, fridge: 2, tempering: 3, weighed: 0.01, target: 0.02
 
 type Lot = Pick<
   LotState,
-  'place' | 'covered' | 'airTempC' | 'readings' | 'outSinceMs' | 'cookedAtMs' | 'cooledAtMs' | 'spreadMassG'
+  | 'place'
+  | 'covered'
+  | 'airTempC'
+  | 'readings'
+  | 'outSinceMs'
+  | 'cookedAtMs'
+  | 'cooledAtMs'
+  | 'spreadMassG'
+  | 'looseness'
 >
 
 /**
@@ -34,7 +50,8 @@ export function riceAtWok(
   load: { dryMassG: number; targetWaterFraction: number } | null,
   nowMs: number,
 ): RiceAtWok {
-  return { ...temperatureOf(lot, nowMs), ...waterOf(lot, load, nowMs) }
+  const lumpMm = lot.looseness === null ? null : LUMP_MM[lot.looseness]
+  return { ...temperatureOf(lot, nowMs), ...waterOf(lot, load, nowMs), lumpMm }
 }
 
 function temperatureOf(lot: Lot, nowMs: number): Pick<RiceAtWok, 'tempC' | 'tempErrorC'> {
