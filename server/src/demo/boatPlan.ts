@@ -9,7 +9,7 @@ import { onlineEvening } from 'core/line/past/onlineEvening'
 import { NO_WISHES } from 'core/line/plan/wishes'
 import { planList } from 'core/line/planner/planInstance'
 import type { WantedBatch } from 'core/line/planner/placeList'
-import { roughStationTimes, type StationTimes } from 'core/line/stationTimes'
+import { roughStationTimes, stationTimes, type StationTimes } from 'core/line/stationTimes'
 
 /** Enough for the past evenings of a demo; a line that is looked at spends more. */
 const EVALUATIONS = 400
@@ -21,7 +21,11 @@ export function demoTimes(kitchen: Kitchen): (dish: Dish, station: Station) => S
     const key = `${dish.id} ${station.id}`
     const before = known.get(key)
     if (before !== undefined) return before
-    const times = roughStationTimes(dish, station.capPortions, heatOf(station), kitchen)
+    const { capPortions } = station
+    const heat = heatOf(station)
+    const times =
+      roughStationTimes(dish, capPortions, heat, kitchen) ??
+      stationTimes(dish, capPortions, heat, kitchen.tools, kitchen)
     known.set(key, times)
     return times
   }

@@ -130,6 +130,8 @@ function planOf(batch: LiveBatch, score: Pick<Score, 'steps'>): PlannedMarks {
 }
 const STEP_S = 1
 const ROUNDING = 1e-6
+/** What comes ever slower nearer to its goal is there when so little of the way is left: the rest of its time is slack. [C] */
+const NEARLY = 0.02
 
 type StepEnd = { durationS: number; limit: string | null; decides: string | null }
 
@@ -179,8 +181,9 @@ function goalsOf(step: Step, planned: Pick<Planned, 'before' | 'after'> | undefi
   const goals: Goal[] = []
   for (const [id, after] of planned.after.progress) {
     const goal = min(1, after)
-    if (goal - min(1, planned.before.progress.get(id) ?? 0) < LIVE.movesBy) continue
-    goals.push({ id, isReached: (live) => live.progressOf(id) >= goal - ROUNDING })
+    const moves = goal - min(1, planned.before.progress.get(id) ?? 0)
+    if (moves < LIVE.movesBy) continue
+    goals.push({ id, isReached: (live) => live.progressOf(id) >= goal - NEARLY * moves })
   }
   const before = planned.before.rice
   const after = planned.after.rice

@@ -12,7 +12,7 @@ const BY_TIME = ['egg', 'heat', 'rawProtein'] as const
 
 /**
  * A way that a batch is probably cooked, in a few milliseconds: the order by the estimate alone, then one way of each egg, heat
- * and handling of raw protein by long steps. For a first plan only: nothing that it says is ever cooked by. Null where none of
+ * and handling of raw protein by long steps; where none of them is safe, the other orders. For a first plan only: nothing that it says is ever cooked by. Null where none of
  * these ways is safe, which says nothing of the others. With its seconds from a cold vessel, by long steps.
  */
 export function quickChoice(input: SequenceInput): { choice: Choice; totalS: number } | null {
@@ -22,23 +22,28 @@ export function quickChoice(input: SequenceInput): { choice: Choice; totalS: num
   const axes = axesOf(dish.schools, parts, station)
   const all = majorChoices(axes, dish.schools)
   const usual = all[0]!
-  const ordered = all
+  const orders = all
     .filter((one) => BY_TIME.every((name) => one[name] === usual[name]))
     .map((choice, nth) => ({ choice, nth, cost: estimate(movesOf(parts, choice), parts) }))
-    .sort((a, b) => a.cost - b.cost || a.nth - b.nth)[0]!.choice
-  const alike = all.filter(({ order, quick }) => order === ordered.order && quick === ordered.quick)
+    .sort((a, b) => a.cost - b.cost || a.nth - b.nth)
+    .map(({ choice }) => choice)
+  const bestOf = (choices: readonly Choice[]) => {
+    const lists = choices.map((choice, nth) => ({ choice, nth, moves: movesOf(parts, choice) }))
+    const begun = beginTogether(lists, parts)
+    const safe = lists
+      .map(({ choice, moves, nth }) => {
+        const run = simulate(parts, choice, moves, station, 'coarse', begun)
+        const totalS = (run.preheatS ?? 0) + run.totalS
+        return { choice, totalS, nth, cost: costOf(run, station), faults: faultsOf(run, components, dish) }
+      })
+      .filter(({ faults }) => faults.every(({ code }) => isTooMuch(code)))
+      .sort((a, b) => a.faults.length - b.faults.length || a.cost - b.cost || a.nth - b.nth)
+    return safe[0] ?? null
+  }
+  const [first, ...others] = orders
+  const alike = all.filter(({ order, quick }) => order === first!.order && quick === first!.quick)
   const kept = new Set(
     BY_TIME.flatMap((name) => axes[name].flatMap((value) => alike.find((one) => one[name] === value) ?? [])),
   )
-  const lists = [...kept].map((choice, nth) => ({ choice, nth, moves: movesOf(parts, choice) }))
-  const begun = beginTogether(lists, parts)
-  const tried = lists
-    .map(({ choice, moves, nth }) => {
-      const run = simulate(parts, choice, moves, station, 'coarse', begun)
-      const totalS = (run.preheatS ?? 0) + run.totalS
-      return { choice, totalS, nth, cost: costOf(run, station), faults: faultsOf(run, components, dish) }
-    })
-    .filter(({ faults }) => faults.every(({ code }) => isTooMuch(code)))
-    .sort((a, b) => a.faults.length - b.faults.length || a.cost - b.cost || a.nth - b.nth)
-  return tried[0] ?? null
+  return bestOf([...kept]) ?? bestOf(others)
 }
