@@ -1,6 +1,7 @@
 import { allergensOnList } from 'core/book/allergens'
 import { heatOf } from 'core/line/batchHeat'
 import { batchScore } from 'core/line/batchScore'
+import { roughStationTimes, stationTimes } from 'core/line/stationTimes'
 import { scoreFaults } from 'core/line/scoreFaults'
 import { usualHandling, usualStation } from 'core/wok/heat/usualStations'
 import { dishFromBook } from 'core/wok/sequence/fromBook'
@@ -32,6 +33,19 @@ test.each(cases)('%s on %s derives unedited, with everything in it', (_dish, _st
   const rice = derived.steps.find(({ action }) => action === 'riceIn')
   expect(rice?.durationS).toBeGreaterThan(15)
   expect(derived.totalS).toBeLessThan(600)
+})
+
+test.each(
+  dishes.flatMap((dish) =>
+    DEMO_STATIONS.filter(({ kind }) => kind === dish.stationKind).map((one) => [dish.id, one.id, dish, one] as const),
+  ),
+)('the first plan knows how long %s takes on %s, about as long as it does', (_dish, _station, dish, station) => {
+  const { tools } = DEMO_KITCHEN
+  const rules = { ruleSet: DEMO_KITCHEN.ruleSet, isScottish: false }
+  const heat = heatOf(station)
+  const rough = roughStationTimes({ ...dish, version: 1 }, station.capPortions, heat, rules)
+  const full = stationTimes({ ...dish, version: 1 }, station.capPortions, heat, tools, rules)
+  expect(Math.abs(rough!.seconds[0]! / full.seconds[0]! - 1)).toBeLessThan(0.2)
 })
 
 /** Among wet food garlic browns slowly; it has given its smell long before: common practice. */
