@@ -51,11 +51,16 @@ export const WIDE_SCREENS = ['/line', '/rice', '/rice/tomorrow', '/mise', '/mise
 export const WAITING = /^(–|…|Working .*|Fetching .*|Looking at .*|tonight is being worked out)$/
 
 const TIME = /(\d+):(\d\d)(:\d\d)?/g
+/** A minute may go by while the page is looked at. */
+const AGO = /(\d+) min ago/g
 
 /** Said again later: word for word, a clock a minute on, or a count-down further down. */
 export function isSaidIn(later: readonly string[], text: string): boolean {
-  const shape = (one: string) => one.replace(TIME, '#')
-  const minutes = (one: string) => [...one.matchAll(TIME)].map(([, h, min]) => Number(h) * 60 + Number(min))
+  const shape = (one: string) => one.replace(TIME, '#').replace(AGO, '# min ago')
+  const minutes = (one: string) => [
+    ...[...one.matchAll(TIME)].map(([, h, min]) => Number(h) * 60 + Number(min)),
+    ...[...one.matchAll(AGO)].map(([, min]) => Number(min)),
+  ]
   const was = minutes(text)
   const isNear = (now: number, i: number) => Math.abs(now - (was[i] ?? 0)) <= 1 || text.endsWith('in hand')
   return later.some((one) => shape(one) === shape(text) && minutes(one).every(isNear))
