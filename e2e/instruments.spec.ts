@@ -1,5 +1,5 @@
 import { Kitchen } from 'contract/kitchen'
-import { expect, test } from './kitchen'
+import { expect, fireable, test } from './kitchen'
 
 test('an instrument is tried, taken out with its uses, and taken back', async ({ kitchen, open }) => {
   const page = await open('/setup/instruments')
@@ -21,6 +21,6 @@ test('an instrument is tried, taken out with its uses, and taken back', async ({
   await page.getByRole('radiogroup', { name: 'Ticket feed', exact: true }).getByRole('radio', { name: 'none' }).click()
   await expect(page.getByRole('radiogroup', { name: 'Simulated ticket feed' })).toHaveCount(0)
   await page.goto(`${kitchen.url}/line`)
-  await expect(page.getByRole('button', { name: /^Fire / }).last()).toBeVisible()
+  await fireable(page)
   await expect(page.getByRole('checkbox', { name: /feed/i })).toHaveCount(0)
 })

@@ -1,6 +1,17 @@
 import { randomUUID } from 'node:crypto'
 import type { Browser, Page, ViewportSize } from '@playwright/test'
-import { cookSaid, enterPin, expect, fireFirst, hold, openWho, test, type Kitchen } from './kitchen'
+import {
+  cookSaid,
+  enterPin,
+  expect,
+  fireable,
+  fireButton,
+  fireFirst,
+  hold,
+  openWho,
+  test,
+  type Kitchen,
+} from './kitchen'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -70,7 +81,8 @@ test('a second device comes in, a trainee is refused, what they say waits for th
     await second.keyboard.press('Enter')
     await expect(second.getByText('This is not the PIN of Wen. Try again.')).toBeVisible()
     await enterPin(second, 'Wen', '5124')
-    await expect(second.getByRole('button', { name: /^Fire / }).last()).toBeEnabled()
+    await fireable(second)
+    await expect(fireButton(second).last()).toBeEnabled()
   })
 
   await test.step('the owner shuts it out: it hears nothing more and asks for a code', async () => {

@@ -1,5 +1,5 @@
 import { RunPage } from 'contract/run'
-import { cookSaid, expect, fireFirst, step, told, test, type Kitchen } from './kitchen'
+import { cookSaid, expect, fireable, fireFirst, step, test, told, type Kitchen } from './kitchen'
 import { clipped, dataWords, ready, seriousFindings, settings, strangeWords } from './looks'
 
 test.use({ evenings: 1 })
@@ -120,6 +120,7 @@ const firstSaid = async (kitchen: Kitchen, runId: string) => cookSaid(await kitc
 test('a run is cooked by keyboard alone, from the line on', async ({ kitchen, open }) => {
   const page = await open('/line')
   await told(page)
+  await fireable(page)
   const fire = page.getByRole('button', { name: /^Fire / }).last()
   await expect(fire).toBeVisible()
   for (let n = 0; n < 60 && !(await fire.evaluate((one) => one === document.activeElement)); n += 1)
@@ -182,7 +183,7 @@ test('sixty tickets and a very long name leave the line usable', async ({ kitche
   }))
   expect((await kitchen.post('/tickets', tickets)).status).toBe(201)
   const page = await open('/line')
-  await expect(page.getByRole('button', { name: /^Fire / }).last()).toBeVisible()
+  await fireable(page)
   expect(await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)).toBe(false)
   await page.goto(`${kitchen.url}/book`)
   await expect(page.getByText(long)).toBeVisible()

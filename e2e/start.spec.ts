@@ -1,3 +1,4 @@
+import { fireable } from './kitchen'
 import { expect, test } from '@playwright/test'
 import { Health } from 'contract/health'
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
@@ -85,7 +86,7 @@ test('what dies is started again, and an open screen comes back by itself', asyn
   })
   expect(signedIn.status()).toBe(200)
   await page.goto(`http://127.0.0.1:${port}/line`)
-  await expect(page.getByRole('button', { name: /^Fire / }).last()).toBeVisible()
+  await fireable(page)
   for (const file of ['server.pid', 'db.pid']) {
     const before = pidOf(file)
     process.kill(before, 'SIGKILL')
