@@ -33,10 +33,14 @@ export const withPinOf = (pins: readonly Pin[], pin: Pin): Pin[] => [
 export const matterOf = (pin: Pin): string =>
   `${pin.component} ${'leaves' in pin ? 'leaves' : 'forS' in pin ? 'time' : 'place'}`
 
+/** Whole seconds within what may be held. */
+export const heldSeconds = (seconds: number): number =>
+  Math.min(PIN_SECONDS.most, Math.max(PIN_SECONDS.least, Math.round(seconds)))
+
 /** The pin of a component that was pulled to so many seconds. */
 export const pinOfSeconds = (component: string, seconds: number): Pin => ({
   component,
-  forS: Math.min(PIN_SECONDS.most, Math.max(PIN_SECONDS.least, Math.round(seconds))),
+  forS: heldSeconds(seconds),
 })
 
 /**

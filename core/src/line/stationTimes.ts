@@ -91,7 +91,9 @@ export function roughStationTimes(
   const limit = Math.min(capPortions, overflows)
   const steams = Array.from({ length: limit }, (_, i) => i + 1).find((one) => !quickFries(prepared, one / middle))
   const most = mostNear(fits, Math.max(1, (steams ?? limit + 1) - 1), limit)
-  const quickS = (portions: number) => quickTotalS(prepared, portions / middle) ?? 0
+  // A flame that never heats the vessel has no seconds, at any load.
+  if (quickTotalS(prepared) === null) return null
+  const quickS = (portions: number) => quickTotalS(prepared, portions / middle)!
   const known = [...cooked].map(([portions, totalS]) => ({ portions, share: totalS / quickS(portions) }))
   const seconds = Array.from({ length: most }, (_, i) => Math.round(quickS(i + 1) * shareAt(i + 1, known)))
   return { seconds, isRough: true }

@@ -6,6 +6,7 @@ import type { Move, Segment, Until } from '../sequence/moves'
 import type { Parts } from '../sequence/parts'
 import { softSeconds } from '../sequence/place'
 import { RICE } from '../sequence/run'
+import { LOOKS_S, oilShare, STAYS_COOL } from '../sequence/simulate'
 
 /** Food that goes in or leaves with a move, of the load that the way was prepared with. */
 export type Food = {
@@ -76,11 +77,7 @@ const NUMBER_OF_KIND: Readonly<Record<Until['kind'], number>> = {
 export const KINDS = 7
 
 const BROWNS_AT_C = 150
-/** What is too little, or too late, to change the heat of the heap. */
-const STAYS_COOL: readonly Move['slot'][] = ['dry', 'volatile', 'finish']
 const RICE_SLOTS: readonly Move['slot'][] = ['rice', 'turn', 'halfTime', 'crust', 'lid']
-/** Before food is taken out, what is done is looked at [s]. */
-const LOOKS_S = 2
 
 /** The moves of a way, read once: its seconds at any station and for any load follow without reading the dish again. */
 export function preparedWay(moves: readonly Move[], parts: Parts): PreparedMove[] {
@@ -117,8 +114,6 @@ export function preparedWay(moves: readonly Move[], parts: Parts): PreparedMove[
     }
   })
 }
-
-const oilShare = (nth: number, oilings: number) => (oilings === 1 ? 1 : nth === 0 ? 0.5 : 0.5 / (oilings - 1))
 
 const secondsOf = ({ until, kind }: Move): number =>
   until.kind === 'seconds' || until.kind === 'held' ? until.seconds + (kind === 'out' ? LOOKS_S : 0) : 0

@@ -155,7 +155,7 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
     for (const one of move.ids.map((id) => all.get(id)!))
       if (!isStrewn(one)) cooking.add(one, move.shares?.[one.id] ?? 1, move)
   if (move.kind === 'out' || move.kind === 'aside') {
-    if (move.kind === 'out') wait(cooking, 2)
+    if (move.kind === 'out') wait(cooking, LOOKS_S)
     const outG = move.ids.reduce((sum, id) => sum + (all.get(id)?.massG ?? 0), 0)
     cooking.takeOut(move.ids)
     const carried =
@@ -176,15 +176,17 @@ function cookMove(going: Going, move: Move, { station, choice, preheatC, all, oi
   )
 }
 
+/** Before food is taken out, what is done is looked at [s]. [C] */
+export const LOOKS_S = 2
 /** What is too little, or too late, to change the heat of the heap. */
-const STAYS_COOL: readonly Move['slot'][] = ['dry', 'volatile', 'finish']
+export const STAYS_COOL: readonly Move['slot'][] = ['dry', 'volatile', 'finish']
 
 /** A griddle is kept at its set-point; everything else is heated from cold. */
 const heatedTo = ({ vessel, isGriddle }: Station, toC: number): Preheated =>
   isGriddle ? { seconds: 0, metalC: toC, rimC: toC } : preheatOf(vessel, toC)
 
 /** The first oiling takes half, those after it share the rest. */
-const oilShare = (nth: number, oilings: number) => (oilings === 1 ? 1 : nth === 0 ? 0.5 : 0.5 / (oilings - 1))
+export const oilShare = (nth: number, oilings: number) => (oilings === 1 ? 1 : nth === 0 ? 0.5 : 0.5 / (oilings - 1))
 
 /** Lets the empty vessel cool to its ceiling or come back to its heat; the seconds it took. */
 function waitEmpty(cooking: Cooking, ceilingC: number, heatC: number): number {

@@ -1,4 +1,4 @@
-import { PIN_SECONDS } from 'core/book/pins'
+import { heldSeconds, PIN_SECONDS } from 'core/book/pins'
 import UpDown from 'lucide-react-native/icons/chevrons-up-down'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -21,7 +21,6 @@ const KEYS: Readonly<Record<string, number>> = {
   Home: -PIN_SECONDS.most,
   End: PIN_SECONDS.most,
 }
-const within = (seconds: number) => Math.min(PIN_SECONDS.most, Math.max(PIN_SECONDS.least, Math.round(seconds)))
 
 type PullSecondsProps = { name: string; atS: number; seconds: number; onSeconds: (seconds: number) => void }
 
@@ -29,9 +28,9 @@ type PullSecondsProps = { name: string; atS: number; seconds: number; onSeconds:
 export function PullSeconds({ name, atS, seconds, onSeconds }: PullSecondsProps) {
   const t = useWords('book')
   const [pull, setPull] = useState<{ fromY: number; fromS: number; seconds: number } | null>(null)
-  const shown = within(pull?.seconds ?? seconds)
+  const shown = heldSeconds(pull?.seconds ?? seconds)
   const say = (to: number) => {
-    if (to !== within(seconds)) onSeconds(to)
+    if (to !== heldSeconds(seconds)) onSeconds(to)
   }
   const hands = {
     onPointerDown: (event: PointerEvent) => {
@@ -41,7 +40,7 @@ export function PullSeconds({ name, atS, seconds, onSeconds }: PullSecondsProps)
     onPointerMove: (event: PointerEvent) => {
       if (!pull) return
       const byPx = event.clientY - pull.fromY
-      setPull({ ...pull, seconds: within(pull.fromS + (Math.abs(byPx) < REST_PX ? 0 : byPx / PX_PER_S)) })
+      setPull({ ...pull, seconds: heldSeconds(pull.fromS + (Math.abs(byPx) < REST_PX ? 0 : byPx / PX_PER_S)) })
     },
     onPointerUp: () => {
       if (pull) say(pull.seconds)
@@ -52,7 +51,7 @@ export function PullSeconds({ name, atS, seconds, onSeconds }: PullSecondsProps)
       const by = KEYS[event.key]
       if (by === undefined) return
       event.preventDefault()
-      say(within(shown + by))
+      say(heldSeconds(shown + by))
     },
   } as object
   return (
