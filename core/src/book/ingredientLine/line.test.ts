@@ -44,6 +44,31 @@ describe('lines written down before the reader was', () => {
   })
 })
 
+test.each<[string, (string | number | null)[]]>([
+  ['1 dozen eggs', [12, null, 'eggs', null]],
+  ['half a dozen eggs', [6, null, 'eggs', null]],
+  ['3 dozen peeled prawns', [36, null, 'prawns', 'peeled']],
+  ['zest of 1 lime', [1, null, 'lime zest', null]],
+  ['rind of 2 lemons, grated', [2, null, 'lemon zest', 'grated']],
+  ['juice of half a lemon', [0.5, null, 'lemon juice', null]],
+  ['leaves of 2 lettuces', [2, null, 'lettuces', 'leaves']],
+  ['freshly ground black pepper', [null, null, 'black pepper', 'freshly ground']],
+  ['1 tsp freshly cracked white pepper', [1, 'tsp', 'white pepper', 'freshly cracked']],
+  ['200 g freshly ground pork', [200, 'g', 'ground pork', 'freshly']],
+  ['200 g finely minced chicken', [200, 'g', 'minced chicken', 'finely']],
+  ['2 tsp finely minced garlic', [2, 'tsp', 'garlic', 'finely minced']],
+  ['200 g ground pork', [200, 'g', 'ground pork', null]],
+  ['handful of bean sprouts', [1, 'handful', 'bean sprouts', null]],
+  ['pinch of salt', [1, 'pinch', 'salt', null]],
+  ['Dash of fish sauce, to taste', [1, 'dash', 'fish sauce', 'to taste']],
+  ['knob of butter', [1, 'knob', 'butter', null]],
+  ['1 c. cooked rice', [1, 'cup', 'cooked rice', null]],
+  ['scallions, 3, chopped', [3, null, 'scallions', 'chopped']],
+  ['splash', [null, null, 'splash', null]],
+])('"%s" is read whole', (text, [quantity, unit, name, prep]) => {
+  expect(parseLine(text, 'us')).toMatchObject({ quantity, unit, ingredient: name, prep })
+})
+
 test('quantities read as an outside reader of numbers reads them (numeric-quantity)', () => {
   const written = ['1 1/2', '1½', '¾', '2⅔', '0.25', '.5', '1/3', '10', '2 3/4', '⅛', '1-1/2', '7/8', '3 ⅝']
   for (const text of written)

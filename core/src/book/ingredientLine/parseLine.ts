@@ -57,17 +57,20 @@ function readWhole(line: ParsedLine, bare: string, system: MeasureSystem): Parse
   const front = readAmount(bare, from, system)
   if (front && (isSeparated(bare, front.end) || front.unit !== null)) {
     const whole = filled(line, front, lead, bare.slice(front.end))
-    const isJuice = lead[0] === 'juice' && whole.ingredient !== ''
-    return isJuice ? { ...whole, ingredient: juiceOf(whole.ingredient), prep: withoutJuice(whole.prep) } : whole
+    const taken = TAKEN_OFF[lead[0] ?? '']
+    return taken && whole.ingredient !== ''
+      ? { ...whole, ingredient: `${singleOf(whole.ingredient)} ${taken}`, prep: withoutFirst(whole.prep) }
+      : whole
   }
   const trailing = trailingAmount(bare, system)
   if (trailing) return filled(line, trailing.amount, lead, trailing.before)
   return filled(line, null, lead, bare)
 }
 
-/** "juice of 2 limes" is lime juice, as much as two limes give. */
-const juiceOf = (fruit: string) => `${fruit.replace(/s$/, '')} juice`
-const withoutJuice = (prep: string | null) => prep?.replace(/^juice(?:, )?/, '') || null
+/** "juice of 2 limes" is lime juice, as much as two limes give, and their zest is no lime either. */
+const TAKEN_OFF: Readonly<Record<string, string>> = { juice: 'juice', zest: 'zest', rind: 'zest', peel: 'zest' }
+const singleOf = (fruit: string) => fruit.replace(/s$/, '')
+const withoutFirst = (prep: string | null) => prep?.replace(/^[a-z]+(?:, )?/, '') || null
 
 /** A number that runs on into letters ("7up") is part of a name. */
 const isSeparated = (text: string, end: number) =>
@@ -95,7 +98,9 @@ function trailingAmount(bare: string, system: MeasureSystem): { amount: WrittenA
 
 function filled(line: ParsedLine, amount: WrittenAmount | null, lead: readonly string[], restText: string): ParsedLine {
   const rest = splitRest(restText)
-  const prep = [...lead, ...(amount?.manner ?? []), ...rest.prep].filter((words) => words !== '')
+  const prep = [...lead, ...(amount?.manner ?? []), ...rest.prep]
+    .map((words) => words.replace(/^[,\s]+/, ''))
+    .filter((words) => words !== '')
   return {
     ...line,
     quantity: amount?.value ?? null,

@@ -23,6 +23,9 @@ export type WrittenAmount = {
 
 const BEFORE = /(?:at least|(?:generous|good|big))\s+/iy
 const A_GOOD = /an?\s+(?:generous|good|big|scant)\s+(?=[a-z])/iy
+/** A small measure of which one is meant where no number stands: "pinch of salt". */
+const ONE_OF = /(?=(?:pinch|handful|dash|splash|drop|knob|bunch|sprig)\s+of\b)/iy
+const DOZEN = /\s*\bdozen\b/iy
 const UP_TO = /(?:up to|max\.?|at most)\s+/iy
 const A_FEW = /(?:a few|few|some|several)\s+/iy
 const BETWEEN = /between\s+/iy
@@ -79,15 +82,16 @@ function readNumber(cursor: Cursor): WrittenNumber | null {
   while (cursor.take(APPROXIMATE)) isApproximate = true
   cursor.take(BEFORE)
   if (cursor.take(APPROXIMATE)) isApproximate = true
-  if (cursor.take(A_GOOD)) return { value: 1, most: null, isApproximate }
+  if (cursor.take(A_GOOD) || cursor.take(ONE_OF)) return { value: 1, most: null, isApproximate }
   const range = readRange(cursor)
   return range && { ...range, isApproximate }
 }
 
 function readRange(cursor: Cursor): { value: number; most: number | null } | null {
   const isBetween = cursor.take(BETWEEN) !== null
-  const value = cursor.number()
-  if (value === null) return null
+  const number = cursor.number()
+  if (number === null) return null
+  const value = cursor.take(DOZEN) ? 12 * number : number
   const before = cursor.at
   if (!cursor.take(isBetween ? BETWEEN_AND : RANGE)) return { value, most: null }
   const most = cursor.number()

@@ -10,9 +10,16 @@ const LEADING_CUT = new RegExp(
   `^((?:(?:very |freshly |finely |roughly |coarsely |thinly |thickly |lightly |loosely |firmly )?(?:${CUTS})(?:,? and |, | ))+)(?=\\S)`,
   'i',
 )
+const MEATS = 'beef|pork|chicken|lamb|meat|turkey|duck|veal|fish'
 /** Minced meat is a thing of its own, minced garlic is garlic that was minced. */
-const MINCED_MEAT = /^(?:minced|chopped)\s+(?:beef|pork|chicken|lamb|meat|turkey|duck|veal|fish)\b/i
+const MINCED_MEAT = new RegExp(`^(?:minced|chopped)\\s+(?:${MEATS})\\b`, 'i')
+/** How it was minced is no part of its name. */
+const LEADING_HOW = new RegExp(
+  `^(?:very |freshly |finely |roughly |coarsely |lean )+(?=(?:minced|ground|chopped)\\s+(?:${MEATS})\\b)`,
+  'i',
+)
 const LEADING_EACH = /^each\s+/i
+const LEADING_GROUND = /^freshly (?:ground|cracked|milled)\s+/i
 const LEADING_SHAPE = /^(thumb-sized|bite-sized)\s+/i
 const TRAILING =
   /\s+((?:or )?to taste|or as needed|as needed|to serve|to garnish|for (?:frying|garnish|serving|dusting|the pan)|optional|divided|cut (?:into|in|on)\b.*|mixed with\b.*|plus (?:more|extra)\b.*)$/i
@@ -77,7 +84,7 @@ function takeTrailing(rest: Rest): void {
 
 function takeLeading(rest: Rest): void {
   const early: string[] = []
-  for (const pattern of [LEADING_EACH, LEADING_SHAPE]) {
+  for (const pattern of [LEADING_EACH, LEADING_SHAPE, LEADING_HOW, LEADING_GROUND]) {
     const found = pattern.exec(rest.ingredient)
     if (!found) continue
     early.push(found[0].trim())

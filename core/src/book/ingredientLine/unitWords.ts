@@ -46,6 +46,7 @@ const FLUID_OUNCE = /(?:fl|fluid)\.?\s*(?:oz|ounces?)\b\.?/iy
 const UNIT_WORD = /(?:[a-zō]+|")/iy
 /** "T" and "t" are told apart by case alone. */
 const BY_CASE: Readonly<Record<string, VolumeUnit>> = { T: 'tbsp', t: 'tsp', C: 'cup' }
+/** Words that may be no unit; with a full stop "c." is a cup all the same. */
 const AMBIGUOUS = new Set(['go', 'c'])
 
 /** The unit word at a place, with its full stop; null where the word there is no unit. */
@@ -58,7 +59,7 @@ export function readUnitWord(text: string, from: number): UnitRead | null {
   const word = found[0]
   const dot = text[from + word.length] === '.' ? 1 : 0
   const end = from + word.length + dot
-  const byCase = BY_CASE[word]
+  const byCase = BY_CASE[word] ?? (word === 'c' && dot === 1 ? 'cup' : undefined)
   if (byCase) return { unit: byCase, end, isMeasure: true }
   const lower = word.toLowerCase()
   const measure = AMBIGUOUS.has(lower) ? null : readUnit(lower)
