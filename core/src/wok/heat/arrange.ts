@@ -10,6 +10,7 @@ import {
   P_DRY_KG,
   P_FLOATS,
   P_FOOD_SIDE,
+  P_MIXES,
   P_MOST_BROWN,
   P_REACHED,
   P_TIME_SHARE,
@@ -39,6 +40,7 @@ import {
   PACKET,
   SAUCE_FILM,
   SURFACE,
+  WATER_J_PER_KGK,
   type Movement,
 } from './parameters'
 import { heapOf } from './vessel'
@@ -99,7 +101,10 @@ export function arrange(pan: Pan): void {
     const heats = (touched * metalSide * foodSide) / (metalSide + foodSide) / one.dryJPerK
     const airSide = AIR_WITH_VAPOUR * fixed[V_AIR]!
     const cools = (parts[at + P_SURFACE]! * airSide * foodSide) / (airSide + foodSide) / one.dryJPerK
-    fixed[V_FASTEST_PER_S] = Math.max(fixed[V_FASTEST_PER_S]!, heats + cools)
+    const mixes = isApart ? 0 : (one.piecesM2 * CONTACT.dryWPerM2K * foodSide) / (CONTACT.dryWPerM2K + foodSide)
+    parts[at + P_MIXES] = mixes
+    const evens = mixes / (one.dryJPerK + (one.freeKg + one.boundKg) * WATER_J_PER_KGK)
+    fixed[V_FASTEST_PER_S] = Math.max(fixed[V_FASTEST_PER_S]!, heats + cools + evens)
     parts[at + P_SUPPLY] = (PACKET.share * one.bedKgPerM3 * PACKET.depthM) / move.contactS
     parts[at + P_INNER] = one.thermal.innerKgPerM2S
     parts[at + P_DRY_J_PER_K] = one.dryJPerK

@@ -47,7 +47,9 @@ export const P_TIME_SHARE = 18
 export const P_TOWARDS = 19
 export const P_REACHED = 20
 export const P_MOST_BROWN = 21
-export const PER_PART = 22
+/** Heat to and from other food that lies against its pieces [W/K]. */
+export const P_MIXES = 22
+export const PER_PART = 23
 
 /** What is fixed for the vessel between two changes. */
 export const V_LEVEL = 0

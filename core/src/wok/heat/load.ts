@@ -33,8 +33,9 @@ export type Portion = {
   /** Heat that its ice still takes to melt [J]. */
   iceJ: number
   volumeM3: number
-  /** Area that it would cover one piece deep [m²]. */
+  /** Area that it would cover one piece deep, and that of all its pieces together [m²]. */
   layerM2: number
+  piecesM2: number
   pieceM: number
   /** Conductivity of a piece and of the heap [W/m K]; density [kg/m³] and heat capacity [J/kg K] of the heap. */
   pieceWPerMK: number
@@ -87,6 +88,8 @@ export function portionOf(load: FoodLoad): Portion {
     iceJ: load.isFrozen || tempC < -2 ? massKg * water * FROZEN_SHARE * MELT_J_PER_KG : 0,
     volumeM3,
     layerM2: volumeM3 / pieceM,
+    // A slab has two faces to its thickness, a stick as much as four, a dice as much as six.
+    piecesM2: ((thermal.shapeN - 4) * massKg) / PIECE_KG_PER_M3 / pieceM,
     pieceM,
     pieceWPerMK,
     bedWPerMK: (thermal.hasGaps ? BED_CONDUCTIVITY_SHARE : 1) * pieceWPerMK,

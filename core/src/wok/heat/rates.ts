@@ -28,6 +28,7 @@ import {
   P_ICE_TAPER,
   P_INNER,
   P_KEEPS_KG,
+  P_MIXES,
   P_SHARE,
   P_SUPPLY,
   P_SURFACE,
@@ -89,6 +90,8 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
   let steamKgPerS = 0
   let freeKg = 0
   let freeHeat = 0
+  let mixesWPerK = 0
+  let mixesW = 0
 
   for (let i = 0; i < count; i += 1) {
     const at = COMMON + i * PER_FOOD
@@ -100,8 +103,12 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     wetOf[i] = fraction <= 0 ? 0 : fraction / (fraction + HALF_WET_FRACTION)
     freeKg += free
     freeHeat += free * tempC
+    mixesWPerK += parts[i * PER_PART + P_MIXES]!
+    mixesW += parts[i * PER_PART + P_MIXES]! * tempC
   }
   const freeC = freeKg > 0 ? freeHeat / freeKg : 0
+  // Every piece lies against pieces of all the food, by their share of all faces.
+  const amongC = mixesWPerK > 0 ? mixesW / mixesWPerK : 0
 
   for (let i = 0; i < count; i += 1) {
     const at = COMMON + i * PER_FOOD
@@ -119,7 +126,7 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     const floats = parts[part + P_FLOATS]!
     const away = parts[part + P_AWAY_KG]!
     const left = away > 0 ? max(0, free + bound) / (max(0, free + bound) + away) : 1
-    let heat = 0
+    let heat = parts[part + P_MIXES]! * (amongC - tempC)
     let steam = 0
     const areaA = left * parts[part + P_AREA_A]!
     if (areaA > 0) {
