@@ -20,11 +20,11 @@ const AROMATIC_NEEDS = 1.5
 const isAromatic = ({ place }: WokComponent) => place === 'quick' || place === 'paste'
 const idsOf = (some: readonly WokComponent[]) => some.map(({ id }) => id)
 
-type Rank = 'slow' | 'frozen' | 'quick' | 'paste' | 'raw' | 'crisp' | 'ready'
+type Rank = 'slow' | 'frozen' | 'quick' | 'paste' | 'raw' | 'crisp' | 'readyProtein' | 'ready'
 const RANKS: Readonly<Record<Exclude<BaseOrder, 'need'>, readonly Rank[]>> = {
-  slowFirst: ['slow', 'frozen', 'quick', 'paste', 'raw', 'crisp', 'ready'],
-  roles: ['quick', 'paste', 'slow', 'raw', 'frozen', 'crisp', 'ready'],
-  proteinFirst: ['raw', 'slow', 'frozen', 'quick', 'paste', 'crisp', 'ready'],
+  slowFirst: ['slow', 'frozen', 'quick', 'paste', 'raw', 'crisp', 'readyProtein', 'ready'],
+  roles: ['quick', 'paste', 'slow', 'raw', 'frozen', 'crisp', 'readyProtein', 'ready'],
+  proteinFirst: ['raw', 'readyProtein', 'slow', 'frozen', 'quick', 'paste', 'crisp', 'ready'],
 }
 
 /** What cooks before the rice and in what groups, by the choice; `together` is raw protein that has no stage of its own. */
@@ -53,13 +53,17 @@ export function inBase(parts: Parts, choice: Choice, together: readonly WokCompo
 function sorted(all: readonly WokComponent[], parts: Parts, { order }: Choice): WokComponent[] {
   const byNeed = (a: WokComponent, b: WokComponent) => parts.needS(b) - parts.needS(a) || compareText(a.id, b.id)
   if (order === 'need') return [...all].sort(byNeed)
-  const place = (one: WokComponent) => RANKS[order].indexOf(rankOf(one))
+  const place = (one: WokComponent) => RANKS[order].indexOf(placeIn(order, one))
   return [...all].sort((a, b) => place(a) - place(b) || alliumFirst(a, b) || byNeed(a, b))
 }
 
-/** An onion that only has to smell goes in before garlic, which would burn beside it. */
-const alliumFirst = (a: WokComponent, b: WokComponent) =>
-  Number(b.food === 'allium' && b.place === 'quick') - Number(a.food === 'allium' && a.place === 'quick')
+/** An onion goes in before garlic, which would burn beside it. */
+const alliumFirst = (a: WokComponent, b: WokComponent) => Number(isAllium(b)) - Number(isAllium(a))
+const isAllium = ({ food, place }: WokComponent) => food === 'allium' && (place === 'quick' || place === 'slow')
+
+/** By roles, an onion that is to soften still counts as an aromatic. */
+const placeIn = (order: BaseOrder, one: WokComponent): Rank =>
+  order === 'roles' && one.role === 'aromatic' && one.place === 'slow' ? 'quick' : rankOf(one)
 
 function rankOf(one: WokComponent): Rank {
   switch (one.place) {
@@ -69,6 +73,8 @@ function rankOf(one: WokComponent): Rank {
     case 'raw':
     case 'crisp':
       return one.place
+    case 'ready':
+      return 'readyProtein'
     case 'readyVeg':
       return one.isFrozen ? 'frozen' : 'ready'
     default:
@@ -118,7 +124,7 @@ export function baseMoves(base: Base, parts: Parts, choice: Choice): Move[] {
     const ids = group.map(({ id }) => id)
     const isLast = index === base.length - 1
     const laterS = base.slice(index + 1).reduce((sum, one) => sum + needOf(one), 0)
-    const isQuick = group.every(({ place }) => place === 'quick')
+    const isQuick = group.every(isAromatic)
     const mostS = isQuick && index > 0 ? AROMATIC_NEEDS * needOf(group) : MOST_S
     const at = isQuick ? QUICK_AT : Math.max(0, 1 - (OVERLAP * laterS) / needOf(group))
     return {

@@ -237,11 +237,11 @@ describe('pins', () => {
   })
 
   test.each([
-    ['carrot', 150, true, []],
-    ['rice', 10, false, ['steams']],
-    ['garlic', 200, false, ['burnt']],
-  ])('%s for %i s: kept is %s', (id, forS, isKept, because) => {
-    const derived = heldFor(id, forS, [ONION, CARROT])
+    ['carrot', 150, true, [], [ONION, CARROT]],
+    ['rice', 10, false, ['steams'], [ONION, CARROT]],
+    ['garlic', 200, false, ['burnt'], []],
+  ])('%s for %i s: kept is %s', (id, forS, isKept, because, more) => {
+    const derived = heldFor(id, forS, more)
     if (derived.kind !== 'derived') throw new Error('it derives')
     expect(derived.pins[0]).toMatchObject({ isKept })
     expect(derived.pins[0]!.because).toEqual(expect.arrayContaining(because))

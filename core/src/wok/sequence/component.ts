@@ -117,7 +117,7 @@ export function componentOf(input: PartInput, riceG: number, riceTempC: number, 
     role,
     state,
     food,
-    place: refined(place, food, target),
+    place: refined(place, target),
     massG: (input.ratioG * riceG) / 100,
     tempC:
       input.tempC ?? (role === 'rice' ? riceTempC : isFrozen ? FROZEN_C : isColdKept(place, food) ? FRIDGE_C : ROOM_C),

@@ -1,46 +1,12 @@
 import type { WokComponent } from './component'
+import { COST, OVERDONE_PER_S, PAST } from './costWeights'
 import type { Run, Station } from './run'
 
-/** Weights of what a cook would rather not have; lower wins. [C] */
-const COST = {
-  takeOut: 12,
-  wipe: 6,
-  perS: 0.1,
-  waitPerS: 0.05,
-  entry: 0.8,
-  dipPerK: 0.25,
-  unfriedPerS: 0.4,
-  freeWater: 600,
-  burn: 25 / 0.4,
-  leafPast: 6,
-  vegetablePast: 4,
-  shortfall: 40,
-  asidePerK: 0.08,
-  eggOnDirty: 4,
-  quickLate: 10,
-  readyIntoRice: 5,
-  vegetableIntoRice: 2,
-  frozenIntoRice: 30,
-  caramel: -4,
-  butterPerK: 0.2,
-  acrossZones: 3,
-} as const
 const DIP_BELOW_C = 140
 const FRIED_S = 25
 const FREE_OVER = 0.006
 const BURN_OVER = 0.6
 const BUTTER_BROWNS_C = 150
-/** Done and hot, each second, by what it is. */
-const OVERDONE_PER_S: Readonly<Record<string, number>> = {
-  seafood: 0.1,
-  poultry: 0.09,
-  meat: 0.08,
-  mince: 0.08,
-  egg: 0.03,
-  cured: 0.02,
-}
-/** Softer than its goal by so much is past it. */
-const PAST = { vegetable: 1.8, leaf: 2.5 } as const
 
 /** What a run costs, in the unit of the weights. */
 export function costOf(run: Run, { isGriddle }: Pick<Station, 'isGriddle'>): number {
@@ -60,7 +26,7 @@ export function costOf(run: Run, { isGriddle }: Pick<Station, 'isGriddle'>): num
     COST.freeWater * Math.max(0, rice.freeFraction - FREE_OVER) +
     COST.asidePerK * run.asideK +
     COST.caramel * Math.min(1, run.caramel) +
-    COST.butterPerK * Math.max(0, run.butterC - BUTTER_BROWNS_C)
+    COST.butterPerK * (Math.max(0, run.butterC - BUTTER_BROWNS_C) + run.fatOverK)
   for (const { one, progress, burn, overS, softness } of run.ended) {
     cost += COST.burn * Math.max(0, burn - BURN_OVER)
     cost +=
@@ -84,7 +50,7 @@ export function costOf(run: Run, { isGriddle }: Pick<Station, 'isGriddle'>): num
       if (index <= riceAt || riceG <= 0) continue
       if (one.isFrozen) cost += (COST.frozenIntoRice * one.massG) / riceG
       if (one.place === 'ready') cost += COST.readyIntoRice
-      if (one.place === 'readyVeg') cost += COST.vegetableIntoRice
+      if (one.place === 'readyVeg' || one.place === 'crisp') cost += COST.vegetableIntoRice
     }
   })
   if (run.choice.heat === 'zones') cost += COST.acrossZones * count(({ move }) => move.kind === 'out')

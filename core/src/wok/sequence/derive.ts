@@ -7,6 +7,7 @@ import { axesOf, majorChoices, minorChanges } from './choices'
 import { componentOf, type WokComponent } from './component'
 import { costOf } from './cost'
 import { estimate } from './estimate'
+import { renderers } from './fats'
 import { movesOf } from './grammar'
 import { stagedInputs } from './inStages'
 import { heaviestG, lappedInputs, lapsOf } from './laps'
@@ -80,6 +81,7 @@ export function startDeriving(input: SequenceInput) {
       ),
     )
     .filter(({ massG }) => massG > 0)
+    .map(asFat)
     .sort((a, b) => compareText(a.id, b.id))
   const garlic = dish.schools.garlic
   const parts = partsOf(
@@ -98,6 +100,12 @@ export function startDeriving(input: SequenceInput) {
     isCoated: input.station.isCoated ?? false,
   }
   return { dish, components, parts, station, vessel }
+}
+
+/** Butter that is all the fat there is fries; beside oil, or food that gives fat, it comes late, onto the rice. */
+function asFat(one: WokComponent, _: number, all: readonly WokComponent[]): WokComponent {
+  if (one.place !== 'butter' || all.some(({ place }) => place === 'fat')) return one
+  return renderers(all.filter(({ place }) => place === 'raw')).length > 0 ? one : { ...one, place: 'fat' }
 }
 
 /**

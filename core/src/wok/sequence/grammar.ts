@@ -79,10 +79,15 @@ function ownPlaces(parts: Parts, choice: Choice): Move[] {
   ]
 }
 
-/** What goes in before an egg in passing, and what follows it: aromatics and raw protein first, the rest over the egg. */
+const EARLY: readonly WokComponent['place'][] = ['quick', 'paste', 'raw', 'slow']
+
+/**
+ * What goes in before an egg in passing, and what follows it: aromatics, raw protein and what is slow first, the rest over the
+ * egg.
+ */
 function aroundEgg(base: readonly WokComponent[][]): [WokComponent[][], WokComponent[][]] {
   const isEarly = (group: readonly WokComponent[]) =>
-    group.every(({ place, role }) => place === 'quick' || place === 'paste' || place === 'raw' || role === 'aromatic')
+    group.every(({ place, role }) => EARLY.includes(place) || role === 'aromatic')
   return [base.filter(isEarly), base.filter((group) => !isEarly(group))]
 }
 

@@ -47,7 +47,7 @@ export type Until =
    */
   | { kind: 'baseEnd'; ids: readonly string[]; aromatics: readonly string[]; aromaticS: number; mostS: number }
   | { kind: 'riceHalf' }
-  /** The rice is done, and so is what coats its grains. */
+  /** The rice is done, and so is what coats its grains or went in with it half way. */
   | { kind: 'riceDone'; ids: readonly string[] }
   | { kind: 'crust'; mostS: number }
   | { kind: 'dry'; leastS: number; mostS: number }

@@ -30,7 +30,7 @@ const PLANT_PROTEIN: readonly HeatFood[] = ['tofu', 'nut', 'peas']
 export const MEATS: readonly HeatFood[] = ['seafood', 'poultry', 'meat', 'mince', 'cured']
 const QUICK: readonly HeatFood[] = ['garlic', 'ginger', 'herb']
 const READY_STATES: readonly State[] = ['cooked', 'frozen', 'thawed', 'blanched', 'soaked']
-/** From this many seconds at 88 °C on a softened vegetable goes in before the quick aromatics. */
+/** From this need on a softened vegetable goes in before the quick aromatics [s]. */
 const SLOW_FROM_S = 60
 
 /** Every protein that is neither cooked nor ready to eat, whatever it is called; what nobody knows is raw. */
@@ -89,12 +89,13 @@ function plantPlace(role: Role, food: HeatFood, state: State, tags: ReadonlySet<
   return 'crisp'
 }
 
-/** What is to be softened and needs long is slow; an onion that only has to smell is quick. */
-export function refined(place: Place, food: HeatFood, target: TargetKind): Place {
-  if (place !== 'crisp') return place
-  if (target === 'fragrant') return 'quick'
-  return target === 'softened' && softSeconds(food, 1) >= SLOW_FROM_S ? 'slow' : 'crisp'
-}
+/** An onion or a vegetable that only has to smell is quick. */
+export const refined = (place: Place, target: TargetKind): Place =>
+  place === 'crisp' && target === 'fragrant' ? 'quick' : place
+
+/** What is to be softened and needs so long in all [s] is slow: it goes in before the quick aromatics. */
+export const isSlow = ({ place, target }: { place: Place; target: TargetKind }, needS: number): boolean =>
+  place === 'crisp' && target === 'softened' && needS >= SLOW_FROM_S
 
 const AT_C = 88
 

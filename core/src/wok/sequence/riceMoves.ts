@@ -14,7 +14,7 @@ export function riceMoves(parts: Parts, choice: Choice): Move[] {
   const isCovered = choice.lid === 'onRice'
   const isTwofold = isPressed || isCovered || half.length > 0
   const quick = choice.quick === 'afterRice' ? parts.quick : []
-  const done: Until = { kind: 'riceDone', ids: ids(into) }
+  const done: Until = { kind: 'riceDone', ids: ids([...into, ...half]) }
   return [
     ...(choice.egg === 'coated' || isDryVessel(parts, choice) ? [oilMove('rice')] : []),
     {

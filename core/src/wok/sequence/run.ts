@@ -65,6 +65,8 @@ export type Run = {
   ended: readonly Ended[]
   caramel: number
   butterC: number
+  /** How far the metal was over the smoke point of what fries when it was oiled, at most [K]. */
+  fatOverK: number
   /** Cooled in bowls, all together [K]. */
   asideK: number
   /** Of what lies in bowls at the end, all together with what is in the vessel [°C]; null where nothing does. */

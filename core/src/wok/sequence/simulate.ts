@@ -96,6 +96,7 @@ export function simulate(
     ended: endedOf(cooking),
     caramel: cooking.seen.caramel,
     butterC: cooking.seen.butterC,
+    fatOverK: overSmokeK(done, parts.fat),
     asideK,
     bowlC: cooking.bowlC(),
     energyResidual: residual.energy,
@@ -187,6 +188,12 @@ const heatedTo = ({ vessel, isGriddle }: Station, toC: number): Preheated =>
 
 /** The first oiling takes half, those after it share the rest. */
 export const oilShare = (nth: number, oilings: number) => (oilings === 1 ? 1 : nth === 0 ? 0.5 : 0.5 / (oilings - 1))
+
+/** How far the metal was over the smoke point of these fats when it was oiled, at most [K]. */
+function overSmokeK(moves: readonly Done[], fats: readonly WokComponent[]): number {
+  const smokesAtC = Math.min(...fats.map((one) => one.smokesAtC ?? Infinity))
+  return Math.max(0, ...moves.map(({ move, startC }) => (move.kind === 'oil' ? startC - smokesAtC : 0)))
+}
 
 /** Lets the empty vessel cool to its ceiling or come back to its heat; the seconds it took. */
 function waitEmpty(cooking: Cooking, ceilingC: number, heatC: number): number {

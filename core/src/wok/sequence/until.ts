@@ -8,6 +8,8 @@ const { max, min } = Math
 
 /** Nearer than this to its burn limit nothing in the base is waited for. */
 const BURN_STOPS = 0.7
+/** Whatever goes in takes this long to get there [s]; common practice. */
+const ENTERS_S = 3
 
 /**
  * Goes on until the move ends: the last step is as long as the one before it says that it has to be. Coarse steps overshoot
@@ -58,8 +60,13 @@ function nearnessOf(
     case 'baseEnd':
       return max(
         spentS / end.mostS,
-        cooking.burn() / BURN_STOPS,
-        min(cooking.progress(waitsFor), max(part(spentS, end.aromaticS), cooking.progress(aromatics))),
+        min(
+          part(spentS, ENTERS_S),
+          max(
+            cooking.burn() / BURN_STOPS,
+            min(cooking.progress(waitsFor), max(part(spentS, end.aromaticS), cooking.progress(aromatics))),
+          ),
+        ),
       )
     case 'riceHalf':
       return max((2 * spentS) / RICE.mostS, warmedHalf(cooking))

@@ -39,8 +39,9 @@ const cook = (station: HeatStation, batchMassG: number, lines: readonly Line[], 
 const startOf = ({ steps }: Sequenced, id: string, motion: 'in' | 'back' | 'plate' = 'in') =>
   steps.findIndex(({ entries }) => entries.some((one) => one.componentId === id && one.motion === motion))
 
-/** Things in the order in which they go in; `<id` is when it comes back. */
-const DISHES: readonly [string, readonly Line[], StatedSchools, readonly (readonly string[])[]][] = [
+type Orders = readonly (readonly string[])[]
+/** Things in the order in which they go in, `<id` when it comes back; on a griddle aromatics may go in after the rice. */
+const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, wokOnly?: Orders][] = [
   [
     'egg rice with ham, shrimp and peas',
     [
@@ -87,10 +88,8 @@ const DISHES: readonly [string, readonly Line[], StatedSchools, readonly (readon
       ['basil', 'finish', 3, { food: 'herb', tags: ['tender'] }],
     ],
     {},
-    [
-      ['beef', 'rice', 'fish sauce', 'basil'],
-      ['garlic', 'rice'],
-    ],
+    [['beef', 'rice', 'fish sauce', 'basil']],
+    [['garlic', 'rice']],
   ],
   [
     'golden rice',
@@ -132,6 +131,60 @@ const DISHES: readonly [string, readonly Line[], StatedSchools, readonly (readon
     ],
   ],
   [
+    'onion, mince and tomato',
+    [
+      ['onion', 'aromatic', 10, { food: 'allium', ...mm(6) }],
+      GARLIC,
+      ['beef', 'protein', 20, { food: 'mince', ...mm(5) }],
+      ['tomato', 'vegetable', 15, { food: 'softVeg', ...mm(15) }],
+      EGG,
+      SOY,
+    ],
+    {},
+    [['onion', 'beef', 'rice', 'tomato']],
+    [['onion', 'garlic', 'rice']],
+  ],
+  [
+    'curry rice with prawns and pineapple',
+    [
+      ['onion', 'aromatic', 8, { food: 'allium', ...mm(8) }],
+      GARLIC,
+      ['curry powder', 'drySeasoning', 1.5],
+      ['prawns', 'protein', 15, { food: 'seafood', ...mm(14) }],
+      ['pineapple', 'vegetable', 15, { food: 'softVeg', ...mm(12) }],
+      ['cashews', 'finish', 5, { food: 'nut' }],
+    ],
+    {},
+    [
+      ['onion', 'prawns', 'rice', 'pineapple', 'cashews'],
+      ['rice', 'curry powder', 'cashews'],
+    ],
+    [['onion', 'garlic', 'rice']],
+  ],
+  [
+    'cooked duck and beans',
+    [
+      ['duck', 'protein', 15, { food: 'poultry', state: 'cooked', ...mm(10) }],
+      ['beans', 'vegetable', 10, { food: 'stem', ...mm(6) }],
+      GARLIC,
+      EGG,
+      SOY,
+    ],
+    { egg: 'well' },
+    [['duck', 'beans', 'rice', 'egg', 'soy']],
+  ],
+  [
+    'tofu with bean sprouts',
+    [
+      ['tofu', 'protein', 18, { food: 'tofu', ...mm(12) }],
+      ['sprouts', 'vegetable', 10, { food: 'crispVeg', ...mm(3) }],
+      ['ginger', 'aromatic', 1.5, { food: 'ginger' }],
+      SOY,
+    ],
+    {},
+    [['tofu', 'sprouts', 'rice', 'soy']],
+  ],
+  [
     'marinated pork, taken out',
     [['pork', 'protein', 18, { food: 'meat', state: 'marinated', ...mm(4) }], GARLIC, SOY, SCALLION],
     {},
@@ -146,10 +199,10 @@ const DISHES: readonly [string, readonly Line[], StatedSchools, readonly (readon
 ]
 
 describe.each(STATIONS)('at %s', (_, station, batchMassG) => {
-  test.each(DISHES)('%s goes in as kitchens cook it', (__, lines, schools, orders) => {
+  test.each(DISHES)('%s goes in as kitchens cook it', (__, lines, schools, orders, wokOnly = []) => {
     const sequenced = cook(station, batchMassG, lines, schools)
     expect(sequenced.finding).toBeNull()
-    for (const order of orders) {
+    for (const order of station.kind === 'griddle' ? orders : [...orders, ...wokOnly]) {
       const at = order.map((one) =>
         one.startsWith('<') ? startOf(sequenced, one.slice(1), 'back') : startOf(sequenced, one),
       )
