@@ -10,6 +10,16 @@ test('a trainee rehearses a dish dry, at real speed: nothing is fired, taken or 
   await page.getByRole('button', { name: 'Rehearse at Ring B' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rehearse, no flame')
   await page.getByRole('radio', { name: 'crab' }).click()
+  await test.step('stirred with two tools, as one learns it, it takes other seconds than tossed', async () => {
+    const begin = page.getByRole('button', { name: /^Begin/, disabled: false }).last()
+    await page.getByRole('radio', { name: 'Stirred, two tools' }).click()
+    await expect(page.getByRole('radio', { name: 'Stirred, two tools' })).toBeChecked()
+    await expect(begin).toContainText('lasts')
+    const stirred = await begin.textContent()
+    await page.getByRole('radio', { name: 'Tossed' }).click()
+    await expect(begin).not.toHaveText(stirred ?? '')
+    await expect(begin).toContainText('lasts')
+  })
   await page
     .getByRole('button', { name: /^Begin/, disabled: false })
     .last()

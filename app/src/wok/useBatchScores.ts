@@ -4,6 +4,7 @@ import type { Kitchen, Station } from 'contract/kitchen'
 import type { BatchInput } from 'core/book/batchComponents'
 import { heatOf } from 'core/line/batchHeat'
 import type { BatchScore } from 'core/line/batchScore'
+import type { Handling } from 'core/wok/heat/parameters'
 import { workedOf, type Worked } from '../device/worked'
 import { workedClient } from '../live/workedClient'
 import { inWokWorker } from './wokWorker'
@@ -21,21 +22,21 @@ export const stationOf = (kitchen: Kitchen, dish: Pick<Dish, 'stationKind'>): St
 
 /** Scores of batches of dishes at stations, worked out beside the interface; a dish without a station has none. */
 export function useBatchScores(
-  asked: readonly { dish: Dish; batch: BatchInput; station: Station | undefined }[],
+  asked: readonly { dish: Dish; batch: BatchInput; station: Station | undefined; handling?: Handling }[],
   kitchen: Kitchen,
 ): Worked<BatchScore>[] {
   const { tools, ruleSet, isScottish } = kitchen
   const rules = { ruleSet, isScottish }
   const results = useQueries(
     {
-      queries: asked.map(({ dish, batch, station }) => ({
-        queryKey: ['batchScore', dish, batch, station, tools, rules],
+      queries: asked.map(({ dish, batch, station, handling }) => ({
+        queryKey: ['batchScore', dish, batch, station, handling, tools, rules],
         enabled: station !== undefined,
         queryFn: ({ signal }: { signal: AbortSignal }) =>
-          inWokWorker<BatchScore>(
-            async (work) => work.batchScore(dish, batch, heatOf(station!, undefined, dish.id), tools, rules),
-            signal,
-          ),
+          inWokWorker<BatchScore>(async (work) => {
+            const heat = heatOf(station!, undefined, dish.id)
+            return work.batchScore(dish, batch, { ...heat, handling: handling ?? heat.handling }, tools, rules)
+          }, signal),
         staleTime: Infinity,
       })),
     },

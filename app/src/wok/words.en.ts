@@ -41,6 +41,8 @@ export const wok = {
     dryDetail: 'No rice is taken, nothing is written down, no ticket moves.',
     station: 'Station',
     dish: 'Dish',
+    moved: 'How it is moved',
+    handling: { stir: 'Stirred, two tools', toss: 'Tossed' },
     batch: 'Batch',
     portions_one: 'portion',
     portions_other: 'portions',

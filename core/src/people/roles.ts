@@ -65,3 +65,5 @@ export const isLead = (role: Role): boolean => LEADS.includes(role)
 export const isAtLine = (role: Role): boolean => LINE.includes(role)
 /** Whether one of this role says who they are by a PIN: whoever may change anything. */
 export const needsPin = (role: Role): boolean => ACTIONS.some((action) => may(role, action) && !may(null, action))
+/** Whether somebody of this role, or nobody who signed in, is still learning the wok. */
+export const isLearning = (role: Role | null): boolean => role === null || role === 'trainee'

@@ -1,11 +1,15 @@
 import type { Kitchen, Station } from 'contract/kitchen'
 import type { Dish } from 'contract/dish'
+import { heatOf } from 'core/line/batchHeat'
+import { isLearning } from 'core/people/roles'
+import { handlingOfPerson } from 'core/wok/heat/handlingOfLoad'
 import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useDishes } from '../../book/useDishes'
 import { useSettings } from '../../device/settings'
 import { valueOf } from '../../device/worked'
 import { openSound } from '../../device/signal'
+import { useMe } from '../../people/me'
 import { useKitchen } from '../../setup/useKitchen'
 import { Button } from '../../ui/Button'
 import { Dial } from '../../ui/Dial'
@@ -53,7 +57,11 @@ function Rehearse({ dishes, kitchen, stationId, dishId }: Props & { dishes: read
   const [chosenId, setChosenId] = useState(dishId)
   const dish = can.find(({ id }) => id === chosenId) ?? can[0]
   const [portions, setPortions] = useState(1)
-  const asked = dish ? [{ dish, batch: plainBatch(portions), station }] : []
+  const usual = station ? heatOf(station).handling : 'stir'
+  const isLearner = isLearning(useMe()?.person?.role ?? null)
+  const [chosenHandling, setHandling] = useState<'toss' | 'stir' | null>(null)
+  const handling = usual === 'toss' ? (chosenHandling ?? handlingOfPerson(usual, isLearner)) : usual
+  const asked = dish ? [{ dish, batch: plainBatch(portions), station, handling }] : []
   const worked = useBatchScores(asked, kitchen)[0]
   const result = worked ? valueOf(worked) : null
   const score = result?.kind === 'score' ? result.score : null
@@ -100,6 +108,18 @@ function Rehearse({ dishes, kitchen, stationId, dishId }: Props & { dishes: read
             words={(id) => can.find((one) => one.id === id)?.shortName ?? id}
             onChoose={setChosenId}
           />
+          {usual === 'toss' && (
+            <>
+              <Text tone="ash">{t('rehearse.moved')}</Text>
+              <OneOf
+                name={t('rehearse.moved')}
+                of={['stir', 'toss'] as const}
+                chosen={handling === 'toss' ? 'toss' : 'stir'}
+                words={(one) => t(`rehearse.handling.${one}`)}
+                onChoose={setHandling}
+              />
+            </>
+          )}
           <Text tone="ash">{t('rehearse.batch')}</Text>
           <Dial
             name={t('rehearse.batch')}

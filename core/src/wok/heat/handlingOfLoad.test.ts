@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { RING } from '../../test/stations'
 import { aBatch, ONION } from '../../test/wokDishes'
 import { sequenceBatch } from '../sequence/sequenceBatch'
-import { handlingOfLoad, USUAL_LIFT_KG } from './handlingOfLoad'
+import { handlingOfLoad, handlingOfPerson, USUAL_LIFT_KG } from './handlingOfLoad'
 import { largestBatch } from './largestBatch'
 import { HANDLINGS } from './parameters'
 
@@ -46,4 +46,10 @@ test('the largest batch of a station that is tossed only when light is judged as
   const question = { riceTempC: 4, handling: 'toss' as const }
   const light = largestBatch({ station: { ...RING, liftKg: 1.7 }, ...question })
   expect(light).toEqual(largestBatch({ station: RING, riceTempC: 4, handling: 'stir' }))
+})
+
+test('who learns stirs with two tools what others toss; on a griddle and a hob nothing changes', () => {
+  expect(handlingOfPerson('toss', true)).toBe('stir')
+  expect(handlingOfPerson('toss', false)).toBe('toss')
+  for (const usual of ['stir', 'flip'] as const) expect(handlingOfPerson(usual, true)).toBe(usual)
 })

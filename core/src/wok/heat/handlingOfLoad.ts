@@ -19,3 +19,10 @@ export function handlingOfLoad(
   const isTooHeavy = massKg + foodG / 1000 > (liftKg ?? USUAL_LIFT_KG)
   return asked === 'toss' && isTooHeavy ? 'stir' : asked
 }
+
+/**
+ * How somebody moves food who may still be learning: stirred with two tools, until tossing is learnt. Everything that is not
+ * tossed stays as it is. Common practice.
+ */
+export const handlingOfPerson = (usual: Handling, isLearning: boolean): Handling =>
+  usual === 'toss' && isLearning ? 'stir' : usual
