@@ -38,7 +38,8 @@ test('a run on time is left as it is, at every step', () => {
 })
 
 test('food that lay in its bowl for longer is cooler: it gets longer to warm, and the rest moves', () => {
-  const out = steps.findLastIndex(({ entries }) => entries.some(({ motion }) => motion === 'out'))
+  const outs = steps.flatMap(({ entries }, index) => (entries.some(({ motion }) => motion === 'out') ? [index] : []))
+  const out = outs.at(-1)!
   const { steps: changed, why, laterS } = rest(doneUntil(out + 1, { [out]: 60 }))
   const back = steps.find(({ id }) => id === 'bringBack')!
   expect(changed.find(({ stepId }) => stepId === 'bringBack')!.durationS).toBeGreaterThan(back.durationS + 5)
