@@ -22,7 +22,7 @@ const { log, max, min } = Math
 const log1p = (x: number) => log(1 + x)
 
 /** So many figures say what the seconds of a move follow from; each of the order of one. */
-export const FIGURES = KINDS + 42
+export const FIGURES = KINDS + 44
 
 /** The figures of one move, written anew for each. */
 export const figures = new Float64Array(FIGURES)
@@ -72,8 +72,9 @@ export function writeFigures(
     x[f + 1] = (factor * goes.boilJ) / (vessel.capacityAJPerK * 100)
     x[f + 2] = log1p(factor * goes.freeKg * 1000) / 2
     x[f + 3] = log1p(factor * goes.boundKg * 1000) / 4
+    x[f + 4] = (factor * goes.jPerK) / now[J_PER_K]!
   }
-  f += 4
+  f += 5
   if (waits === null) return
   x[f] = waits.at
   writeNeeds(waits.needs, index, now, f + 1, factor / now[VOLUME_M3]!)
@@ -98,6 +99,7 @@ function writeNeeds(needs: readonly Need[], index: number, now: Float64Array, fr
       x[from + 4] = max(x[from + 4]!, log1p(one.softS) / 2)
       x[from + 5] = max(x[from + 5]!, log1p(one.brownS) / 2)
       x[from + 6] = max(x[from + 6]!, one.coreK / 80)
+      x[from + 13] = max(x[from + 13]!, log1p(one.mixS) / 3)
       continue
     }
     const sinceS = now[AT_S]! - now[BEGAN_S + one.cameWith]!

@@ -1,6 +1,7 @@
 import { rateAt } from '../heat/doneness'
 import { FOOD_THERMAL } from '../heat/foodTable'
-import { BOIL_C, MELT_J_PER_KG, WATER_J_PER_KGK, type Handling } from '../heat/parameters'
+import type { Portion } from '../heat/load'
+import { BOIL_C, CONTACT, MELT_J_PER_KG, WATER_J_PER_KGK, type Handling } from '../heat/parameters'
 import { portionFor, READY_C, type WokComponent } from '../sequence/component'
 import type { Move, Segment, Until } from '../sequence/moves'
 import type { Parts } from '../sequence/parts'
@@ -29,6 +30,8 @@ export type Need = {
   softS: number
   brownS: number
   burnS: number
+  /** What it takes to come to the heat of what it lies against [s]. */
+  mixS: number
   /** To the core that it is heated to [K]; 0 where no core is asked. */
   coreK: number
   isRaw: boolean
@@ -149,14 +152,15 @@ function waitsOf(
     at: until.kind === 'progress' ? until.at : 1,
     leastS: 'leastS' in until ? (until.leastS ?? 0) : 0,
     mostS: 'mostS' in until ? until.mostS : RICE.mostS,
-    needs: (some.length === 0 && RICE_SLOTS.includes(slot) ? parts.rice : some).map(need),
+    needs: (RICE_SLOTS.includes(slot) ? [...parts.rice, ...some] : some).map(need),
     burns: until.kind === 'baseEnd' ? inside.map(need) : [],
   }
 }
 
 function needOf(one: WokComponent, { until }: Move, cameWith: number, leftWith: number): Need {
   const at = until.kind === 'progress' ? until.at : 1
-  const { pieceM, thermal, diffusivityM2PerS, volumeM3 } = portionFor(one)
+  const portion = portionFor(one)
+  const { pieceM, thermal, diffusivityM2PerS, volumeM3 } = portion
   const brownsPerS = rateAt(thermal.browns, BROWNS_AT_C)
   const softens = isSoftened(one)
   const browns = isBrowned(one)
@@ -167,10 +171,16 @@ function needOf(one: WokComponent, { until }: Move, cameWith: number, leftWith: 
     softS: softens ? at * softSeconds(one.food, one.goal) : 0,
     brownS: browns ? (at * one.goal) / brownsPerS : 0,
     burnS: one.burnAt / brownsPerS,
+    mixS: mixSeconds(portion),
     coreK: softens || browns ? 0 : at * ((one.coreC ?? READY_C.aimed) - one.tempC),
     isRaw: one.place === 'raw',
     volumeM3,
   }
+}
+
+function mixSeconds({ piecesM2, pieceM, thermal, pieceWPerMK, dryJPerK, freeKg, boundKg }: Portion): number {
+  const resistance = 1 / CONTACT.dryWPerM2K + pieceM / thermal.shapeN / pieceWPerMK
+  return ((dryJPerK + (freeKg + boundKg) * WATER_J_PER_KGK) * resistance) / piecesM2
 }
 
 const isBrowned = ({ target, food }: WokComponent): boolean =>
