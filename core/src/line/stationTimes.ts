@@ -90,7 +90,7 @@ export function roughStationTimes(
   }
   const limit = Math.min(capPortions, overflows)
   const steams = Array.from({ length: limit }, (_, i) => i + 1).find((one) => !quickFries(prepared, one / middle))
-  const most = mostNear(fits, Math.max(1, (steams ?? limit + 1) - 1), limit)
+  const most = mostNear(fits, Math.max(1, (steams ?? limit + 1) - 1))
   // A flame that never heats the vessel has no seconds, at any load.
   if (quickTotalS(prepared) === null) return null
   const quickS = (portions: number) => quickTotalS(prepared, portions / middle)!
@@ -167,11 +167,9 @@ function secondsBy(
   return seconds
 }
 
-/** The most from 1 to `limit` that fits, looked for from a guess; more never fits better, and one always does. */
-function mostNear(fits: (portions: number) => boolean, guess: number, limit: number): number {
-  if (guess > 1 && !fits(guess)) return mostThat(fits, 1, guess - 1)
-  return guess >= limit || !fits(guess + 1) ? guess : mostThat(fits, guess + 1, limit)
-}
+/** A guess where it fits, else the most below it that does; more never fits better, and one always does. */
+const mostNear = (fits: (portions: number) => boolean, guess: number): number =>
+  guess > 1 && !fits(guess) ? mostThat(fits, 1, guess - 1) : guess
 
 /** The most from `few`, which does, to `many` that does: more never fits better. */
 function mostThat(fits: (portions: number) => boolean, few: number, many: number): number {
