@@ -171,7 +171,7 @@ export const setup = {
       hold: 'Hottest, {{unit}}',
       lift: 'Tossed up to, {{unit}}',
     },
-    liftHow: 'Vessel and food together: heavier ones are stirred with two tools. Empty takes {{usual}}.',
+    liftHow: 'Vessel and food together: heavier ones are stirred with two tools. Left empty, it is {{usual}}.',
     faults: {
       across: 'From 10 to 200 cm across the rim.',
       depth: 'In cm, at most half of the width; empty if you do not know.',

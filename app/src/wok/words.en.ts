@@ -1,6 +1,7 @@
 import { bowlWords } from './bowls.en'
 import { tasteWords } from '../book/taste/words.en'
 import { steps } from './steps.en'
+import { rehearse } from './rehearse/words.en'
 
 export const wok = {
   ...steps,
@@ -32,31 +33,7 @@ export const wok = {
     neither: '{{wants}} at {{station}} comes while {{busy}} has your hands, and neither can wait: call somebody',
     waits: '{{station}} waits {{seconds}} s',
   },
-  rehearse: {
-    open: 'Rehearse',
-    openAt: 'Rehearse at {{station}}',
-    title: 'Rehearse, no flame',
-    loading: 'Fetching dishes and stations',
-    dry: 'Dry, at real speed',
-    dryDetail: 'No rice is taken, nothing is written down, no ticket moves.',
-    station: 'Station',
-    dish: 'Dish',
-    moved: 'How it is moved',
-    handling: { stir: 'Stirred, two tools', toss: 'Tossed' },
-    batch: 'Batch',
-    portions_one: 'portion',
-    portions_other: 'portions',
-    less: 'less',
-    more: 'more',
-    begin: 'Begin',
-    lasts: 'lasts {{time}}',
-    working: 'working out the score',
-    none: 'this station cannot cook it',
-    banner: 'Rehearsal: nothing is taken or written down',
-    end: 'End',
-    again: 'Another one',
-    over: 'Rehearsed in {{time}}, plan {{plan}}. Nothing was written down.',
-  },
+  rehearse,
   openRuns: 'At the stations',
   head: {
     portions_one: '{{count}} portion',

@@ -87,6 +87,7 @@ export const REASONS = [
   'outSoItDoesNotOvercook',
   'slowFirst',
   'aromaticsBurnSoon',
+  'crispIsSoonDone',
   'pasteBlooms',
   'readyOnlyWarms',
   'riceNeedsDryHeat',

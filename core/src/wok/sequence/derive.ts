@@ -13,8 +13,10 @@ import { stagedInputs } from './inStages'
 import { heaviestG, lappedInputs, lapsOf } from './laps'
 import { faultsBefore, faultsOf, isTooMuch, type Fault, type FaultCode } from './judge'
 import type { Move } from './moves'
+import { needS } from './needs'
 import { compareText, partsOf, type Parts } from './parts'
 import { isTimed, keepsPin, type PinVerdict } from './pins'
+import { isSlow } from './place'
 import { pinVerdicts } from './pinVerdicts'
 import type { Station } from './run'
 import { beginTogether, simulate, type Begun } from './simulate'
@@ -82,6 +84,7 @@ export function startDeriving(input: SequenceInput) {
     )
     .filter(({ massG }) => massG > 0)
     .map(asFat)
+    .map((one): WokComponent => (isSlow(one, needS(one, vessel)) ? { ...one, place: 'slow' } : one))
     .sort((a, b) => compareText(a.id, b.id))
   const garlic = dish.schools.garlic
   const parts = partsOf(

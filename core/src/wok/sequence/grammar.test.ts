@@ -11,7 +11,7 @@ function wordsOf(more: readonly ComponentInput[], schools: StatedSchools, choice
   const { parts, station } = startDeriving(aBatch(more, schools))
   const usual = majorChoices(axesOf(schools, parts, station), schools)[0]!
   const stated = Object.fromEntries(Object.entries(schools).filter(([, value]) => value !== 'auto'))
-  return movesOf(parts, { ...usual, ...stated, ...choice } as Choice).map(wordOf)
+  return movesOf(parts, { ...usual, ...stated, ...choice }).map(wordOf)
 }
 const wordOf = ({ kind, slot, ids }: Move): string =>
   kind === 'in'

@@ -1,7 +1,6 @@
 import type { Vessel } from '../heat/vessel'
 import type { WokComponent } from './component'
 import { needS } from './needs'
-import { isSlow } from './place'
 import type { Choice } from './vocabulary'
 
 /** Components of a batch by their place, each list in the order of ids, so that the order of the dish changes nothing. */
@@ -91,12 +90,7 @@ export function partsOf(
   parts.laps = Array.from({ length: Math.max(0, last - 1) }, () => ({ rice: [], dry: [], sauce: [], volatile: [] }))
   for (const given of [...components].sort((a, b) => compareText(a.id, b.id))) {
     const isGarlic = given.place === 'quick' && given.food === 'garlic'
-    const one: WokComponent =
-      isGarlic && garlic === 'golden'
-        ? { ...given, target: 'golden', goal: 3 }
-        : isSlow(given, parts.needS(given))
-          ? { ...given, place: 'slow' }
-          : given
+    const one: WokComponent = isGarlic && garlic === 'golden' ? { ...given, target: 'golden', goal: 3 } : given
     byId.set(one.id, one)
     listFor(one, isGarlic && garlic === 'atEnd').push(one)
   }

@@ -1,7 +1,6 @@
-import { HOB } from '../../test/stations'
-import { sameVesselOf } from '../heat/vessel'
+import { aBatch } from '../../test/wokDishes'
 import { componentOf } from './component'
-import { partsOf } from './parts'
+import { startDeriving } from './derive'
 import { isRawProtein, isSlow, type Place } from './place'
 import type { ComponentInput } from './vocabulary'
 
@@ -46,11 +45,8 @@ test.each<[string, ComponentInput['role'], Partial<ComponentInput>, Place]>([
 ])('%s', (_, role, more, place) => expect(one(role, more).place).toBe(place))
 
 test('what softens and needs a minute is slow; what only has to stay crisp, or to smell, is not', () => {
-  const vessel = sameVesselOf(HOB)
-  const placed = (role: ComponentInput['role'], more: Partial<ComponentInput>) => {
-    const parts = partsOf([one(role, more)], 'early', undefined, vessel)
-    return parts.slow.length > 0 ? 'slow' : parts.quick.length > 0 ? 'quick' : 'crisp'
-  }
+  const placed = (role: ComponentInput['role'], more: Partial<ComponentInput>) =>
+    startDeriving(aBatch([{ id: 'it', role, ratioG: 10, ...more }])).components.find(({ id }) => id === 'it')?.place
   expect(placed('aromatic', { food: 'allium', cut: { sizeMm: 6 } })).toBe('slow')
   expect(placed('vegetable', { food: 'hardVeg', cut: { sizeMm: 4 } })).toBe('slow')
   expect(placed('vegetable', { food: 'allium', cut: { sizeMm: 6 } })).toBe('crisp')

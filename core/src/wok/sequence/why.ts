@@ -115,6 +115,7 @@ function entryWords(done: Done, some: readonly WokComponent[], run: Run, words: 
       return words('heatedThrough', 'lidKeepsSteam', { seconds })
     case 'halfTime':
     case 'late':
+      if (some[0]?.place === 'crisp') return words('tenderCrisp', 'crispIsSoonDone', { seconds })
       return words('heatedThrough', move.slot === 'late' ? 'readyOnlyWarms' : 'halfTimeStaysMoist', { seconds })
     case 'butter':
       return words('butterFoams', 'butterBrownsLate', { metalC: whole(done.startC) })
@@ -182,6 +183,8 @@ function baseReason(some: readonly WokComponent[]): Reason {
     case 'ready':
     case 'readyVeg':
       return 'readyOnlyWarms'
+    case 'crisp':
+      return 'crispIsSoonDone'
     default:
       return 'slowFirst'
   }
