@@ -72,6 +72,15 @@ describe.each(STATIONS)('at %s', (_, station, batchMassG) => {
     },
   )
 
+  /** Common practice: garlic, then the egg over it, then the rice; the garlic lies in the egg and does not burn. */
+  test.each(['inPassing', 'wellBeforeRice', 'firstUnder'] as const)('plain rice, its egg %s', (egg) => {
+    const derived = derive(aBatch([], { egg }, at(station, batchMassG)))
+    expect(derived).toMatchObject({ kind: 'derived' })
+    if (derived.kind !== 'derived') return
+    const garlic = derived.best.run.ended.find(({ one }) => one.id === 'garlic')!
+    expect(garlic.burn).toBeLessThan(0.8)
+  })
+
   test('an egg in passing is set on what was softened, not under it', () => {
     const potato: ComponentInput = { id: 'potato', role: 'vegetable', food: 'hardVeg', ratioG: 12, cut: { sizeMm: 6 } }
     const components = [...without('garlic', 'soy'), ONION, potato]
