@@ -1,6 +1,6 @@
 import type { WokComponent } from './component'
 import { lidMove } from './makeMoves'
-import { forSeconds, type Move, type Until } from './moves'
+import { ENTRY_S, forSeconds, type Move, type Until } from './moves'
 import { compareText, type Parts } from './parts'
 import type { BaseOrder, Choice } from './vocabulary'
 
@@ -13,7 +13,6 @@ const LIKE = { seconds: 12, share: 0.25 } as const
 const OVERLAP = 0.8
 const QUICK_AT = 0.6
 const MOST_S = 240
-const ENTRY_S = 3
 /** Aromatics among other food are waited for so much longer than alone. [C] */
 const AROMATIC_NEEDS = 1.5
 

@@ -68,4 +68,7 @@ export type Move = {
   isOnWall?: boolean
 }
 
+/** Whatever goes in takes this long to get there [s]; common practice. */
+export const ENTRY_S = 3
+
 export const forSeconds = (seconds: number): Until => ({ kind: 'seconds', seconds })

@@ -1,11 +1,10 @@
-import { forSeconds, type Move } from './moves'
+import { ENTRY_S, forSeconds, type Move } from './moves'
 import type { Pin } from '../../book/pins'
 
 /** What became of a pin: kept, or refused with what stands against it. */
 export type PinVerdict = { pin: Pin; isKept: boolean; because: readonly string[] }
 
-/** What is pinned before other food of the base is let in at once; what comes off the flame is tossed so long [s]. */
-const ENTRY_S = 3
+/** What comes off the flame is tossed so long [s]. */
 const FINISH_S = 10
 
 const entryOf = (moves: readonly Move[], id: string): number =>

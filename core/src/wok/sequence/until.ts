@@ -1,15 +1,13 @@
 import { metalC } from '../heat/pan'
 import { READY_C } from './component'
 import type { Cooking } from './cooking'
-import type { Until } from './moves'
+import { ENTRY_S, type Until } from './moves'
 import { RICE, type Run } from './run'
 
 const { max, min } = Math
 
 /** Nearer than this to its burn limit nothing in the base is waited for. */
 const BURN_STOPS = 0.7
-/** Whatever goes in takes this long to get there [s]; common practice. */
-const ENTERS_S = 3
 
 /**
  * Goes on until the move ends: the last step is as long as the one before it says that it has to be. Coarse steps overshoot
@@ -61,7 +59,7 @@ function nearnessOf(
       return max(
         spentS / end.mostS,
         min(
-          part(spentS, ENTERS_S),
+          part(spentS, ENTRY_S),
           max(
             cooking.burn() / BURN_STOPS,
             min(cooking.progress(waitsFor), max(part(spentS, end.aromaticS), cooking.progress(aromatics))),
