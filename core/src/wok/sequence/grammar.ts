@@ -1,4 +1,4 @@
-import { portionFor, type WokComponent } from './component'
+import type { WokComponent } from './component'
 import { baseMoves, inBase } from './base'
 import { endMoves, sauceMoves } from './ending'
 import { backMoves, eggSet, ids, inMove, isOut, MOST_S, oilMove, outMove, SECONDS, still, wipeMove } from './makeMoves'
@@ -62,7 +62,7 @@ function ownPlaces(parts: Parts, choice: Choice): Move[] {
     ...baseMoves(early, parts, choice),
     ...together.map(({ id }): Move => ({ ...still('check', 'base', SECONDS.check), ids: [id] })),
     ...(isEmptied ? [outMove(ids(base.flat()), 'base')] : []),
-    ...eggBeforeRice(parts, choice, early.length === 0, isEmptied ? [] : early.flat()),
+    ...eggBeforeRice(parts, choice, early.length === 0),
     ...baseMoves(late, parts, choice),
     ...(choice.eggReturn === 'beforeRice' && isOut(choice) && !isLapped ? backMoves(ids(parts.egg), 'rice') : []),
     ...parts.laps.flatMap((lap) => lapMoves(lap, parts, choice)),
@@ -148,13 +148,8 @@ function ownMoves(one: WokComponent, choice: Choice): Move[] {
   ]
 }
 
-const volumeM3 = (some: readonly WokComponent[]) => some.reduce((sum, one) => sum + portionFor(one).volumeM3, 0)
-
-/**
- * Egg that meets the food before the rice does: in passing, in a well, or half set under the rice. Beside a heap it has metal of
- * its own; over less than itself it runs, and a spoon of garlic lies in it and not on bare metal.
- */
-function eggBeforeRice({ egg }: Parts, choice: Choice, isEmpty: boolean, lying: readonly WokComponent[]): Move[] {
+/** Egg that meets the food before the rice does: in passing, in a well, or half set under the rice. */
+function eggBeforeRice({ egg }: Parts, choice: Choice, isEmpty: boolean): Move[] {
   if (egg.length === 0) return []
   if (choice.egg === 'inPassing' || choice.egg === 'wellBeforeRice')
     return [
@@ -166,7 +161,7 @@ function eggBeforeRice({ egg }: Parts, choice: Choice, isEmpty: boolean, lying: 
         segment: 'base',
         until: { ...eggSet(egg), mostS: MOST_S.well } as Move['until'],
         handling: 'stir',
-        ...(volumeM3(lying) >= volumeM3(egg) && { isPatch: true }),
+        isPatch: true,
       },
     ]
   if (choice.egg !== 'firstUnder') return []

@@ -13,8 +13,13 @@ export function pour(pan: Pan, one: WokComponent, share: number, isOnWall: boole
   else putIn(pan, loadInWok(one, share))
 }
 
-/** Metal that something takes for itself among other food [m²]. */
+/**
+ * Metal that something takes for itself beside other food [m²]. Over less than itself it runs, and has none: a spoon of garlic
+ * lies in the egg and not on bare metal.
+ */
 export function patchM2(pan: Pan, index: number): number {
   const { volumeM3 } = pan.portions[index]!
+  const othersM3 = pan.portions.reduce((sum, one, at) => sum + (at === index ? 0 : one.volumeM3), 0)
+  if (othersM3 < volumeM3) return 0
   return Math.min(PATCH.mostShare * pan.vessel.areaAM2, volumeM3 / PATCH.depthM)
 }
