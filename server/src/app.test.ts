@@ -51,6 +51,46 @@ const kitchenOf = (pool: Pool) => ({
   draw: drawPaper,
 })
 
+describe('the database fails this once: asked again in a moment it may answer', () => {
+  const failing = async (failure: (pool: Pool) => Promise<unknown>) => {
+    const error: unknown = await failure(kitchen.pool).then(
+      () => null,
+      (caught: unknown) => caught,
+    )
+    expect(error).toBeInstanceOf(Error)
+    const fails = () => Promise.reject(error as Error)
+    const pool = { execute: fails, query: fails, getConnection: fails } as unknown as Pool
+    const log = pino({ level: 'silent' })
+    const app = createApp({ ...kitchenOf(pool), now: Date.now }, new Followers(pool, log), log)
+    const answer = await app.request('/api/kitchen', { headers: { authorization: 'Bearer any token' } })
+    return [answer.status, ((await answer.json()) as { code: string }).code]
+  }
+
+  test('a statement took too long', async () => {
+    const tooLong = (pool: Pool) => pool.query('SET STATEMENT max_statement_time = 0.05 FOR SELECT SLEEP(2)')
+    expect(await failing(tooLong)).toEqual([503, 'database'])
+  })
+  test('its connection was killed in a statement', async () => {
+    const killed = async (pool: Pool) => {
+      const connection = await pool.getConnection()
+      const both = [connection.query('SELECT SLEEP(2)'), pool.query(`KILL ${connection.threadId}`)]
+      await Promise.all(both).finally(() => connection.destroy())
+    }
+    expect(await failing(killed)).toEqual([503, 'database'])
+  })
+  test('its connection was killed before the statement', async () => {
+    const killed = async (pool: Pool) => {
+      const connection = await pool.getConnection()
+      await pool.query(`KILL ${connection.threadId}`)
+      await connection.query('SELECT 1').finally(() => connection.destroy())
+    }
+    expect(await failing(killed)).toEqual([503, 'database'])
+  })
+  test('but a statement that is wrong is a failure of the server', async () => {
+    expect(await failing((pool) => pool.query('SELECT nothing'))).toEqual([500, 'internal'])
+  })
+})
+
 test('without a database: 503 and what to do, on every address', async () => {
   const gone = () => Promise.reject(Object.assign(new Error('connect ECONNREFUSED'), { code: 'ECONNREFUSED' }))
   const pool = { execute: gone, query: gone, getConnection: gone } as unknown as Pool

@@ -39,7 +39,7 @@ import { plateRoutes } from './setup/station/plates.route'
 import { learnedRoutes } from './wok/learned.route'
 import { runRoutes } from './wok/runs.route'
 import { stationRoutes } from './wok/stations.route'
-import { isGone } from './db/pool'
+import { isPassing } from './db/pool'
 import { checkBodies, limitBodies } from './http/bodies'
 import type { KitchenContext, RequestEnv } from './http/context'
 import { describeApi, type ApiDocument } from './http/describe'
@@ -165,7 +165,7 @@ function asProblem(error: Error): Problem {
   if (error instanceof HTTPException && error.status === 400) {
     return new Problem('bad-json', { detail: 'send the body as JSON (UTF-8), with content-type application/json' })
   }
-  if (isGone(error)) {
+  if (isPassing(error)) {
     return new Problem('database', { detail: 'what you sent was not saved: send it again in a moment' })
   }
   return new Problem('internal', {

@@ -53,8 +53,10 @@ const GONE_CODES: readonly string[] = [
   'ETIMEDOUT',
   'PROTOCOL_CONNECTION_LOST',
   'ER_SERVER_SHUTDOWN',
-  'ER_CONNECTION_KILLED',
 ]
+/** More connections than the database takes, a statement that took longer than it may, a connection that was killed. By
+ * number: the driver has no name for the last two, which are MariaDB's own (its list of error codes). */
+const BUSY_NUMBERS: readonly unknown[] = [1040, 1969, 1927]
 const MAX_TRIES = 5
 const FIRST_WAIT_MS = 50
 
@@ -85,8 +87,17 @@ export async function inTransaction<T>(pool: Pool, work: (connection: PoolConnec
   }
 }
 
-/** Whether the database does not answer, rather than refuses. */
-export const isGone = (error: unknown): boolean => GONE_CODES.includes(codeOf(error)) || isFull(error)
+/** Whether the database does not answer, rather than refuses. The driver marks what ends a connection, with a code or without. */
+export const isGone = (error: unknown): boolean =>
+  GONE_CODES.includes(codeOf(error)) ||
+  (error instanceof Error && 'fatal' in error && error.fatal === true) ||
+  isFull(error)
+
+/** Whether asking again in a moment may help: the database is gone, or too busy for this once. */
+export const isPassing = (error: unknown): boolean =>
+  isGone(error) ||
+  DEADLOCK_CODES.includes(codeOf(error)) ||
+  (error instanceof Error && 'errno' in error && BUSY_NUMBERS.includes(error.errno))
 
 const isFull = (error: unknown) => error instanceof Error && error.message === 'Queue limit reached.'
 

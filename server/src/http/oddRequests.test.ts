@@ -26,8 +26,8 @@ test('whatever is sent, the server answers as described, says nothing of itself,
     const difference = described.differs({ method, path, status: answer.status, type: answerType, json })
     if (difference !== null) wrong.push(`${difference} to ${body}`)
     if (answer.status === 500 || /node_modules|\n\s+at /.test(text))
-      wrong.push(`${answer.status} ${method} ${path} ${type} ${body}`)
+      wrong.push(`${answer.status} ${method} ${path} ${type} ${body}: ${kitchen.failures.at(-1)}`)
   }
-  expect(wrong.map((line) => line.slice(0, 400))).toEqual([])
+  expect(wrong.map((line) => line.slice(0, 1500))).toEqual([])
   expect(taken).toBeGreaterThan(COUNT / 10)
 }, 180_000)

@@ -26,6 +26,8 @@ import { openPool, type DatabaseAddress } from '../pool'
 export type TestKitchen = {
   app: OpenAPIHono<RequestEnv>
   printed: PrintedLabel[]
+  /** What the server wrote into its log where it failed. */
+  failures: string[]
   pool: Pool
   kitchenId: string
   clock: TestClock
@@ -52,7 +54,8 @@ export async function openTestKitchen(evenings = 0, draw: DrawPaper = drawPaper)
   const pool = openPool(address)
   const clock = testClock(BEGINS_MS)
   const kitchenId = DEMO_KITCHEN_ID
-  const log = pino({ level: 'silent' })
+  const failures: string[] = []
+  const log = pino({ level: 'error' }, { write: (line) => void failures.push(line) })
   const followers = new Followers(pool, log)
   const printed: PrintedLabel[] = []
   const printer: LabelPrinter = {
@@ -68,7 +71,7 @@ export async function openTestKitchen(evenings = 0, draw: DrawPaper = drawPaper)
     await pool.end()
   }
   const others = (staffId: string | null) => letIn(pool, kitchenId, staffId, clock.now(), `Device of ${staffId}`)
-  return { printed, app, pool, kitchenId, clock, token, letIn: others, close }
+  return { printed, failures, app, pool, kitchenId, clock, token, letIn: others, close }
 }
 
 /** Requests of a test come from a device that was let in, unless they say who asks themselves. */
