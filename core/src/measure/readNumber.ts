@@ -40,7 +40,11 @@ const WORDS: Readonly<Record<string, number>> = {
   twelve: 12,
   dozen: 12,
   half: 1 / 2,
+  halves: 1 / 2,
+  third: 1 / 3,
+  thirds: 1 / 3,
   quarter: 1 / 4,
+  quarters: 1 / 4,
 }
 
 const AND_VULGAR = new RegExp(`(\\d+)\\s+and\\s+(?:an?\\s+)?(${VULGAR_CLASS})`, 'iy')
@@ -48,7 +52,7 @@ const FRACTION = /(\d+)\s*[/⁄∕]\s*(\d+)/y
 const MIXED = /(\d+)(?:\s+|\s*-\s*)(\d+)\s*[/⁄∕]\s*(\d+)/y
 const AND_FRACTION = /(\d+)\s+and\s+(?:an?\s+)?(\d+)\s*[/⁄∕]\s*(\d+)/iy
 const WITH_VULGAR = new RegExp(`(\\d+)?\\s*-?\\s*(${VULGAR_CLASS})`, 'y')
-const GROUPED = /[1-9]\d{0,2}(?:[,\u2009\u202f ]\d{3})+(?:\.\d+)?(?!\d)/y
+const GROUPED = /[1-9]\d{0,2}(?:[,'’\u2009\u202f ]\d{3})+(?:\.\d+)?(?!\d)/y
 const DECIMAL = /\d+(?:[.,]\d+)?|\.\d+/y
 const WORD = /[a-z]+/iy
 
@@ -76,12 +80,12 @@ function numberInWords(text: string, from: number): NumberRead | null {
   andHalf.lastIndex = first.end
   const more = andHalf.exec(text)
   if (more) return { value: first.value + (WORDS[more[1]?.toLowerCase() ?? ''] ?? 0), end: andHalf.lastIndex }
-  const space = /\s+(?:an?\s+)?/y
+  const space = /(?:\s+|-)(?:an?\s+)?/y
   space.lastIndex = first.end
   if (!space.exec(text)) return first
   const second = wordAt(text, space.lastIndex)
   const isFactor = second && (second.value === 12 || second.value < 1)
-  if (isFactor && /^(dozen|half|quarter)/i.test(text.slice(space.lastIndex)))
+  if (isFactor && /^(dozen|hal(?:f|ves)|thirds?|quarters?)\b/i.test(text.slice(space.lastIndex)))
     return { value: first.value * second.value, end: second.end }
   return first.value < 1 ? { value: first.value, end: space.lastIndex - trailing(text, space.lastIndex) } : first
 }

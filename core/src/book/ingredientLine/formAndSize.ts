@@ -3,12 +3,18 @@ import type { CountSize } from '../../measure/ingredient'
 
 const PINCH: Readonly<Record<string, number>> = { pinch: 0.3, dash: 0.6, drop: 0.05 }
 
+const CM_PER_INCH = 2.54
+
 /** What one of a thing weighs, by the unit or size that a line names; null where nothing says so. */
 export function sizeOf(ingredient: Ingredient, unit: string | null, size: string | null): CountSize | null {
   const sizes = ingredient.countSizes
   if (unit !== null) {
     const named = sizes.find((one) => one.size === unit) ?? sizes.find((one) => one.size.startsWith(unit))
     if (named) return named
+    if (unit === 'cm') {
+      const inch = sizes.find((one) => one.size === 'inch')
+      return inch ? { size: 'cm', massG: inch.massG / CM_PER_INCH } : null
+    }
     const pinchG = PINCH[unit]
     return pinchG === undefined ? null : { size: `${unit}, common practice`, massG: pinchG }
   }

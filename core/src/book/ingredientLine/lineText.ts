@@ -6,12 +6,13 @@ const japaneseML = (word: string) => JAPANESE_ML[word] ?? Number.NaN
 const JAPANESE_FIRST = /(大さじ|小さじ|カップ)\s*(\d+(?:\.\d+)?)/g
 const JAPANESE_LAST = /(\d+(?:\.\d+)?)\s*(大さじ|小さじ|カップ|合)/g
 
-/** Full-width signs as their common ones, Japanese measures in millilitres, every space as one, nothing else changed. */
+/** Full-width signs as their common ones, Japanese measures in millilitres, every space as one, "table spoon" in one word, nothing else changed. */
 export function plainText(text: string): string {
   return text
     .replace(/[\uff01-\uff5e]/g, (sign) => String.fromCharCode(sign.charCodeAt(0) - FULL_WIDTH_SHIFT))
     .replace(JAPANESE_FIRST, (_all, word: string, number: string) => ` ${Number(number) * japaneseML(word)} mL `)
     .replace(JAPANESE_LAST, (_all, number: string, word: string) => ` ${Number(number) * japaneseML(word)} mL `)
+    .replace(/\b(table|tea) (spoons?)\b/gi, '$1$2')
     .replace(/[\s\u00a0\u2000-\u200b\u202f\u3000\ufeff]+/g, ' ')
     .trim()
 }

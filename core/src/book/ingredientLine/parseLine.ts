@@ -1,4 +1,4 @@
-import type { MeasureSystem } from '../../measure/units'
+import { readUnit, type MeasureSystem } from '../../measure/units'
 import { headingOf, plainText, withoutBullet } from './lineText'
 import { readAmount, type WrittenAmount } from './readAmount'
 import { type Measure } from './readMeasure'
@@ -23,9 +23,12 @@ export type ParsedLine = {
   isApproximate: boolean
 }
 
-const PART_OF = /^(juice|zest|rind|peel|leaves|seeds)\s+(?:of|from)\s+/i
+/** "optional: 1 tsp …": what is said of the whole line before it. */
+const SAID_FIRST = /^(optional|garnish|to (?:serve|finish|garnish))\s*:\s*(?=\S)/i
+const PART_OF = /^(juice|zest|rind|peel|leaves|seeds|whites?|yolks?)\s+(?:of|from)\s+/i
 /** Where a number could begin inside a line. */
-const NUMBER_START = /(?:^|[\s,:–—(-])(?=[\d¼½¾⅓⅔⅛⅜⅝⅞~]|about |approx)/gi
+const NUMBER_START =
+  /(?:^|\s[x×]|[\s,:–—(-])(?=[\d¼½¾⅓⅔⅛⅜⅝⅞~]|about |approx|an? (?:(?:small|large|good|generous) )?(?:pinch|handful|dash|splash|drizzle|glug|knob|sprig)\b)/gi
 
 /** Reads one line as a kitchen writes it (grammar: docs/ingredient-lines.md). Takes about 10 µs. */
 export function parseLine(text: string, system: MeasureSystem): ParsedLine {
@@ -51,6 +54,11 @@ export function parseLine(text: string, system: MeasureSystem): ParsedLine {
 }
 
 function readWhole(line: ParsedLine, bare: string, system: MeasureSystem): ParsedLine {
+  const said = SAID_FIRST.exec(bare)
+  if (said) {
+    const inner = readWhole(line, bare.slice(said[0].length), system)
+    return { ...inner, prep: [said[1]?.toLowerCase(), inner.prep].filter(Boolean).join(', ') }
+  }
   const part = PART_OF.exec(bare)
   const from = part ? part[0].length : 0
   const lead = part?.[1] ? [part[1].toLowerCase()] : []
@@ -68,7 +76,16 @@ function readWhole(line: ParsedLine, bare: string, system: MeasureSystem): Parse
 }
 
 /** "juice of 2 limes" is lime juice, as much as two limes give, and their zest is no lime either. */
-const TAKEN_OFF: Readonly<Record<string, string>> = { juice: 'juice', zest: 'zest', rind: 'zest', peel: 'zest' }
+const TAKEN_OFF: Readonly<Record<string, string>> = {
+  juice: 'juice',
+  zest: 'zest',
+  rind: 'zest',
+  peel: 'zest',
+  white: 'white',
+  whites: 'white',
+  yolk: 'yolk',
+  yolks: 'yolk',
+}
 const singleOf = (fruit: string) => fruit.replace(/s$/, '')
 const withoutFirst = (prep: string | null) => prep?.replace(/^[a-z]+(?:, )?/, '') || null
 
@@ -86,20 +103,38 @@ function trailingAmount(bare: string, system: MeasureSystem): { amount: WrittenA
       continue
     }
     const amount = readAmount(bare, at, system)
-    const rest = amount ? bare.slice(amount.end).trim() : null
-    if (amount && rest !== null && /^(?:,.*|\(.*\)|\.)?$/.test(rest) && /[a-z]/i.test(bare.slice(0, found.index))) {
-      const before = bare.slice(0, found.index).replace(/\s+[x×]\s*$/i, '')
-      return { amount, before: `${before}${rest.replace(/^\.$/, '')}` }
-    }
+    const name = bare.slice(0, found.index)
+    const isNamed = /\p{L}/u.test(name) && closesIn(name)
+    const more = amount && isNamed ? afterAmount(bare, found[0].endsWith('('), at, amount) : null
+    if (amount && more !== null) return { amount, before: `${name.replace(/(?:\s+[x×]|[\s.…:]+)\s*$/i, '')}${more}` }
     if (NUMBER_START.lastIndex <= found.index) NUMBER_START.lastIndex = found.index + 1
   }
   return null
 }
 
+/** Whether every bracket of a text that opens in it closes in it. */
+const closesIn = (text: string) => text.split('(').length <= text.split(')').length
+
+/**
+ * What follows an amount that ends a line, or null where the number is no amount: nothing, a comma and more, brackets, or,
+ * after a measure, words without another number ("rice 500 g cooked"). In brackets only a bare count is one: "eggs (2)".
+ */
+function afterAmount(bare: string, isInBracket: boolean, at: number, amount: WrittenAmount): string | null {
+  if (isInBracket) {
+    const counted = /^\d{1,3}(?:\s+(?:small|medium|large|extra[- ]large))?\)\s*(,.*)?$/i.exec(bare.slice(at))
+    return counted ? (counted[1] ?? '') : null
+  }
+  const rest = bare.slice(amount.end).trim()
+  if (/^(?:,.*|\(.*\))?$/.test(rest)) return rest
+  if (rest === '.') return ''
+  const isMeasured = amount.unit !== null && readUnit(amount.unit) !== null
+  return isMeasured && /^[a-z][^\d]*$/i.test(rest) ? `, ${rest}` : null
+}
+
 function filled(line: ParsedLine, amount: WrittenAmount | null, lead: readonly string[], restText: string): ParsedLine {
   const rest = splitRest(restText)
   const prep = [...lead, ...(amount?.manner ?? []), ...rest.prep]
-    .map((words) => words.replace(/^[,\s]+/, ''))
+    .map((words) => words.replace(/^[,\s]+|[,\s]+$/g, ''))
     .filter((words) => words !== '')
   return {
     ...line,
@@ -110,7 +145,7 @@ function filled(line: ParsedLine, amount: WrittenAmount | null, lead: readonly s
     ingredient: rest.ingredient,
     prep: prep.length > 0 ? prep.join(', ') : null,
     also: [...(amount?.also ?? []), ...rest.also],
-    each: amount?.each ?? null,
+    each: amount?.each ?? rest.each,
     isApproximate: amount?.isApproximate ?? false,
   }
 }

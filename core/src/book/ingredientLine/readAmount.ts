@@ -1,9 +1,10 @@
 import { isMassUnit, type MeasureSystem } from '../../measure/units'
 import { Cursor } from './cursor'
 import { closingBracket } from './lineText'
-import { APPROXIMATE, isPartOfWord, RANGE, readMeasure, wholeMeasure, type Measure } from './readMeasure'
+import { isPartOfWord, readMeasure, wholeMeasure, type Measure } from './readMeasure'
+import { readQuantity } from './readQuantity'
 import { unitRatio } from './unitRatio'
-import { CONTAINERS, readUnitWord, type UnitRead } from './unitWords'
+import { CUT_SHAPES, CONTAINERS, readUnitWord, type UnitRead } from './unitWords'
 
 /** The amount at the beginning of a line: quantity, unit, size, and what is left. */
 export type WrittenAmount = {
@@ -21,16 +22,11 @@ export type WrittenAmount = {
   end: number
 }
 
-const BEFORE = /(?:at least|(?:generous|good|big))\s+/iy
-const A_GOOD = /an?\s+(?:generous|good|big|scant)\s+(?=[a-z])/iy
-/** A small measure of which one is meant where no number stands: "pinch of salt". */
-const ONE_OF = /(?=(?:pinch|handful|dash|splash|drop|knob|bunch|sprig)\s+of\b)/iy
-const DOZEN = /\s*\bdozen\b/iy
-const UP_TO = /(?:up to|max\.?|at most)\s+/iy
-const A_FEW = /(?:a few|few|some|several)\s+/iy
-const BETWEEN = /between\s+/iy
-const BETWEEN_AND = /\s+and\s+/iy
+/** What makes a number before it a share or the size of a cut: "2% milk", "5 mm dice carrot". */
+const NO_QUANTITY = new RegExp(`\\s*%|\\s*-?\\s*(?:mm|cm|inch|in)\\b[- ]+(?:${CUT_SHAPES})\\b`, 'iy')
 const TIMES = /\s*[x×]\s*(?=\d)/iy
+const TIMES_OF = /\s*[x×]\s+(?=[a-z])/iy
+const AT_LEAST = /\+(?=\s)|\s+or (?:more|so)\b/iy
 const PLUS = /\s*(?:\+|\bplus\b|\band\b)\s+(?=[\d¼½¾⅓⅔⅛⅜⅝⅞])/iy
 const LESS = /\s*(?:\bminus\b|\bless\b)\s+(?=[\d¼½¾⅓⅔⅛⅜⅝⅞])/iy
 const SLASH = /\s*\/\s*(?=[\d¼½¾⅓⅔⅛⅜⅝⅞])/y
@@ -48,8 +44,8 @@ const SHAPED = /(thumb-sized|bite-sized)\s+/iy
 /** The amount that begins at `from`, or null where there is none: number or range, size, manner, unit, other measures. */
 export function readAmount(text: string, from: number, system: MeasureSystem): WrittenAmount | null {
   const cursor = new Cursor(text, from)
-  const number = readNumber(cursor)
-  if (!number) return null
+  const number = readQuantity(cursor)
+  if (!number || cursor.take(NO_QUANTITY)) return null
   const part = readUnitPart(cursor, number.value)
   let { value } = part
   for (let more = readMore(cursor, value, part.unit, system); more !== null;) {
@@ -68,37 +64,6 @@ export function readAmount(text: string, from: number, system: MeasureSystem): W
   }
 }
 
-type WrittenNumber = Pick<WrittenAmount, 'value' | 'most' | 'isApproximate'>
-
-/** "about 2", "2 to 3", "up to 3", "a few cloves", or null where no number begins. */
-function readNumber(cursor: Cursor): WrittenNumber | null {
-  if (cursor.take(UP_TO)) {
-    const most = cursor.number()
-    return most === null ? null : { value: null, most, isApproximate: false }
-  }
-  if (cursor.take(A_FEW))
-    return readUnitWord(cursor.text, cursor.at) ? { value: null, most: null, isApproximate: true } : null
-  let isApproximate = false
-  while (cursor.take(APPROXIMATE)) isApproximate = true
-  cursor.take(BEFORE)
-  if (cursor.take(APPROXIMATE)) isApproximate = true
-  if (cursor.take(A_GOOD) || cursor.take(ONE_OF)) return { value: 1, most: null, isApproximate }
-  const range = readRange(cursor)
-  return range && { ...range, isApproximate }
-}
-
-function readRange(cursor: Cursor): { value: number; most: number | null } | null {
-  const isBetween = cursor.take(BETWEEN) !== null
-  const number = cursor.number()
-  if (number === null) return null
-  const value = cursor.take(DOZEN) ? 12 * number : number
-  const before = cursor.at
-  if (!cursor.take(isBetween ? BETWEEN_AND : RANGE)) return { value, most: null }
-  const most = cursor.number()
-  if (most === null) cursor.at = before
-  return { value, most }
-}
-
 type UnitPart = Pick<WrittenAmount, 'value' | 'unit' | 'size' | 'manner' | 'each'>
 
 /** What follows the number: "x 400 g tins", "(14 oz)", "large", "heaped tbsp", "2-inch piece". */
@@ -109,12 +74,12 @@ function readUnitPart(cursor: Cursor, value: number | null): UnitPart {
     if (each) return { value, size: null, manner: [], each, unit: takePiece(cursor, (unit) => !unit.isMeasure) }
     cursor.at = before
   }
-  const held = eachInBracket(cursor)
+  const held = eachInBracket(cursor) ?? eachBefore(cursor)
   const dashed = /-(?=inch|in\b|cm|mm)/iy
   if (cursor.take(dashed)) cursor.at = before
   cursor.take(SPACE)
   const length = lengthBeforePiece(cursor, value, before)
-  if (length === null) cursor.take(/-/y)
+  if (length === null && !cursor.take(TIMES_OF)) cursor.take(/-/y)
   const { size, manner } = readSizeAndManner(cursor)
   const said = [...(held?.manner ?? []), ...(length === null ? [] : [length]), ...manner]
   const part = { value: length === null ? value : 1, each: held?.each ?? null }
@@ -123,6 +88,7 @@ function readUnitPart(cursor: Cursor, value: number | null): UnitPart {
   cursor.at = unit.end
   if (unit.isMeasure && isMassUnit(unit.unit as 'g'))
     takePiece(cursor, ({ unit: piece }) => CONTAINERS.includes(piece ?? ''))
+  cursor.take(AT_LEAST)
   const isUnitSized = size !== null && !COUNTED_BY_SIZE.includes(unit.unit ?? '')
   return isUnitSized
     ? { ...part, unit: unit.unit, size: null, manner: [...said, size] }
@@ -167,6 +133,24 @@ function lengthBeforePiece(cursor: Cursor, value: number | null, numberEnd: numb
   return `${value}-${match[1]?.toLowerCase() ?? ''}`
 }
 
+/** "14-oz" and "2-inch" of "1 14-oz block" and "one 2-inch piece": what one of them holds, or how long it is. */
+function eachBefore(cursor: Cursor): { each: Measure | null; manner: string[] } | null {
+  const before = cursor.at
+  if (!cursor.take(/\s+(?=\d)/y)) return null
+  const length = cursor.take(/(\d+(?:[.,]\d+)?)\s*-?\s*(inch|in|cm|mm)\b[- ]*(?=pieces?\b|knobs?\b|lengths?\b)/iy)
+  if (length) return { each: null, manner: [`${length[1]}-${length[2]?.toLowerCase()}`] }
+  const isJoined = /\d-[a-z]/i.test(cursor.text.slice(cursor.at, cursor.at + 8))
+  const each = readMeasure(cursor)
+  const after = cursor.at
+  if (each && isJoined && /^\s+[a-z]/i.test(cursor.text.slice(after))) return { each, manner: [] }
+  if (each && cursor.take(/[- ]+/y) && takePiece(cursor, ({ unit }) => CONTAINERS.includes(unit ?? ''))) {
+    cursor.at = after
+    return { each, manner: [] }
+  }
+  cursor.at = before
+  return null
+}
+
 /** "(14 oz)" or "(5 cm)" right after the number, before a container. */
 function eachInBracket(cursor: Cursor): { each: Measure | null; manner: string[] } | null {
   const match = /\s*\(/y
@@ -175,7 +159,7 @@ function eachInBracket(cursor: Cursor): { each: Measure | null; manner: string[]
   const open = match.lastIndex - 1
   const close = closingBracket(cursor.text, open)
   const inside = cursor.text.slice(open + 1, close)
-  const each = wholeMeasure(inside)
+  const [each = null] = inside.split('/').map(wholeMeasure)
   const after = /\s*([a-z]+)/iy
   after.lastIndex = close + 1
   const word = after.exec(cursor.text)?.[1] ?? ''

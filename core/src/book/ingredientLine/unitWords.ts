@@ -17,9 +17,24 @@ const PIECES: Readonly<Record<string, readonly string[]>> = {
   fillet: ['fillet', 'fillets', 'filet', 'filets'],
   ear: ['ear', 'ears'],
   inch: ['inch', 'inches', '"'],
+  cm: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'],
   can: ['can', 'cans', 'tin', 'tins'],
   jar: ['jar', 'jars'],
-  packet: ['packet', 'packets', 'pack', 'packs', 'package', 'packages', 'pkg', 'sachet', 'sachets'],
+  packet: [
+    'packet',
+    'packets',
+    'pack',
+    'packs',
+    'package',
+    'packages',
+    'pkg',
+    'sachet',
+    'sachets',
+    'pouch',
+    'pouches',
+    'carton',
+    'cartons',
+  ],
   bag: ['bag', 'bags'],
   bottle: ['bottle', 'bottles'],
   bowl: ['bowl', 'bowls'],
@@ -28,14 +43,22 @@ const PIECES: Readonly<Record<string, readonly string[]>> = {
   pinch: ['pinch', 'pinches'],
   dash: ['dash', 'dashes'],
   drop: ['drop', 'drops'],
-  splash: ['splash', 'splashes'],
+  splash: ['splash', 'splashes', 'drizzle', 'drizzles', 'glug', 'glugs'],
+  block: ['block', 'blocks'],
+  tub: ['tub', 'tubs'],
+  portion: ['portion', 'portions', 'serving', 'servings'],
 }
 const PIECE_BY_WORD = new Map(
   Object.entries(PIECES).flatMap(([unit, words]) => words.map((word) => [word, unit] as const)),
 )
 
 /** Vessels that hold a stated amount each: "2 x 400 g tins". */
-export const CONTAINERS: readonly string[] = ['can', 'jar', 'packet', 'bag', 'bottle', 'bowl', 'piece']
+export const CONTAINERS: readonly string[] = ['can', 'jar', 'packet', 'bag', 'bottle', 'bowl', 'piece', 'block', 'tub']
+/** Every word for such a vessel, as a pattern. */
+export const CONTAINER_WORDS = CONTAINERS.flatMap((unit) => PIECES[unit] ?? []).join('|')
+
+/** Words for what a cut leaves, as a pattern: a length before them is that of the cut. */
+export const CUT_SHAPES = 'diced?|cubes?|cubed|strips?|slices?|sliced|rings?|batons?|matchsticks?|chunks?|rounds?|thick'
 
 const NO_UNIT = new Set(['ea', 'each', 'no', 'count'])
 
@@ -62,6 +85,7 @@ export function readUnitWord(text: string, from: number): UnitRead | null {
   const byCase = BY_CASE[word] ?? (word === 'c' && dot === 1 ? 'cup' : undefined)
   if (byCase) return { unit: byCase, end, isMeasure: true }
   const lower = word.toLowerCase()
+  if (lower === 'in' && dot === 1) return { unit: 'inch', end, isMeasure: false }
   const measure = AMBIGUOUS.has(lower) ? null : readUnit(lower)
   if (measure) return { unit: measure, end, isMeasure: true }
   const piece = PIECE_BY_WORD.get(lower)
