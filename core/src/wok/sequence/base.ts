@@ -16,14 +16,19 @@ const MOST_S = 240
 /** Aromatics among other food are waited for so much longer than alone. [C] */
 const AROMATIC_NEEDS = 1.5
 
+/** Bacon, sausage, belly: of its mass so much runs out as fat. [C] */
+const FAT_FROM = 0.15
+const isFat = ({ rendersG, massG }: WokComponent) => rendersG >= FAT_FROM * massG
+
 const isAromatic = ({ place }: WokComponent) => place === 'quick' || place === 'paste'
 const idsOf = (some: readonly WokComponent[]) => some.map(({ id }) => id)
 
-type Rank = 'slow' | 'frozen' | 'quick' | 'paste' | 'raw' | 'crisp' | 'readyProtein' | 'ready'
+/** What only has to stay crisp, and cooked protein that only has to be hot, go in by their needs, the longer first. */
+type Rank = 'slow' | 'frozen' | 'quick' | 'paste' | 'raw' | 'crispOrCooked' | 'readyProtein' | 'ready'
 const RANKS: Readonly<Record<Exclude<BaseOrder, 'need'>, readonly Rank[]>> = {
-  slowFirst: ['slow', 'frozen', 'quick', 'paste', 'raw', 'crisp', 'readyProtein', 'ready'],
-  roles: ['quick', 'paste', 'slow', 'raw', 'frozen', 'crisp', 'readyProtein', 'ready'],
-  proteinFirst: ['raw', 'readyProtein', 'slow', 'frozen', 'quick', 'paste', 'crisp', 'ready'],
+  slowFirst: ['slow', 'frozen', 'quick', 'paste', 'raw', 'crispOrCooked', 'ready'],
+  roles: ['quick', 'paste', 'slow', 'raw', 'frozen', 'crispOrCooked', 'ready'],
+  proteinFirst: ['raw', 'readyProtein', 'slow', 'frozen', 'quick', 'paste', 'crispOrCooked', 'ready'],
 }
 
 /** What cooks before the rice and in what groups, by the choice; `together` is raw protein that has no stage of its own. */
@@ -34,19 +39,23 @@ export function inBase(parts: Parts, choice: Choice, together: readonly WokCompo
   // An egg under the rice wants the vessel empty: what only has to stay crisp waits until after it.
   const crisp = choice.egg === 'firstUnder' ? [] : parts.crisp
   const soft = choice.egg === 'inPassing' ? parts.soft : []
-  const golden = ready.filter(({ target }) => target === 'golden')
+  // What gives fat as it browns leads, so that the rest fries in it.
+  const leads = [
+    ...ready.filter(({ target }) => target === 'golden'),
+    ...together.filter(isFat).sort((a, b) => b.rendersG - a.rendersG),
+  ]
   const all = [
     ...parts.slow,
     ...quick,
     ...parts.paste,
-    ...together,
+    ...together.filter((one) => !leads.includes(one)),
     ...crisp,
-    ...ready.filter((one) => !golden.includes(one)),
+    ...ready.filter((one) => !leads.includes(one)),
     ...readyVeg,
     ...soft,
   ]
   const ordered = withPaste(sorted(all, parts, choice), parts.paste, choice)
-  return grouped([...golden, ...ordered], parts)
+  return grouped([...leads, ...ordered], parts)
 }
 
 function sorted(all: readonly WokComponent[], parts: Parts, { order }: Choice): WokComponent[] {
@@ -61,8 +70,10 @@ const alliumFirst = (a: WokComponent, b: WokComponent) => Number(isAllium(b)) - 
 const isAllium = ({ food, place }: WokComponent) => food === 'allium' && (place === 'quick' || place === 'slow')
 
 /** By roles, an onion that is to soften still counts as an aromatic. */
-const placeIn = (order: BaseOrder, one: WokComponent): Rank =>
-  order === 'roles' && one.role === 'aromatic' && one.place === 'slow' ? 'quick' : rankOf(one)
+function placeIn(order: BaseOrder, one: WokComponent): Rank {
+  if (order === 'roles' && one.role === 'aromatic' && one.place === 'slow') return 'quick'
+  return order === 'proteinFirst' && one.place === 'ready' ? 'readyProtein' : rankOf(one)
+}
 
 function rankOf(one: WokComponent): Rank {
   switch (one.place) {
@@ -70,10 +81,10 @@ function rankOf(one: WokComponent): Rank {
     case 'quick':
     case 'paste':
     case 'raw':
-    case 'crisp':
       return one.place
+    case 'crisp':
     case 'ready':
-      return 'readyProtein'
+      return 'crispOrCooked'
     case 'readyVeg':
       return one.isFrozen ? 'frozen' : 'ready'
     default:
@@ -100,6 +111,7 @@ function grouped(ordered: readonly WokComponent[], parts: Parts): WokComponent[]
     const isLike =
       last?.every(
         (other) =>
+          other.place === one.place &&
           rankOf(other) === rankOf(one) &&
           Math.abs(parts.needS(other) - need) <= Math.max(LIKE.seconds, LIKE.share * need),
       ) ?? false

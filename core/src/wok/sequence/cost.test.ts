@@ -1,5 +1,6 @@
 import { CARROT, GREENS, PEAS, SHRIMP, aBatch } from '../../test/wokDishes'
 import { costOf } from './cost'
+import { shortfallCost, tooSoftCost } from './costWeights'
 import { startDeriving } from './derive'
 import { forSeconds, type Move } from './moves'
 import type { Done, Ended, Run } from './run'
@@ -29,6 +30,7 @@ const done = (one: Move, more: Partial<Done> = {}): Done => ({
   progress: new Map(),
   burn: new Map(),
   burnPerS: new Map(),
+  unproven: [],
   waitedS: 0,
   ...more,
 })
@@ -82,10 +84,28 @@ test.each<[string, Partial<Run>, number]>([
   ['fat 15 K over its smoke point', { fatOverK: 15 }, 3],
   ['garlic at 0.8 of its burn limit', { ended: [ended('garlic', { burn: 0.8 })] }, 12.5],
   ['shrimp that is done for a minute', { ended: [ended('shrimp', { overS: 60 })] }, 6],
-  ['carrot at three times its goal', { ended: [ended('carrot', { softness: 3 * the('carrot').goal })] }, 4.8],
-  ['leaves at three times their goal', { ended: [ended('greens', { softness: 3 * the('greens').goal })] }, 3],
+  ['carrot at three times its goal', { ended: [ended('carrot', { softness: 3 * the('carrot').goal })] }, 3.677945],
+  ['leaves at three times their goal', { ended: [ended('greens', { softness: 3 * the('greens').goal })] }, 2.734823],
   ['a target that is missed by a quarter', { ended: [ended('carrot', { progress: 0.75 })] }, 10],
-])('%s', (_, run, cost) => expect(costing(run)).toBeCloseTo(cost, 6))
+])('%s', (_, run, cost) => expect(costing(run)).toBeCloseTo(cost, 5))
+
+test('softer always costs more, and each time as soft again by as much: soft through and through is not worse without end', () => {
+  for (const what of ['vegetable', 'leaf'] as const) {
+    expect(tooSoftCost(1, what)).toBe(0)
+    const [once, twice, fourfold] = [4, 8, 16].map((softness) => tooSoftCost(softness, what)) as [
+      number,
+      number,
+      number,
+    ]
+    expect(twice).toBeGreaterThan(once)
+    expect(fourfold - twice).toBeCloseTo(twice - once, 9)
+  }
+})
+
+test('tomato that is only warmed is missed less than food that is half done', () => {
+  expect(shortfallCost('soft', 0.5)).toBeLessThan(shortfallCost('crisp', 0.5) / 2)
+  expect(shortfallCost('soft', 1.2)).toBe(0)
+})
 
 test('an egg on metal that food was fried on costs, unless it was wiped between', () => {
   const own = done(move('in', 'own', 'shrimp'))

@@ -1,5 +1,5 @@
 import type { WokComponent } from './component'
-import { COST, OVERDONE_PER_S, PAST } from './costWeights'
+import { COST, intoRiceCost, OVERDONE_PER_S, shortfallCost, tooSoftCost } from './costWeights'
 import type { Run, Station } from './run'
 
 const DIP_BELOW_C = 140
@@ -32,10 +32,9 @@ export function costOf(run: Run, { isGriddle }: Pick<Station, 'isGriddle'>): num
     cost +=
       (OVERDONE_PER_S[one.food] ?? 0) *
       (one.place === 'raw' || one.place === 'ready' || one.place === 'egg' ? overS : 0)
-    cost += COST.shortfall * Math.max(0, 1 - progress)
-    if (one.place === 'leaf') cost += COST.leafPast * Math.max(0, softness / one.goal - PAST.leaf)
-    if (one.place === 'slow' || one.place === 'crisp')
-      cost += COST.vegetablePast * Math.max(0, softness / one.goal - PAST.vegetable)
+    cost += shortfallCost(one.place, progress)
+    if (one.place === 'leaf') cost += tooSoftCost(softness / one.goal, 'leaf')
+    if (one.place === 'slow' || one.place === 'crisp') cost += tooSoftCost(softness / one.goal, 'vegetable')
   }
   let isDirty = false
   moves.forEach(({ move }, index) => {
@@ -47,10 +46,7 @@ export function costOf(run: Run, { isGriddle }: Pick<Station, 'isGriddle'>): num
     for (const one of some) {
       if (one.place === 'quick' && !isGriddle && (index > riceAt || isAfterQuickVegetable(run, index)))
         cost += move.slot === 'finish' ? 0 : COST.quickLate
-      if (index <= riceAt || riceG <= 0) continue
-      if (one.isFrozen) cost += (COST.frozenIntoRice * one.massG) / riceG
-      if (one.place === 'ready') cost += COST.readyIntoRice
-      if (one.place === 'readyVeg' || one.place === 'crisp') cost += COST.vegetableIntoRice
+      if (index > riceAt && riceG > 0) cost += intoRiceCost(one, riceG)
     }
   })
   if (run.choice.heat === 'zones') cost += COST.acrossZones * count(({ move }) => move.kind === 'out')

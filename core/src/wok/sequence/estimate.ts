@@ -1,5 +1,5 @@
 import type { WokComponent } from './component'
-import { COST, OVERDONE_PER_S, PAST } from './costWeights'
+import { COST, intoRiceCost, OVERDONE_PER_S, shortfallCost, tooSoftCost } from './costWeights'
 import type { Move } from './moves'
 import type { Parts } from './parts'
 import { softSeconds } from './place'
@@ -8,8 +8,6 @@ import { softSeconds } from './place'
 const ROUGH = { eggS: 30, riceShare: 0.6, backS: 10, lateShare: 0.5 } as const
 /** How much food that waits aside cools, in all. [C] */
 const ASIDE_K = 25
-/** Past its need food is mostly among hot rice, where it softens so many times as fast as at 88 °C. [C] */
-const SOFTER_AT_RICE = 2
 
 /** Of one component in a rough run: when it went in, and for how long it has lain in the vessel [s]. */
 type Lain = { one: WokComponent; sinceS: number | null; inS: number }
@@ -26,6 +24,8 @@ export function estimate(moves: readonly Move[], parts: Parts): number {
   let cost = 0
   let isDirty = false
   let isPastVegetables = false
+  let isPastRice = false
+  const riceG = parts.rice.reduce((sum, { massG }) => sum + massG, 0)
   const put = (id: string) => {
     const one = parts.byId.get(id)
     if (one) lain.set(id, { one, sinceS: clockS, inS: lain.get(id)?.inS ?? 0 })
@@ -47,6 +47,8 @@ export function estimate(moves: readonly Move[], parts: Parts): number {
       if (move.slot === 'base' && isPastVegetables && some.some(({ place }) => place === 'quick'))
         cost += COST.quickLate
       if (move.slot === 'base' && some.some(({ place }) => place === 'crisp')) isPastVegetables = true
+      if (isPastRice) cost += some.reduce((sum, one) => sum + intoRiceCost(one, riceG), 0)
+      if (move.slot === 'rice') isPastRice = true
     }
     if (move.kind === 'in' || move.kind === 'back') move.ids.forEach(put)
     clockS += roughSeconds(move, some, parts, needOf, (id) => inSeconds(lain.get(id), clockS))
@@ -114,10 +116,12 @@ function pastCost(one: WokComponent, inS: number, needS: number): number {
     case 'crisp':
     case 'leaf': {
       const softS = softSeconds(one.food, one.goal)
-      const softness = inS < needS || softS === 0 ? inS / needS : 1 + (SOFTER_AT_RICE * (inS - needS)) / softS
-      const [weight, past] = one.place === 'leaf' ? [COST.leafPast, PAST.leaf] : [COST.vegetablePast, PAST.vegetable]
-      return weight * Math.max(0, softness - past) + COST.shortfall * Math.max(0, 1 - softness)
+      const softness = inS < needS || softS === 0 ? inS / needS : 1 + (inS - needS) / softS
+      const past = tooSoftCost(softness, one.place === 'leaf' ? 'leaf' : 'vegetable')
+      return past + shortfallCost(one.place, softness)
     }
+    case 'soft':
+      return shortfallCost(one.place, inS / needS)
     default:
       return 0
   }

@@ -1,7 +1,7 @@
 import type { Vessel } from '../heat/vessel'
 import { portionFor, READY_C, type WokComponent } from './component'
 import { loadsOf } from './laps'
-import type { Run } from './run'
+import { isProven, type Run } from './run'
 import { TOO_MUCH_CODES, type TooMuch } from '../score'
 import { MUST_FRY } from './parts'
 import type { DishInput } from './vocabulary'
@@ -28,8 +28,6 @@ export type Fault = { code: FaultCode; componentIds: readonly string[] }
 
 /** Free water of golden rice, of which each grain was coated raw. [C] */
 const COATED_MOST_FREE = 0.012
-/** A core within this of its limit has reached it [K]: the simulation moves by whole steps. */
-const CORE_TOLERANCE_K = 0.05
 
 /** What no run at this station can mend: too much for the vessel, or an allergen that would have to be fried with the rest. */
 export function faultsBefore(components: readonly WokComponent[], dish: DishInput, vessel: Vessel): Fault[] {
@@ -58,15 +56,15 @@ export function faultsOf(run: Run, components: readonly WokComponent[], dish: Di
   const ended = new Map(run.ended.map((end) => [end.one.id, end]))
   const reaches = ({ id }: WokComponent, coreC: number | null, logKill: number | null): boolean => {
     const end = ended.get(id)
-    return end !== undefined && end.peakC >= (coreC ?? 0) - CORE_TOLERANCE_K && end.logKill >= (logKill ?? 0)
+    return end !== undefined && isProven(end, { coreC, logKill })
   }
   const cold = (place: WokComponent['place'], coreC: (one: WokComponent) => number | null) =>
     components.filter((one) => one.place === place && !reaches(one, coreC(one), one.logKill))
   if (run.preheatS === null) faults.push({ code: 'neverHot', componentIds: [] })
-  fault(
-    'rawCold',
-    cold('raw', ({ coreC }) => coreC),
-  )
+  // A probe in it before the rice has to find it done: that the rice would finish it is no check.
+  const unproven = new Set(run.moves.flatMap((done) => done.unproven))
+  const raw = cold('raw', ({ coreC }) => coreC)
+  fault('rawCold', [...raw, ...components.filter((one) => unproven.has(one.id) && !raw.includes(one))])
   if (run.choice.egg !== 'onTop')
     fault(
       'eggRaw',

@@ -29,6 +29,8 @@ export type Done = {
   burn: ReadonlyMap<string, number>
   /** Burn a second at its end, for how long the next step may wait. */
   burnPerS: ReadonlyMap<string, number>
+  /** Raw food that this check finds short of its core or its kill. */
+  unproven: readonly string[]
   /** Sat out to let the empty vessel come to heat, before it began [s]. */
   waitedS: number
 }
@@ -82,13 +84,33 @@ export const RICE = { fryingS: 20, freeFraction: 0.006, mostS: 240, halfOf: 0.5,
 /** Where runs are only ranked nobody reads what each move came to. */
 const NOT_NOTED = { progress: new Map(), burn: new Map(), burnPerS: new Map() } as const
 
+/** A core within this of its limit has reached it [K]: the simulation moves by whole steps. */
+const CORE_TOLERANCE_K = 0.05
+
+/** Whether a core was ever as hot as it has to be, and has killed what it has to kill. */
+export const isProven = (
+  { peakC, logKill }: Pick<Ended, 'peakC' | 'logKill'>,
+  limit: { coreC: number | null; logKill: number | null },
+): boolean => peakC >= (limit.coreC ?? 0) - CORE_TOLERANCE_K && logKill >= (limit.logKill ?? 0)
+
+/** What a check finds raw. */
+const unprovenIn = (cooking: Cooking, { kind, slot, ids }: Move): string[] =>
+  kind !== 'check' || slot !== 'check'
+    ? []
+    : cooking.inside.flatMap(({ one, peakC }, index) => {
+        if (one.place !== 'raw' || !ids.includes(one.id)) return []
+        const at = cooking.doneness(index)
+        return isProven({ peakC: Math.max(peakC, at.coreC), logKill: at.logKill }, one) ? [] : [one.id]
+      })
+
 /** What a move was like, once it is over. */
 export function noteOf(
   cooking: Cooking,
   move: Move,
   seen: Pick<Done, 'startS' | 'startC' | 'lowC' | 'oilG' | 'renderedG' | 'carriedG' | 'onMetalG' | 'waitedS'>,
 ): Done {
-  if (!cooking.isFine) return { move, ...seen, endS: cooking.pan.atS, endC: metalC(cooking.pan), ...NOT_NOTED }
+  const ended = { move, ...seen, endS: cooking.pan.atS, endC: metalC(cooking.pan), unproven: unprovenIn(cooking, move) }
+  if (!cooking.isFine) return { ...ended, ...NOT_NOTED }
   const progress = new Map<string, number>()
   const burn = new Map<string, number>()
   const burnPerS = new Map<string, number>()
@@ -98,7 +120,7 @@ export function noteOf(
     burn.set(one.id, burnOf(one, at))
     burnPerS.set(one.id, cooking.browningPerS(index) / one.burnAt)
   })
-  return { move, ...seen, endS: cooking.pan.atS, endC: metalC(cooking.pan), progress, burn, burnPerS }
+  return { ...ended, progress, burn, burnPerS }
 }
 
 /** How everything in the vessel and in bowls ended. */
