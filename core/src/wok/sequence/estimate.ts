@@ -5,7 +5,7 @@ import type { Parts } from './parts'
 import { softSeconds } from './place'
 
 /** Seconds of what no need says, and the share of its need that rice takes where it lies thin on hot metal. [C] */
-const ROUGH = { eggS: 30, riceShare: 0.6, backS: 10, lateShare: 0.5 } as const
+const ROUGH = { eggS: 30, riceShare: 0.6, backS: 10, lateShare: 0.5, amongFood: 0.25 } as const
 /** How much food that waits aside cools, in all. [C] */
 const ASIDE_K = 25
 
@@ -25,6 +25,7 @@ export function estimate(moves: readonly Move[], parts: Parts): number {
   let isDirty = false
   let isPastVegetables = false
   let isPastRice = false
+  let isHeaped = false
   const riceG = parts.rice.reduce((sum, { massG }) => sum + massG, 0)
   const put = (id: string) => {
     const one = parts.byId.get(id)
@@ -47,6 +48,8 @@ export function estimate(moves: readonly Move[], parts: Parts): number {
       if (move.slot === 'base' && isPastVegetables && some.some(({ place }) => place === 'quick'))
         cost += COST.quickLate
       if (move.slot === 'base' && some.some(({ place }) => place === 'crisp')) isPastVegetables = true
+      if (move.slot === 'base' && isHeaped) cost += COST.perS * ROUGH.amongFood * readySeconds(some, needOf)
+      if (move.slot === 'base') isHeaped ||= some.some(({ place }) => place !== 'quick' && place !== 'paste')
       if (isPastRice) cost += some.reduce((sum, one) => sum + intoRiceCost(one, riceG), 0)
       if (move.slot === 'rice') isPastRice = true
     }
@@ -61,6 +64,10 @@ export function estimate(moves: readonly Move[], parts: Parts): number {
   for (const of of lain.values()) cost += pastCost(of.one, inSeconds(of, clockS), needOf(of.one))
   return cost
 }
+
+/** What cooked food among these needs to be hot on bare metal [s]. */
+const readySeconds = (some: readonly WokComponent[], needOf: (one: WokComponent) => number): number =>
+  Math.max(0, ...some.map((one) => (one.place === 'ready' ? needOf(one) : 0)))
 
 const inSeconds = (of: Lain | undefined, clockS: number): number =>
   of ? of.inS + (of.sinceS === null ? 0 : clockS - of.sinceS) : 0
