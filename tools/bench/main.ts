@@ -2,6 +2,7 @@ import type { Pool } from 'mysql2/promise'
 import { apiReads } from './apiReads'
 import { backupOfAYear } from './backup'
 import { bookModels, editorTyping } from './book'
+import { modelsInNode } from './bundled'
 import { bundleSize } from './bundleSize'
 import { catchUp } from './catchUp'
 import { cookScreen } from './cookScreen'
@@ -15,11 +16,7 @@ import { stageOpen } from './stageOpen'
 import { rightsCost } from './rightsCost'
 import { tapShown } from './tapShown'
 import { startBenchServer } from './server'
-import { sequenceEngine } from './sequence'
-import { linePlanner } from './line'
 import { lineScreen } from './lineScreen'
-import { liveModels } from './live'
-import { heatModel } from './wok'
 import { inWorker } from './inWorker'
 
 /** More than 365 evenings of the sample kitchen, with their 5,000 lots. */
@@ -66,18 +63,13 @@ if (isWanted('mise')) {
   await countTaps(server.url)
   await server.stop()
 }
-if (isWanted('line')) linePlanner()
 if (isWanted('lineScreen')) {
   const server = await startBenchServer(0)
   await lineScreen(server.url)
   await server.stop()
 }
-if (isWanted('wok')) {
-  heatModel()
-  sequenceEngine()
-  await inWorker()
-}
-if (isWanted('live')) liveModels()
+await modelsInNode(['line', 'wok', 'live'].filter(isWanted))
+if (isWanted('wok')) await inWorker()
 if (isWanted('rice')) {
   coolingModel()
   const screen = await startBenchServer(1)

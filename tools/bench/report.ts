@@ -1,7 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 
-type Row = { name: string; figure: string; aim: string }
+/** A figure beside its aim. */
+export type Row = { name: string; figure: string; aim: string }
 const measured: Row[] = []
 
 /** A figure beside its aim: printed now, and kept for `writeFigures`. */
@@ -9,6 +10,11 @@ export function report(name: string, figure: string, aim: string): void {
   measured.push({ name, figure, aim })
   console.log(`${name.padEnd(56)} ${figure.padEnd(28)} aim ${aim}`)
 }
+
+/** What was measured in this process. */
+export const measuredRows = (): readonly Row[] => measured
+/** Keeps what another process measured and has printed. */
+export const take = (rows: readonly Row[]): void => void measured.push(...rows)
 
 const HEAD = '| what | figure | aim | measured |\n| --- | --- | --- | --- |\n'
 const cells = (line: string) => line.split('|').map((cell) => cell.trim())
