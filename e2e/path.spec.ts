@@ -115,6 +115,7 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
     const ring = page.getByRole('group', { name: ringName, exact: true })
     await ring.getByRole('button', { name: new RegExp(`^(Brush|Wipe) ${ringName}`) }).click()
     await expect(ring.getByText(/^Steam when wiping a hot wok/)).toBeVisible()
+    await page.reload()
     await kitchen.pass(context, 26)
     await ring.getByRole('button', { name: new RegExp(`^${ringName} is (brushed|wiped), 0:00`) }).click()
     const cleaned = async () => {

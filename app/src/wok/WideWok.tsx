@@ -61,11 +61,12 @@ function Station({ line, station }: StationProps) {
             {t(isPlanned ? 'idle.nothing' : 'idle.working')}
           </Text>
         )}
-        {next.slice(0, SHOWN).map((batch, i) => (
-          <View key={batch.key}>
-            <NextBatch line={line} batch={batch} hasScore={i === 0} />
-            {i === 0 && !run && <CleanUp batch={batch} />}
-          </View>
+        {next.slice(0, 1).map((batch) => (
+          <NextBatch key={batch.key} line={line} batch={batch} hasScore />
+        ))}
+        {!run && <CleanUp station={station} past={past} next={next[0]} />}
+        {next.slice(1, SHOWN).map((batch) => (
+          <NextBatch key={batch.key} line={line} batch={batch} hasScore={false} />
         ))}
         {next.length > SHOWN && (
           <Text tone="ash" className="px-4 py-2">

@@ -1,7 +1,9 @@
 import { SET_UP_S } from 'core/line/station'
-import { useEffect, useState } from 'react'
+import type { Station } from 'contract/kitchen'
+import type { StationPastRow } from 'contract/station'
+import { useEffect } from 'react'
 import { View } from 'react-native'
-import { useNowMs } from '../../device/clock'
+import { kitchenNowMs, useNowMs } from '../../device/clock'
 import { give } from '../../device/signal'
 import { sayCleaned } from '../../line/useStations'
 import type { ShownBatch } from '../../line/useLinePlan'
@@ -12,26 +14,37 @@ import { toast } from '../../ui/Toast'
 import { formatClock } from '../../words/format'
 import { useWords } from '../../words/i18n'
 import { useRest } from '../../ui/useRest'
+import { beginCleaning, endCleaning, useCleaning } from './cleaning'
 
 const SAID = { wipe: 'wiped', brush: 'brushed' } as const
 
-/** The set-up before the next batch as a step of its own: its seconds run once it begins, and it is done when the cook says so. */
-export function CleanUp({ batch }: { batch: ShownBatch }) {
-  const mayCook = useMay('cook')
-  const { setUp } = batch
-  if (!mayCook || (setUp !== 'wipe' && setUp !== 'brush')) return null
-  return (
-    <Step key={`${batch.stationId} ${setUp}`} stationId={batch.stationId} name={batch.station.name} setUp={setUp} />
-  )
+type CleanUpProps = {
+  station: Station
+  /** What is known of its metal. */
+  past: StationPastRow | undefined
+  /** The batch that is next for it. */
+  next: ShownBatch | undefined
 }
 
-function Step({ stationId, name, setUp }: { stationId: string; name: string; setUp: keyof typeof SAID }) {
+/** The set-up before the next batch as a step of its own: its seconds run once it begins, and it is done when the cook says so. */
+export function CleanUp({ station, past, next }: CleanUpProps) {
+  const mayCook = useMay('cook')
+  const nowMs = useNowMs()
+  const begun = useCleaning(station.id, past?.usedUntilMs ?? null, nowMs)
+  const setUp = begun?.kind ?? next?.setUp
+  if (!mayCook || (setUp !== 'wipe' && setUp !== 'brush')) return null
+  return <Step stationId={station.id} name={station.name} setUp={setUp} beganMs={begun?.beganMs ?? null} />
+}
+
+type StepProps = { stationId: string; name: string; setUp: keyof typeof SAID; beganMs: number | null }
+
+function Step({ stationId, name, setUp, beganMs }: StepProps) {
   const t = useWords('wok')
   const nowMs = useNowMs()
-  const [beganMs, setBeganMs] = useState<number | null>(null)
   useEffect(() => {
-    if (beganMs === null) return
-    const timer = setTimeout(() => give('next'), SET_UP_S[setUp] * 1000)
+    const leftMs = beganMs === null ? 0 : beganMs + SET_UP_S[setUp] * 1000 - kitchenNowMs()
+    if (leftMs <= 0) return
+    const timer = setTimeout(() => give('next'), leftMs)
     return () => clearTimeout(timer)
   }, [beganMs, setUp])
   const leftS = beganMs === null ? SET_UP_S[setUp] : SET_UP_S[setUp] - (nowMs - beganMs) / 1000
@@ -40,7 +53,7 @@ function Step({ stationId, name, setUp }: { stationId: string; name: string; set
   const finish = () => {
     if (isResting) return
     const takeBack = sayCleaned(stationId, SAID[setUp])
-    setBeganMs(null)
+    endCleaning(stationId)
     toast(t(`idle.cleaned.${setUp}`, { station: name }), takeBack)
   }
   return (
@@ -51,7 +64,7 @@ function Step({ stationId, name, setUp }: { stationId: string; name: string; set
         detail={
           beganMs === null ? t('idle.lasts', { seconds: SET_UP_S[setUp] }) : formatClock(Math.ceil(Math.max(0, leftS)))
         }
-        onPress={beganMs === null ? () => setBeganMs(nowMs) : finish}
+        onPress={beganMs === null ? () => beginCleaning(stationId, { kind: setUp, beganMs: nowMs }) : finish}
       />
       {beganMs !== null && <Text tone="ash">{t('cautions.steamWhenWiped')}</Text>}
     </View>

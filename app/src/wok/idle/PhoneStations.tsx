@@ -41,15 +41,13 @@ function IdleStation({ line, stationId }: { line: Line; stationId: string }) {
         </Text>
       </View>
       {next ? (
-        <>
-          <NextBatch line={line} batch={next} hasScore={false} />
-          <CleanUp batch={next} />
-        </>
+        <NextBatch line={line} batch={next} hasScore={false} />
       ) : (
         <Text tone="ash" className="px-4 pt-2">
           {t(line.pending.length === 0 ? 'idle.nothing' : 'idle.working')}
         </Text>
       )}
+      <CleanUp station={station} past={past} next={next} />
       <RehearseLink station={station} dishId={next?.dish.id ?? null} />
     </View>
   )
