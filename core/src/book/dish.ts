@@ -33,6 +33,7 @@ export const STATES = [
   'thawed',
   'blanched',
   'soaked',
+  'dried',
 ] as const
 export type State = (typeof STATES)[number]
 

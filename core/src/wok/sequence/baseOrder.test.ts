@@ -1,5 +1,6 @@
 import { CARROT, CHICKEN, DUCK, ONION, PASTE, PLAIN, SHRIMP, aBatch } from '../../test/wokDishes'
 import { aGriddle, aWok, HOB } from '../../test/stations'
+import type { StatedSchools } from '../../book/schools'
 import { usualHandling } from '../heat/usualStations'
 import type { HeatStation } from '../heat/vessel'
 import { axesOf, majorChoices } from './choices'
@@ -110,3 +111,27 @@ test.each([
     expect(derived.best.cost).toBeLessThan(Math.min(...costs) + 4)
   }
 })
+
+/** On a plate of 90 by 60 cm a small batch lies thin, and garlic or paste under it burns: most ways break, and not all. */
+test.each<StatedSchools>([{}, { egg: 'firstOut' }, { leaf: 'beforeSauce' }, { readyVeg: 'base' }, { heat: 'zones' }])(
+  'before a dish is refused, what the estimate thought dearer is cooked: %j',
+  (schools) => {
+    const station: HeatStation = { ...aGriddle(), plateM: { width: 0.9, length: 0.6 }, massKg: 60, powerW: 16_000 }
+    const plate = { ...station, efficiency: 0.4, holdC: 205 }
+    const lines: ComponentInput[] = [
+      ...PLAIN,
+      { id: 'paste', role: 'paste', ratioG: 4 },
+      { id: 'shrimp', role: 'protein', food: 'seafood', state: 'raw', ratioG: 12, cut: { sizeMm: 12 } },
+      { id: 'ham', role: 'protein', food: 'cured', readyToEat: true, ratioG: 8 },
+      { id: 'peas', role: 'vegetable', food: 'peas', state: 'blanched', ratioG: 8 },
+      { id: 'lettuce', role: 'vegetable', food: 'leafy', ratioG: 8 },
+      { id: 'pepper', role: 'drySeasoning', ratioG: 0.1, tags: ['volatile'] },
+      { id: 'sesame', role: 'fat', food: 'oil', tags: ['sesame'], ratioG: 1 },
+      { id: 'coriander', role: 'finish', tags: ['tender'], ratioG: 2 },
+    ]
+    expect(derive(aBatch([], schools, { ...at(plate, 450), dish: { components: lines } }))).toMatchObject({
+      kind: 'derived',
+      best: { faults: [] },
+    })
+  },
+)

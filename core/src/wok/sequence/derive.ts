@@ -62,8 +62,11 @@ export type Infeasible = {
 /** Nothing to simulate: there is no rice. */
 export type Nothing = { kind: 'nothing'; because: 'noRice' }
 
-/** So many are looked at, and of them so many simulated before the minor schools are tried. */
-const MOST = { candidates: 300, simulated: 12, minor: 12, quick: 3 } as const
+/**
+ * So many are looked at, and of them so many simulated before the minor schools are tried; where none of those holds, so many
+ * more before a dish is refused.
+ */
+const MOST = { candidates: 300, simulated: 12, minor: 12, quick: 3, further: 96 } as const
 /** Costs are compared to this many digits, so that no device's last digit decides. */
 const round = (cost: number) => Math.round(cost * 100) / 100
 
@@ -149,18 +152,26 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
   const lists = majorChoices(axes, dish.schools).flatMap((choice) => listed(choice) ?? [])
   const pinned = lists.filter(keepsAll)
   for (let n = pinned.length; n < lists.length; n += 1) reject('pin')
-  const screened = screen(pinned.length > 0 ? pinned : lists, parts, effort)
-  begun = beginTogether(screened, parts)
-  screened.forEach(cook)
-  if (effort === 'full') {
-    const changes = minorChanges(best(tried).choice, axes)
+  const pool = pinned.length > 0 ? pinned : lists
+  const cookAll = (some: typeof lists) => {
+    begun = beginTogether(some, parts)
+    some.forEach(cook)
+    begun = undefined
+  }
+  const changedFrom = ({ choice }: Candidate) =>
+    minorChanges(choice, axes)
       .slice(0, MOST.minor)
       .flatMap((change) => listed(change) ?? [])
       .filter((list) => pinned.length === 0 || keepsAll(list))
-    begun = beginTogether(changes, parts)
-    changes.forEach(cook)
+  const screened = screen(pool, parts, effort)
+  cookAll(screened)
+  if (effort === 'full') {
+    cookAll(changedFrom(best(tried)))
+    // The estimate knows nothing of burning: before a dish is refused, what it thought dearer is cooked, too.
+    const further = pool.filter((list) => !screened.includes(list)).slice(0, MOST.further)
+    while (further.length > 0 && mayHoldOtherwise(best(tried))) cookAll(further.splice(0, MOST.simulated))
+    if (mayHoldOtherwise(best(tried))) cookAll(changedFrom(best(tried)))
   }
-  begun = undefined
   const verdicts = pins.length > 0 ? pinVerdicts(pins, tried, cook) : []
   const chosen = checked(
     tried.filter((one) => verdicts.every(({ pin, isKept }) => !isKept || keepsPin(one.moves, pin))),
@@ -186,6 +197,10 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
     simulated: tried.length,
   }
 }
+
+/** Whether another way may mend what this one breaks: a load that is too much, or a flame that is too weak, is so in every way. */
+const mayHoldOtherwise = ({ faults }: Candidate): boolean =>
+  faults.length > 0 && faults.every(({ code }) => !isTooMuch(code) && code !== 'neverHot')
 
 const signatureOf = ({ kind, slot, ids, segment, handling, isOnWall }: Move) =>
   `${kind}.${slot}.${segment}.${handling ?? ''}.${isOnWall ? 'wall' : ''}.${ids.join('+')}`
