@@ -102,8 +102,8 @@ export function arrange(pan: Pan): void {
     const airSide = AIR_WITH_VAPOUR * fixed[V_AIR]!
     const cools = (parts[at + P_SURFACE]! * airSide * foodSide) / (airSide + foodSide) / one.dryJPerK
     const mixes = isApart ? 0 : (one.piecesM2 * CONTACT.dryWPerM2K * foodSide) / (CONTACT.dryWPerM2K + foodSide)
-    parts[at + P_MIXES] = mixes
     const evens = mixes / (one.dryJPerK + (one.freeKg + one.boundKg) * WATER_J_PER_KGK)
+    parts[at + P_MIXES] = evens
     fixed[V_FASTEST_PER_S] = Math.max(fixed[V_FASTEST_PER_S]!, heats + cools + evens)
     parts[at + P_SUPPLY] = (PACKET.share * one.bedKgPerM3 * PACKET.depthM) / move.contactS
     parts[at + P_INNER] = one.thermal.innerKgPerM2S

@@ -47,7 +47,7 @@ export const P_TIME_SHARE = 18
 export const P_TOWARDS = 19
 export const P_REACHED = 20
 export const P_MOST_BROWN = 21
-/** Heat to and from other food that lies against its pieces [W/K]. */
+/** How fast it comes to the heat of other food that lies against its pieces [1/s]: a piece that dries takes less heat from them. */
 export const P_MIXES = 22
 export const PER_PART = 23
 

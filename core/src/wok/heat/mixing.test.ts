@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { aWok, HOB } from '../../test/stations'
+import { aGriddle, aWok, HOB } from '../../test/stations'
 import { advance } from './advance'
 import { HEAT_FOODS } from './foods'
 import { setPatch } from './lift'
@@ -89,3 +89,27 @@ test('cooked dice that go onto hot rice are hot in half a minute to two minutes'
   expect(pan.atS - 75).toBeGreaterThan(30)
   expect(pan.atS - 75).toBeLessThan(120)
 })
+
+test.each([1, 4])(
+  'a pinch of herb that dries out among other food stays as hot as they are, by steps of %d s',
+  (stepS) => {
+    const pan = emptyPan(vesselOf(aGriddle()), 225, 225, 12, 'flip')
+    const foods = [
+      { food: 'herb', massG: 5, tempC: 5 },
+      { food: 'paste', massG: 55, tempC: 5 },
+      { food: 'hardVeg', massG: 88, tempC: 5, pieceMm: 4 },
+      { food: 'readyVeg', massG: 220, tempC: 5, pieceMm: 12 },
+      { food: 'rice', massG: 1100, tempC: 18 },
+    ] as const
+    foods.forEach((one, nth) => {
+      putIn(pan, one)
+      for (let n = 0; n < (nth === foods.length - 1 ? 100 : 10); n += 1) {
+        advance(pan, pan.atS + stepS, stepS, 'heun')
+        for (let index = 0; index <= nth; index += 1) {
+          expect(foodC(pan, index)).toBeGreaterThan(0)
+          expect(foodC(pan, index)).toBeLessThan(230)
+        }
+      }
+    })
+  },
+)

@@ -71,6 +71,7 @@ const DRY_TAPER_SHARE = 0.05
 
 /** Scratch of one evaluation: temperatures of the components, and how wet they are. */
 const tempOf = new Float64Array(MOST_FOODS)
+const mixesOf = new Float64Array(MOST_FOODS)
 const wetOf = new Float64Array(MOST_FOODS)
 
 /** Writes into `dy` how fast everything in the vessel changes when it stands as in `y`. Allocates nothing. */
@@ -97,14 +98,17 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     const at = COMMON + i * PER_FOOD
     const free = y[at + FREE]!
     const water = free + y[at + BOUND]!
-    const tempC = y[at + HEAT]! / (parts[i * PER_PART + P_DRY_J_PER_K]! + water * WATER_J_PER_KGK)
+    const capacityJPerK = parts[i * PER_PART + P_DRY_J_PER_K]! + water * WATER_J_PER_KGK
+    const tempC = y[at + HEAT]! / capacityJPerK
     const fraction = free / (parts[i * PER_PART + P_DRY_KG]! + water)
     tempOf[i] = tempC
     wetOf[i] = fraction <= 0 ? 0 : fraction / (fraction + HALF_WET_FRACTION)
     freeKg += free
     freeHeat += free * tempC
-    mixesWPerK += parts[i * PER_PART + P_MIXES]!
-    mixesW += parts[i * PER_PART + P_MIXES]! * tempC
+    const mixes = parts[i * PER_PART + P_MIXES]! * capacityJPerK
+    mixesOf[i] = mixes
+    mixesWPerK += mixes
+    mixesW += mixes * tempC
   }
   const freeC = freeKg > 0 ? freeHeat / freeKg : 0
   // Every piece lies against pieces of all the food, by their share of all faces.
@@ -126,7 +130,7 @@ export function rates(pan: Pan, y: Float64Array, dy: Float64Array): void {
     const floats = parts[part + P_FLOATS]!
     const away = parts[part + P_AWAY_KG]!
     const left = away > 0 ? max(0, free + bound) / (max(0, free + bound) + away) : 1
-    let heat = parts[part + P_MIXES]! * (amongC - tempC)
+    let heat = mixesOf[i]! * (amongC - tempC)
     let steam = 0
     const areaA = left * parts[part + P_AREA_A]!
     if (areaA > 0) {

@@ -67,6 +67,9 @@ export type Nothing = { kind: 'nothing'; because: 'noRice' }
  * more before a dish is refused.
  */
 const MOST = { candidates: 300, simulated: 12, minor: 12, quick: 3, further: 96 } as const
+/** Heats that nobody chooses unasked, but before a dish is refused because it burns. */
+const GENTLER = ['medium', 'lowRising'] as const
+const isOpen = (said: string | undefined): boolean => said === undefined || said === 'auto'
 /** Costs are compared to this many digits, so that no device's last digit decides. */
 const round = (cost: number) => Math.round(cost * 100) / 100
 
@@ -171,6 +174,10 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
     const further = pool.filter((list) => !screened.includes(list)).slice(0, MOST.further)
     while (further.length > 0 && mayHoldOtherwise(best(tried))) cookAll(further.splice(0, MOST.simulated))
     if (mayHoldOtherwise(best(tried))) cookAll(changedFrom(best(tried)))
+    if (isOpen(dish.schools.heat))
+      for (const heat of GENTLER)
+        if (mayHoldOtherwise(best(tried)))
+          cookAll(screened.flatMap(({ choice }) => listed({ ...choice, heat }) ?? []).filter(keepsAll))
   }
   const verdicts = pins.length > 0 ? pinVerdicts(pins, tried, cook) : []
   const chosen = checked(

@@ -32,13 +32,15 @@ function batchesThatFit(input: SequenceInput): number {
 /** The smallest change, in this order: cut, thaw, cut finer, heat, blanch, warmer rice, batches, cut fine, another egg. */
 export function repairOf(input: SequenceInput, faults: readonly Fault[]): Change | null {
   const bad = new Set(faults.flatMap(({ componentIds }) => componentIds))
-  for (const { change, input: changed } of changes(input, bad)) {
-    if (derive(changed, OPENS.includes(change.kind) ? 'full' : 'quick').kind === 'derived') return change
-  }
-  return null
+  const all = [...changes(input, bad)]
+  const holds = ({ input: changed }: Tried, effort: 'full' | 'quick') => derive(changed, effort).kind === 'derived'
+  const found =
+    all.find((one) => holds(one, OPENS.includes(one.change.kind) ? 'full' : 'quick')) ??
+    all.find((one) => !OPENS.includes(one.change.kind) && holds(one, 'full'))
+  return found?.change ?? null
 }
 
-/** What opens schools gives many more ways: a few of them do not say whether any holds. */
+/** What opens schools gives many more ways: a few of them do not say whether any holds. Of the others all are cooked where few do not hold. */
 const OPENS: readonly Change['kind'][] = ['openHeat', 'otherEgg', 'otherSchools']
 type Tried = { change: Change; input: SequenceInput }
 
