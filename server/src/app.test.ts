@@ -58,7 +58,7 @@ describe('the database fails this once: asked again in a moment it may answer', 
       (caught: unknown) => caught,
     )
     expect(error).toBeInstanceOf(Error)
-    const fails = () => Promise.reject(error as Error)
+    const fails = () => Promise.reject(error)
     const pool = { execute: fails, query: fails, getConnection: fails } as unknown as Pool
     const log = pino({ level: 'silent' })
     const app = createApp({ ...kitchenOf(pool), now: Date.now }, new Followers(pool, log), log)
