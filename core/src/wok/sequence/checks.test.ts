@@ -52,3 +52,22 @@ test('raw food that only the rice would finish is a fault at its check', () => {
   )
   expect(finished.length).toBeGreaterThan(0)
 })
+
+/** Half way into the rice is a place for peas with any egg; only an egg under the rice has them there by itself. */
+test('a pin that takes another place for one thing does not take another egg for the dish', () => {
+  const lines: Line[] = [
+    ['egg', 'egg', 15],
+    GARLIC,
+    ['paste', 'paste', 4],
+    ['shrimp', 'protein', 12, { food: 'seafood', ...mm(12) }],
+    ['ham', 'protein', 8, { food: 'cured', readyToEat: true }],
+    ['peas', 'vegetable', 8, { food: 'peas', state: 'blanched' }],
+    ['soy', 'liquidSeasoning', 3],
+  ]
+  const input = batch(aWok(15_000), 450, lines)
+  const free = derive(input)
+  const pinned = derive({ ...input, dish: { ...input.dish, pins: [{ component: 'peas', after: 'rice' }] } })
+  if (free.kind !== 'derived' || pinned.kind !== 'derived') throw new Error('both derive')
+  expect(pinned.pins.map(({ isKept }) => isKept)).toEqual([true])
+  expect(pinned.best.choice).toMatchObject({ egg: free.best.choice.egg, readyVeg: 'halfTime' })
+})

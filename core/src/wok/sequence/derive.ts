@@ -155,7 +155,17 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
   const lists = majorChoices(axes, dish.schools).flatMap((choice) => listed(choice) ?? [])
   const pinned = lists.filter(keepsAll)
   for (let n = pinned.length; n < lists.length; n += 1) reject('pin')
-  const pool = pinned.length > 0 ? pinned : lists
+  // What a pin asks may take a minor school: egg rice with its peas after the rice is no reason for another egg.
+  const mended =
+    pinned.length < lists.length
+      ? lists
+          .filter((list) => !keepsAll(list))
+          .flatMap(({ choice }) => minorChanges(choice, axes))
+          .filter((change) => keepsAll({ moves: movesOf(parts, change) }))
+          .flatMap((change) => listed(change) ?? [])
+      : []
+  const kept = [...pinned, ...mended]
+  const pool = kept.length > 0 ? kept : lists
   const cookAll = (some: typeof lists) => {
     begun = beginTogether(some, parts)
     some.forEach(cook)
@@ -165,7 +175,7 @@ export function derive(input: SequenceInput, effort: 'full' | 'quick' = 'full'):
     minorChanges(choice, axes)
       .slice(0, MOST.minor)
       .flatMap((change) => listed(change) ?? [])
-      .filter((list) => pinned.length === 0 || keepsAll(list))
+      .filter((list) => kept.length === 0 || keepsAll(list))
   const screened = screen(pool, parts, effort)
   cookAll(screened)
   if (effort === 'full') {
