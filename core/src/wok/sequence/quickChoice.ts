@@ -10,6 +10,9 @@ import type { Choice } from './vocabulary'
 /** Schools that change the time of a batch most: of each of their values one is looked at. */
 const BY_TIME = ['egg', 'heat', 'rawProtein'] as const
 
+/** Long steps are off by so much of a burn limit: what they find burnt by less may hold. [C] */
+const BURNT = 1.5
+
 /**
  * A way that a batch is probably cooked, in a few milliseconds: the order by the estimate alone, then one way of each egg, heat
  * and handling of raw protein by long steps; where none of them is safe, the other orders. For a first plan only: nothing that it says is ever cooked by. Null where none of
@@ -34,7 +37,9 @@ export function quickChoice(input: SequenceInput): { choice: Choice; totalS: num
       .map(({ choice, moves, nth }) => {
         const run = simulate(parts, choice, moves, station, 'coarse', begun)
         const totalS = (run.preheatS ?? 0) + run.totalS
-        return { choice, totalS, nth, cost: costOf(run, station), faults: faultsOf(run, components, dish) }
+        const isBurnt = run.ended.some(({ burn }) => burn >= BURNT)
+        const faults = faultsOf(run, components, dish).filter(({ code }) => code !== 'burnt' || isBurnt)
+        return { choice, totalS, nth, cost: costOf(run, station), faults }
       })
       .filter(({ faults }) => faults.every(({ code }) => isTooMuch(code)))
       .sort((a, b) => a.faults.length - b.faults.length || a.cost - b.cost || a.nth - b.nth)
