@@ -92,7 +92,7 @@ describe.each(STATIONS)('at %s', (_, station, batchMassG) => {
   })
 })
 
-/** What was not simulated may have been better: not by much, or the estimate that chooses what is simulated is poor. */
+/** What was not simulated may have been better: by a few hundredths, or the estimate that chooses what is simulated is poor. */
 test.each([
   ['shrimp, onion and carrot', [SHRIMP, ONION, CARROT]],
   ['chicken, paste and onion', [CHICKEN, PASTE, ONION]],
@@ -108,7 +108,7 @@ test.each([
       .map((choice) => simulate(parts, choice, movesOf(parts, choice), kitchen, 'ranking'))
       .filter((run) => faultsOf(run, components, dish).length === 0)
       .map((run) => costOf(run, kitchen))
-    expect(derived.best.cost).toBeLessThan(Math.min(...costs) + 4)
+    expect(derived.best.cost).toBeLessThan(Math.min(...costs) * 1.06)
   }
 })
 
