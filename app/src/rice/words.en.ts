@@ -85,6 +85,7 @@ export const rice = {
     toCook: '{{unit}} to cook',
     portions: '{{n}} portions are covered',
     startBy: 'Start by {{time}}.',
+    late: 'The last tray is not cold by {{by}}: log it after close, or cook less.',
     never: 'It does not get cold in time.',
     legend:
       'Ribbon: the core, as wide as it is warm. Hatched: over the limit. Pale line: what tonight takes, lot after lot.',

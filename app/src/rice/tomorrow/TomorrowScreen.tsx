@@ -1,4 +1,5 @@
 import type { NewLot } from 'contract/rice'
+import { startBy } from 'core/rice/plan/planRice'
 import type { DayRicePlan } from 'core/rice/plan/ricePlanFor'
 import { heldCold } from 'core/rice/lot/lotHolding'
 import { dayAfter, instantOf, localDay } from 'core/time/localTime'
@@ -215,14 +216,10 @@ function StartButton({ rice, house, lots, kitchen }: PageProps & { rice: DayRice
     )
   }
   const time = (ms: number) => formatTime(ms, kitchen.timeZone)
-  const { latestStartMs } = rice.plan
+  const latest = startBy(rice.plan.latestStartMs, kitchenNowMs())
   const by = time(rice.coldByMs)
   const detail =
-    latestStartMs === null
-      ? t('tomorrow.never')
-      : latestStartMs < kitchenNowMs()
-        ? t('tomorrow.late', { by })
-        : t('tomorrow.startBy', { time: time(latestStartMs), by })
+    latest.kind === 'by' ? t('tomorrow.startBy', { time: time(latest.atMs), by }) : t(`tomorrow.${latest.kind}`, { by })
   const start = () => {
     const id = newId()
     const begun: NewLot = {

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router'
 import { useState, type ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
+import { startBy } from 'core/rice/plan/planRice'
 import { dayAfter, localDay } from 'core/time/localTime'
 import { valueOf } from '../../device/worked'
 import { Button } from '../../ui/Button'
@@ -23,6 +24,8 @@ export function TomorrowSide({ lots, kitchen, house, nowMs, children }: ShelfPro
   const tonight = useTonight().data
   const rice = valueOf(useDayRice({ plan, tonight, lots, kitchen, house, nowMs }))
   const toCook = bulkParts(rice?.plan.toCookG ?? 0)
+  const start = startBy(rice?.plan.latestStartMs ?? null, nowMs)
+  const dayTime = (ms: number) => `${formatDay(ms, kitchen.timeZone)} ${formatTime(ms, kitchen.timeZone)}`
   const ways = [
     ['goTomorrow', '/rice/tomorrow'],
     ['goAdd', '/rice/add'],
@@ -48,11 +51,9 @@ export function TomorrowSide({ lots, kitchen, house, nowMs, children }: ShelfPro
                 <Heap day={rice} />
               </View>
               <Text stretch="slim">
-                {rice.plan.latestStartMs === null
-                  ? t('wall.never')
-                  : t('wall.startBy', {
-                      time: `${formatDay(rice.plan.latestStartMs, kitchen.timeZone)} ${formatTime(rice.plan.latestStartMs, kitchen.timeZone)}`,
-                    })}
+                {start.kind === 'by'
+                  ? t('wall.startBy', { time: dayTime(start.atMs) })
+                  : t(`wall.${start.kind}`, { by: dayTime(rice.coldByMs) })}
               </Text>
             </>
           ) : (

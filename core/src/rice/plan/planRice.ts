@@ -111,3 +111,12 @@ function timeLoads(
   const lastColdMs = times.at(-1)?.coldMs ?? null
   return { times, latestStartMs: lastColdMs === null ? null : fromMs + (coldByMs - lastColdMs) }
 }
+
+/** When the first load has to be on so that the last tray is cold in time: by an instant, already past, or never. */
+export function startBy(
+  latestStartMs: number | null,
+  nowMs: number,
+): { kind: 'by'; atMs: number } | { kind: 'late' } | { kind: 'never' } {
+  if (latestStartMs === null) return { kind: 'never' }
+  return latestStartMs < nowMs ? { kind: 'late' } : { kind: 'by', atMs: latestStartMs }
+}

@@ -1,3 +1,4 @@
+import { startBy } from './planRice'
 import { ricePlanFor, type HouseRice, type RicePlanForInput } from './ricePlanFor'
 
 const HOUR_MS = 3_600_000
@@ -137,4 +138,12 @@ test('the strictest step of the rule set decides how deep it may lie: none lets 
     expect(plan.largestPassingDepthM).toBeGreaterThanOrEqual(0)
     if (plan.coolS !== null) expect(plan.coolS).toBeLessThan(12 * (HOUR_MS / 1000))
   }
+})
+
+test.each([
+  [null, { kind: 'never' }],
+  [1000, { kind: 'by', atMs: 1000 }],
+  [999, { kind: 'late' }],
+])('a first load that may start at %p at the latest', (latestStartMs, said) => {
+  expect(startBy(latestStartMs, 1000)).toEqual(said)
 })
