@@ -1,6 +1,7 @@
 import { aGriddle, aWok, HOB } from '../../test/stations'
 import { aBatch } from '../../test/wokDishes'
-import { BASIC, DISHES, GARLIC, line, mm, type Line } from '../../test/workingDishes'
+import { RAW_MEAT_DISHES } from '../../test/rawMeatDishes'
+import { BASIC, GARLIC, line, mm, type Line } from '../../test/workingLines'
 import { usualHandling } from '../heat/usualStations'
 import type { HeatStation } from '../heat/vessel'
 import { axesOf, majorChoices } from './choices'
@@ -25,12 +26,9 @@ const batch = (station: HeatStation, batchMassG: number, lines: readonly Line[])
       dish: { components: [...BASIC, ...lines].map(line) },
     },
   )
-const RAW = DISHES.filter(([, lines]) =>
-  lines.some(([, role, , more]) => role === 'protein' && more?.state !== 'cooked'),
-)
 
 describe.each(STATIONS)('at %s', (_, station, batchMassG) => {
-  test.each(RAW)('%s: a probe finds done what it is put into', (__, lines) => {
+  test.each(RAW_MEAT_DISHES)('%s: a probe finds done what it is put into', (__, lines) => {
     const derived = derive(batch(station, batchMassG, lines))
     if (derived.kind !== 'derived') throw new Error('it derives')
     for (const { unproven } of derived.best.run.moves) expect(unproven).toEqual([])

@@ -1,6 +1,8 @@
 import { aGriddle, aWok, HOB } from '../../test/stations'
 import { aBatch } from '../../test/wokDishes'
-import { BASIC, DISHES, EGG, GARLIC, line, mm, type Line } from '../../test/workingDishes'
+import { DISHES_WITHOUT_RAW_MEAT } from '../../test/dishesWithoutRawMeat'
+import { RAW_MEAT_DISHES } from '../../test/rawMeatDishes'
+import { BASIC, EGG, GARLIC, line, mm, type Line } from '../../test/workingLines'
 import type { StatedSchools } from '../../book/schools'
 import { usualHandling } from '../heat/usualStations'
 import type { HeatStation } from '../heat/vessel'
@@ -26,20 +28,23 @@ const startOf = ({ steps }: Sequenced, id: string, motion: 'in' | 'back' | 'plat
   steps.findIndex(({ entries }) => entries.some((one) => one.componentId === id && one.motion === motion))
 
 describe.each(STATIONS)('at %s', (_, station, batchMassG) => {
-  test.each(DISHES)('%s goes in as kitchens cook it', (__, lines, schools, orders, wokOnly = []) => {
-    const sequenced = cook(station, batchMassG, lines, schools)
-    expect(sequenced.finding).toBeNull()
-    for (const order of station.kind === 'griddle' ? orders : [...orders, ...wokOnly]) {
-      const at = order.map((one) =>
-        one.startsWith('<') ? startOf(sequenced, one.slice(1), 'back') : startOf(sequenced, one),
-      )
-      expect({ order, at, isThere: at.every((one) => one >= 0) }).toEqual({
-        order,
-        at: [...at].sort((a, b) => a - b),
-        isThere: true,
-      })
-    }
-  })
+  test.each([...RAW_MEAT_DISHES, ...DISHES_WITHOUT_RAW_MEAT])(
+    '%s goes in as kitchens cook it',
+    (__, lines, schools, orders, wokOnly = []) => {
+      const sequenced = cook(station, batchMassG, lines, schools)
+      expect(sequenced.finding).toBeNull()
+      for (const order of station.kind === 'griddle' ? orders : [...orders, ...wokOnly]) {
+        const at = order.map((one) =>
+          one.startsWith('<') ? startOf(sequenced, one.slice(1), 'back') : startOf(sequenced, one),
+        )
+        expect({ order, at, isThere: at.every((one) => one >= 0) }).toEqual({
+          order,
+          at: [...at].sort((a, b) => a - b),
+          isThere: true,
+        })
+      }
+    },
+  )
 })
 
 /** What takes how long by itself in the vessel [s], on a hob or a ring alike. */

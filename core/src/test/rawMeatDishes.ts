@@ -1,27 +1,7 @@
-import type { StatedSchools } from '../book/schools'
-import type { ComponentInput } from '../wok/sequence/vocabulary'
+import { EGG, GARLIC, SALT, SCALLION, SOY, mm, type WorkingDish } from './workingLines'
 
-/** A component in a line: id, role and mass per 100 g of rice. */
-export type Line = [id: string, role: ComponentInput['role'], ratioG: number, more?: Partial<ComponentInput>]
-export const line = ([id, role, ratioG, more]: Line): ComponentInput => ({ id, role, ratioG, ...more })
-export const mm = (sizeMm: number) => ({ cut: { sizeMm } })
-
-export const BASIC: readonly Line[] = [
-  ['rice', 'rice', 100],
-  ['oil', 'fat', 4],
-]
-export const EGG: Line = ['egg', 'egg', 15]
-export const GARLIC: Line = ['garlic', 'aromatic', 2]
-const SOY: Line = ['soy', 'liquidSeasoning', 3]
-const SALT: Line = ['salt', 'drySeasoning', 0.5]
-const SCALLION: Line = ['scallion', 'finish', 3]
-
-type Orders = readonly (readonly string[])[]
-/**
- * Orders that kitchens work by: common practice. Things in the order in which they go in, `<id` when it
- * comes back; on a griddle aromatics may go in after the rice.
- */
-export const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, wokOnly?: Orders][] = [
+/** Working dishes with raw meat or seafood in them. */
+export const RAW_MEAT_DISHES: readonly WorkingDish[] = [
   [
     'egg rice with ham, shrimp and peas',
     [
@@ -37,12 +17,6 @@ export const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, w
       ['egg', 'rice', '<egg', 'scallion'],
       ['shrimp', 'rice', 'salt', 'scallion'],
     ],
-  ],
-  [
-    'garlic rice',
-    [['garlic', 'aromatic', 6], SALT, SCALLION],
-    { heat: 'mediumThenHigh' },
-    [['garlic', 'salt', 'scallion']],
   ],
   [
     'rice with a spice paste, chicken and an egg on top',
@@ -70,45 +44,6 @@ export const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, w
     {},
     [['beef', 'rice', 'fish sauce', 'basil']],
     [['garlic', 'rice']],
-  ],
-  [
-    'golden rice',
-    [['yolk', 'egg', 9, { tags: ['yolk'] }], SALT, SCALLION],
-    { egg: 'coated' },
-    [['rice', 'salt', 'scallion']],
-  ],
-  [
-    'carrot, onion and cabbage',
-    [
-      ['onion', 'aromatic', 10, { food: 'allium', ...mm(6) }],
-      ['carrot', 'vegetable', 8, { food: 'hardVeg', ...mm(4) }],
-      ['greens', 'vegetable', 10, { food: 'leafy' }],
-      GARLIC,
-      SOY,
-      ['white pepper', 'drySeasoning', 0.1, { tags: ['volatile'] }],
-      ['sesame oil', 'fat', 0.8, { food: 'sesameOil' }],
-    ],
-    {},
-    [
-      ['carrot', 'rice', 'soy', 'sesame oil'],
-      ['onion', 'rice', 'greens', 'white pepper', 'sesame oil'],
-      ['garlic', 'rice'],
-    ],
-  ],
-  [
-    'tomato and egg, in a well',
-    [EGG, ['tomato', 'vegetable', 14, { food: 'softVeg', ...mm(15) }], SALT, SCALLION],
-    { egg: 'well' },
-    [['rice', 'egg', 'scallion']],
-  ],
-  [
-    'butter and corn',
-    [['corn', 'vegetable', 12, { food: 'readyVeg', state: 'frozen' }], ['butter', 'fat', 3, { food: 'butter' }], SOY],
-    {},
-    [
-      ['rice', 'butter'],
-      ['corn', 'butter'],
-    ],
   ],
   [
     'onion, mince and tomato',
@@ -140,29 +75,6 @@ export const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, w
       ['rice', 'curry powder', 'cashews'],
     ],
     [['onion', 'garlic', 'rice']],
-  ],
-  [
-    'cooked duck and beans',
-    [
-      ['duck', 'protein', 15, { food: 'poultry', state: 'cooked', ...mm(10) }],
-      ['beans', 'vegetable', 10, { food: 'stem', ...mm(6) }],
-      GARLIC,
-      EGG,
-      SOY,
-    ],
-    { egg: 'well' },
-    [['duck', 'beans', 'rice', 'egg', 'soy']],
-  ],
-  [
-    'tofu with bean sprouts',
-    [
-      ['tofu', 'protein', 18, { food: 'tofu', ...mm(12) }],
-      ['sprouts', 'vegetable', 10, { food: 'crispVeg', ...mm(3) }],
-      ['ginger', 'aromatic', 1.5, { food: 'ginger' }],
-      SOY,
-    ],
-    {},
-    [['tofu', 'sprouts', 'rice', 'soy']],
   ],
   [
     'marinated pork, taken out',
@@ -204,21 +116,6 @@ export const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, w
     ],
   ],
   [
-    'crab, onion and tomato',
-    [
-      GARLIC,
-      EGG,
-      ['crab', 'protein', 12, { food: 'seafood', state: 'cooked', readyToEat: true, ...mm(10) }],
-      ['onion', 'vegetable', 8, { food: 'allium', ...mm(10) }],
-      ['tomato', 'vegetable', 8, { food: 'softVeg', ...mm(20) }],
-      ['fish sauce', 'liquidSeasoning', 2],
-      SCALLION,
-    ],
-    { egg: 'well' },
-    [['onion', 'rice', 'tomato', 'fish sauce', 'scallion']],
-    [['garlic', 'rice', 'egg']],
-  ],
-  [
     'thin beef and onion under a sweet sauce',
     [
       ['beef', 'protein', 25, { food: 'meat', ...mm(2) }],
@@ -244,12 +141,6 @@ export const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, w
     ],
     {},
     [['chicken', 'bell pepper', 'rice', 'soy', 'scallion']],
-  ],
-  [
-    'noodles in part of the rice',
-    [['noodles', 'vegetable', 30, { food: 'noodle', state: 'cooked' }], EGG, SOY, SCALLION],
-    { egg: 'firstOut' },
-    [['egg', 'rice', 'soy', 'scallion']],
   ],
   [
     'thin beef in satay',
@@ -283,22 +174,6 @@ export const DISHES: readonly [string, readonly Line[], StatedSchools, Orders, w
       ['onion', 'mushrooms', 'rice'],
       ['ketchup', 'rice'],
       ['peas', 'rice'],
-    ],
-  ],
-  [
-    'cooked curd with cabbage, hot',
-    [
-      ['curd', 'protein', 18, { food: 'tofu', ...mm(12) }],
-      ['hot paste', 'paste', 7],
-      ['carrot', 'vegetable', 5, { food: 'hardVeg', ...mm(3) }],
-      ['cabbage', 'vegetable', 6, { food: 'crispVeg', ...mm(4) }],
-      ['vinegar', 'liquidSeasoning', 1],
-      SCALLION,
-    ],
-    {},
-    [
-      ['curd', 'cabbage', 'rice', 'vinegar', 'scallion'],
-      ['hot paste', 'cabbage', 'rice'],
     ],
   ],
   [
