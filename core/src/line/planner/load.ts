@@ -64,8 +64,8 @@ export type Loaded = {
 
 const NEAR = 1e-6
 
-/** Writes an instance into the planner's memory, with what is frozen placed already. */
-export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
+/** Writes an instance into the planner's memory, with what is frozen placed already; `wantedS` is the latest start that a list asks for. */
+export function load(instance: LineInstance, pieces: readonly Piece[], wantedS = 0): Loaded {
   const { grid, stations, dishes } = instance
   const frozen = instance.frozen.map((batch) => frozenTimes(instance, pieces, batch))
   const firstS = Math.min(
@@ -113,7 +113,7 @@ export function load(instance: LineInstance, pieces: readonly Piece[]): Loaded {
   const dishNumber = new Map(dishes.map(({ id }, number) => [id, number]))
   const frozenIds = new Set(instance.frozen.flatMap(({ parts }) => parts))
   loadPieces(instance, pieces, (piece) => dishNumber.get(piece.dish.id)!, numbers(), bits)
-  const slots = slotFrom(horizonS(instance, pieces, frozen)) + 64
+  const slots = slotFrom(horizonS(instance, pieces, frozen, wantedS)) + 64
   startState(instance, pieces, frozen, slots, bits, dishNumber)
   const free = pieces.flatMap(({ id }, number) => (frozenIds.has(id) ? [] : [number]))
   for (let batch = 0; batch < pieces.length; batch += 1) S[ORDER + batch] = batch

@@ -25,6 +25,10 @@ import { putBack } from './ruin'
 /** A batch as somebody wants it: its parts, where, whether washed before, and not before a second. */
 export type WantedBatch = { parts: readonly string[]; station: string; wash?: boolean; notBefore?: number }
 
+/** The latest start that a list asks for [s]. */
+export const latestS = (wanted: readonly WantedBatch[]): number =>
+  Math.max(0, ...wanted.map(({ notBefore = 0 }) => notBefore))
+
 const NEAR = 1e-6
 
 /** What is done with pieces that a list does not name: each is placed where it costs least, or they follow at the end. */
@@ -46,7 +50,7 @@ export function placedList(
   unnamed: Unnamed,
 ): { plan: Planned; list: WantedBatch[] } {
   const gone = itemsGone(instance)
-  const loaded = load(instance, piecesOf(instance, gone))
+  const loaded = load(instance, piecesOf(instance, gone), latestS(wanted))
   fillFrom(loaded, wanted, unnamed)
   return { plan: planOf(instance, loaded, gone, 0), list: listNow(loaded) }
 }

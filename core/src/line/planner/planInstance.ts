@@ -6,7 +6,7 @@ import { load, type Loaded } from './load'
 import { MOST_PIECES } from './memory'
 import { BUSY, CALM, RUSH, type MoveShares } from './moves'
 import { itemsGone, piecesOf } from './pieces'
-import { fillFrom, listNow, type WantedBatch } from './placeList'
+import { fillFrom, latestS, listNow, type WantedBatch } from './placeList'
 import { planOf, type Planned } from './planOf'
 import { polishDelays, tidy } from './polish'
 import { keepSolution, roomForSolution, takeSolution } from './solution'
@@ -58,7 +58,7 @@ function searchPlan(
   const gone = itemsGone(instance)
   const pieces = piecesOf(instance, gone)
   if (pieces.length > MOST_PIECES) throw new RangeError(`${pieces.length} pieces: plan at most ${MOST_PIECES} at once`)
-  const loaded = load(instance, pieces)
+  const loaded = load(instance, pieces, latestS(start ?? []))
   const budget = evaluations ?? usualEvaluations(loaded.free.length)
   const best = roomForSolution()
   let bestPoints = bestDispatch(loaded, best)

@@ -209,6 +209,17 @@ describe('every plan', () => {
     }
   })
 
+  test('a list that asks for a start long after everything else is a plan too', () => {
+    const instance = smallInstance(346_742)
+    const wanted = instance.tickets.flatMap(({ items }) =>
+      items.map(({ id }) => ({ parts: [id], station: 'ring-a', notBefore: 40_000 })),
+    )
+    const plan = placeList(instance, wanted)
+    expect(plan.batches.length).toBeGreaterThan(0)
+    expect(checkPlan(instance, plan)).toEqual({ feasible: true, errors: [], objective: plan.objective })
+    expect(planInstance(instance, { start: wanted, evaluations: 100 }).objective).toBeLessThan(plan.objective)
+  })
+
   test('any list of batches is a plan: parts that must not meet are fried apart, washes that are missing are added', () => {
     fc.assert(
       fc.property(anySeed, (seed) => {
