@@ -15,6 +15,8 @@ test('a batch is dragged to the other ring, with its price, and taken back; move
   await told(page)
   const batch = page.getByRole('button', { name: /^.+ portions?, Ring A, up / }).first()
   await expect(batch).toBeVisible()
+  // What drags is fetched once the line stands.
+  await expect(batch).toHaveCSS('cursor', 'grab')
   const box = (await batch.boundingBox())!
   const [x, y] = [box.x + box.width / 2, box.y + Math.min(40, box.height / 2)]
   await page.mouse.move(x, y)

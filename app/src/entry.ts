@@ -11,7 +11,7 @@ const parts: readonly (() => unknown)[] = [
   () => require('react-dom/client') as unknown,
   () => require('react-native-web') as unknown,
   () => require('expo-router') as unknown,
-  () => startTransition(() => void require('expo-router/entry')),
+  () => startTransition(() => void require('./drawApp')),
 ]
 
 function startFrom(index: number): void {

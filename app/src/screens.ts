@@ -1,4 +1,5 @@
-/** Every screen but the line, loaded as one file (`ui/lazyScreen`, decision 19). */
+/** Every screen but the line, and what the line takes later, loaded as one file (`ui/lazyScreen`, decision 19). */
+export { DragBatches } from './line/hand/DragBatches'
 export { AddTicketScreen } from './line/AddTicketScreen'
 export { PassScreen } from './line/pass/PassScreen'
 export { RunningScreen } from './line/RunningScreen'

@@ -1,3 +1,4 @@
+import { use } from 'react'
 import { Pressable, View } from 'react-native'
 import Svg, { G, Line as SvgLine, Text as SvgText } from 'react-native-svg'
 import type { Kitchen } from 'contract/kitchen'
@@ -6,7 +7,7 @@ import { formatTime } from '../words/format'
 import { useWords } from '../words/i18n'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
 import { HandsThread } from './HandsThread'
-import { useDragOf } from './hand/DragBatches'
+import { DragOf } from './hand/dragOf'
 import { BatchLane, NARROW, RunLane } from './LaneParts'
 import type { ShownBatch, ShownRun, Line } from './useLinePlan'
 
@@ -137,7 +138,8 @@ function laneOf(line: Line, geometry: LaneGeometry, stationId: string): number {
 }
 
 function BatchTarget({ batchKey, ...target }: TargetProps & { batchKey: string }) {
-  return <Target {...target} drag={useDragOf(batchKey)} />
+  const draggable = use(DragOf)
+  return draggable({ batchKey, draw: (drag) => <Target {...target} {...(drag && { drag })} /> })
 }
 
 type TargetProps = {
@@ -159,7 +161,7 @@ function Target({ x, topPx, bottomPx, widthPx, name, isChosen, drag, onPress }: 
       aria-label={name}
       aria-pressed={isChosen}
       onPress={onPress}
-      className="ring-focus absolute"
+      className={`ring-focus absolute ${drag ? 'cursor-grab' : ''}`}
       style={{ left: x, top: topPx, width: widthPx, height: Math.max(24, bottomPx - topPx) }}
     />
   )

@@ -13,7 +13,7 @@ import { useWords } from '../words/i18n'
 import { BatchAmounts } from './BatchAmounts'
 import { FeedSwitch } from './FeedSwitch'
 import { FireButton, FireNotices } from './FireBar'
-import { DragBatches } from './hand/DragBatches'
+import { LaterDrag } from './hand/LaterDrag'
 import { ByHand } from './hand/ByHand'
 import { HandsNext } from './HandsNext'
 import { laneX, yAt, type LaneGeometry } from './laneGeometry'
@@ -149,7 +149,7 @@ function WideLanes({ line, batch, onBatch }: LineView) {
       <ScrollView tabIndex={0} className="min-h-0 flex-1" {...seen.scroll} onLayout={seen.onLayout}>
         <View style={{ height: fullPx, paddingLeft: 8 }}>
           <Drifting atMs={atMs} pxPerS={GEOMETRY.pxPerS}>
-            <DragBatches line={line} geometry={GEOMETRY}>
+            <LaterDrag line={line} geometry={GEOMETRY}>
               <Lanes
                 line={line}
                 geometry={GEOMETRY}
@@ -160,7 +160,7 @@ function WideLanes({ line, batch, onBatch }: LineView) {
                 onBatch={onBatch}
                 onRun={({ run }) => router.push(`/wok/${run.id}`)}
               />
-            </DragBatches>
+            </LaterDrag>
             {line.kitchen.stations.map((station, index) =>
               placeLabels(
                 things

@@ -1,4 +1,5 @@
 import { workerOf } from '../device/inWorker'
+import { newWorker } from '../device/newWorker'
 import type { MiseWork } from './mise.worker'
 
-export const inMiseWorker = workerOf<MiseWork>(() => new Worker(new URL('./mise.worker.ts', import.meta.url)))
+export const inMiseWorker = workerOf<MiseWork>(() => newWorker('mise'))

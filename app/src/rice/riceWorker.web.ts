@@ -1,4 +1,5 @@
 import { workerOf } from '../device/inWorker'
+import { newWorker } from '../device/newWorker'
 import type { RiceWork } from './rice.worker'
 
-export const inRiceWorker = workerOf<RiceWork>(() => new Worker(new URL('./rice.worker.ts', import.meta.url)))
+export const inRiceWorker = workerOf<RiceWork>(() => newWorker('rice'))

@@ -1,4 +1,5 @@
 import { workerOf } from '../device/inWorker'
+import { newWorker } from '../device/newWorker'
 import type { WokWork } from './wok.worker'
 
-export const inWokWorker = workerOf<WokWork>(() => new Worker(new URL('./wok.worker.ts', import.meta.url)))
+export const inWokWorker = workerOf<WokWork>(() => newWorker('wok'))

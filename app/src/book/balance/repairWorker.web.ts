@@ -1,4 +1,5 @@
 import { workerOf } from '../../device/inWorker'
+import { newWorker } from '../../device/newWorker'
 import type { RepairWork } from './repair.worker'
 
-export const inRepairWorker = workerOf<RepairWork>(() => new Worker(new URL('./repair.worker.ts', import.meta.url)))
+export const inRepairWorker = workerOf<RepairWork>(() => newWorker('repair'))

@@ -19,6 +19,7 @@ import { laneX, yAt, type LaneGeometry } from '../laneGeometry'
 import { useLineWords } from '../lineWords'
 import { sayWish } from '../plan/useLineState'
 import type { Line, ShownBatch } from '../useLinePlan'
+import { DragOf, type DraggableProps } from './dragOf'
 import { dropOf, droppedBatch, ticketsWith, type Drop } from './drop'
 import { pinPrice } from './wishing'
 
@@ -75,7 +76,7 @@ export function DragBatches({ line, geometry, children }: DragBatchesProps) {
         if (last) letGo(last)
       }}
     >
-      {children}
+      <DragOf value={draggable}>{children}</DragOf>
       {held && <Ghost line={line} geometry={geometry} {...held} />}
     </DndContext>
   )
@@ -149,8 +150,8 @@ function Price({ line, batch, drop }: Held & { line: Line }) {
 /** A pin that is only priced. */
 const HELD_PIN = 'held'
 
-/** What the target of a batch takes to be dragged; outside `DragBatches` it takes nothing. */
-export function useDragOf(key: string) {
-  const { setNodeRef, listeners } = useDraggable({ id: key })
-  return { ref: setNodeRef as unknown as Ref<View>, ...(listeners as object) }
+function Draggable({ batchKey, draw }: DraggableProps) {
+  const { setNodeRef, listeners } = useDraggable({ id: batchKey })
+  return draw({ ref: setNodeRef as unknown as Ref<View>, ...(listeners as object) })
 }
+const draggable = (props: DraggableProps) => <Draggable {...props} />

@@ -1,4 +1,5 @@
 import { workerOf } from '../../device/inWorker'
+import { newWorker } from '../../device/newWorker'
 import type { LineWork } from './line.worker'
 
-export const inLineWorker = workerOf<LineWork>(() => new Worker(new URL('./line.worker.ts', import.meta.url)))
+export const inLineWorker = workerOf<LineWork>(() => newWorker('line'))

@@ -1,4 +1,5 @@
 import { workerOf } from '../../device/inWorker'
+import { newWorker } from '../../device/newWorker'
 import type { StationWork } from './station.worker'
 
-export const inStationWorker = workerOf<StationWork>(() => new Worker(new URL('./station.worker.ts', import.meta.url)))
+export const inStationWorker = workerOf<StationWork>(() => newWorker('station'))
