@@ -11,6 +11,14 @@ const exportsOf = (names) => names.split(' ').map((name) => `dist/exports/${name
  * its links; of drawings what they would be touched by and read from text (a drawing of ours is not touched); of React Native lists, animations and the controls that we do not draw.
  */
 const LEFT_OUT = {
+  '@tanstack/react-query': [
+    'useMutationState',
+    'usePrefetchInfiniteQuery',
+    'usePrefetchQuery',
+    'useSuspenseInfiniteQuery',
+    'useSuspenseQueries',
+    'useSuspenseQuery',
+  ].map((name) => `build/modern/${name}.js`),
   zod: [
     'v4/locales/index.js',
     'v4/core/compile.js',
@@ -22,6 +30,7 @@ const LEFT_OUT = {
   uuid: ['parse', 'v1', 'v1ToV6', 'v3', 'v4', 'v5', 'v6', 'v6ToV1', 'version'].map((name) => `dist/${name}.js`),
   'expo-router': [
     'build/color/',
+    'build/hooks/useLoaderData.js',
     'build/fork/native-stack/',
     'build/layouts/experimental-stack/',
     'build/layouts/stack-utils/',
@@ -29,11 +38,22 @@ const LEFT_OUT = {
     'build/link/Link.js',
     'build/native-tabs/',
     'build/react-navigation/bottom-tabs/',
+    'build/react-navigation/core/StaticNavigation.js',
+    'build/react-navigation/core/getPathFromState.js',
+    'build/react-navigation/core/getStateFromPath.js',
     'build/react-navigation/elements/',
+    'build/react-navigation/native/NavigationContainer.js',
+    'build/react-navigation/native/createStaticNavigation.js',
+    'build/react-navigation/native/useLinkProps.js',
+    'build/react-navigation/native/useLinking.js',
+    'build/react-navigation/native/useScrollToTop.js',
     'build/react-navigation/native-stack/',
+    'build/react-navigation/routers/DrawerRouter.js',
+    'build/react-navigation/routers/TabRouter.js',
     'build/screensFeatureFlags',
     'build/standard-navigation/',
     'build/views/Sitemap.js',
+    'build/views/Unmatched.js',
     'build/views/useSitemap.js',
   ],
   'expo-glass-effect': [''],
@@ -45,7 +65,7 @@ const LEFT_OUT = {
     'ActivityIndicator Animated Button CheckBox Clipboard Easing FlatList Image ImageBackground InteractionManager ' +
       'LayoutAnimation PanResponder Picker ProgressBar RefreshControl SectionList Share Switch Touchable TouchableHighlight ' +
       'TouchableNativeFeedback TouchableOpacity TouchableWithoutFeedback Vibration VirtualizedList',
-  ),
+  ).concat('dist/exports/StyleSheet/validate.js'),
 }
 
 const isLeftOut = (filePath) =>

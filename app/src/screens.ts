@@ -1,5 +1,6 @@
 /** Every screen but the line, and what the line takes later, loaded as one file (`ui/lazyScreen`, decision 19). */
 export { DragBatches } from './line/hand/DragBatches'
+export { VirtualList } from './ui/VirtualList'
 export { AddTicketScreen } from './line/AddTicketScreen'
 export { PassScreen } from './line/pass/PassScreen'
 export { RunningScreen } from './line/RunningScreen'

@@ -9,7 +9,7 @@ import { report } from './report'
 
 const EMPTY = '.okazu-build/empty-app'
 
-/** JavaScript over the wire at the first load of the line, against an empty app of the same stack and settings, gzip. */
+/** JavaScript over the wire at the first load of the line, against an empty app of the same stack as Expo makes it, gzip. */
 export async function bundleSize(url: string): Promise<void> {
   const ours = await firstLoadKB(url)
   const empty = emptyAppKB()
@@ -45,14 +45,7 @@ function emptyAppKB(): number {
   mkdirSync(join(EMPTY, 'public'))
   for (const file of ['app.json', 'babel.config.js', 'tailwind.config.js', 'public/index.html', 'src/global.css'])
     copyFileSync(join('app', file), join(EMPTY, file))
-  const root = JSON.stringify(process.cwd())
-  writeFileSync(
-    join(EMPTY, 'metro.config.js'),
-    readFileSync('app/metro.config.js', 'utf8').replace(
-      'module.exports',
-      `config.watchFolders = [${root}]\nmodule.exports`,
-    ),
-  )
+  writeFileSync(join(EMPTY, 'metro.config.js'), EMPTY_CONFIG)
   const { dependencies } = JSON.parse(readFileSync('app/package.json', 'utf8')) as { dependencies: object }
   const main = 'expo-router/entry'
   writeFileSync(
@@ -74,6 +67,12 @@ function filesIn(folder: string): string[] {
     statSync(join(folder, name)).isDirectory() ? filesIn(join(folder, name)) : [join(folder, name)],
   )
 }
+
+/** As Expo and NativeWind make an app: what ours leaves out of the bundle is in it. */
+const EMPTY_CONFIG = `const config = require('expo/metro-config').getDefaultConfig(__dirname)
+config.watchFolders = [${JSON.stringify(process.cwd())}]
+module.exports = require('nativewind/metro').withNativeWind(config, { input: './src/global.css', inlineRem: 16 })
+`
 
 const EMPTY_SCREEN = `import '../global.css'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'

@@ -26,7 +26,7 @@ type InHandProps = {
 export function LineInHand({ line, dish, list, draft, onChange }: InHandProps) {
   const t = useWords('line')
   const name = useWords('ui')
-  const wok = useWords('wok')
+  const steps = useWords('steps')
   const isRunny = eggWishOf(dish.modifiers.filter(({ id }) => line.modifiers.includes(id))) === 'runny'
   const noteOf = (allergen: Allergen) => {
     const { verdict } = dishVerdict(dish.components, allergen, list)
@@ -76,7 +76,7 @@ export function LineInHand({ line, dish, list, draft, onChange }: InHandProps) {
           <Button label={t('add.oneDiffers')} onPress={() => onChange(splitOne(draft, line.id, newId()))} />
         )}
       </View>
-      {isRunny && <Notice kind="hazard" isSmall title={wok('cautions.runnyEgg')} />}
+      {isRunny && <Notice kind="hazard" isSmall title={steps('cautions.runnyEgg')} />}
       {stays.map((words) => (
         <Notice key={words} kind="allergy" isSmall title={words} />
       ))}

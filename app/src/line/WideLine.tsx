@@ -6,7 +6,6 @@ import { Empty } from '../ui/states'
 import { PageHeading } from '../ui/PageHeading'
 import { Text } from '../ui/Text'
 import { useScrollWindow } from '../ui/useScrollWindow'
-import { VirtualList } from '../ui/VirtualList'
 import { useOnHand } from '../rice/useLots'
 import { formatTimeS } from '../words/format'
 import { useWords } from '../words/i18n'
@@ -25,8 +24,8 @@ import { useLineWords } from './lineWords'
 import type { LineView } from './lineView'
 import { placeLabels } from '../score/placeLabels'
 import { TicketLabel, ticketLabelPx } from './TicketLabel'
+import { TicketList } from './TicketList'
 import { useBatchRice, useMiseEnds } from './useSupplies'
-import type { ShownTicket } from './useTickets'
 import { useMassWords } from '../setup/useMassWords'
 
 const GEOMETRY: LaneGeometry = { timesPx: 46, channelPx: 76, gapPx: 122, pxPerS: 1.5, nowLinePx: 70, aheadS: 900 }
@@ -45,7 +44,7 @@ export function WideLine(view: LineView) {
           <PageHeading weight="bold">{t('wideWaiting', { count: line.portionsWaiting })}</PageHeading>
         </View>
         <PlanNotices line={line} />
-        <VirtualList<ShownTicket>
+        <TicketList
           items={shown}
           keyOf={(ticket) => ticket.id}
           estimatePx={ticketLabelPx}

@@ -2,7 +2,7 @@ import { useVirtualizer, type VirtualizerOptions } from '@tanstack/react-virtual
 import { useRef, type ReactNode, type Ref } from 'react'
 import { ScrollView, View } from 'react-native'
 
-type VirtualListProps<Item> = {
+export type VirtualListProps<Item> = {
   items: readonly Item[]
   keyOf: (item: Item) => string
   /** About how high an item is [px]; it is measured once it is drawn. */

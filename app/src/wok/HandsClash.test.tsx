@@ -4,6 +4,7 @@ import type { Step } from 'core/wok/score'
 import { startWords } from '../words/i18n'
 import { HandsClash } from './HandsClash'
 import type { SaidOfRun } from './useRuns'
+import { wok } from './words.en'
 
 const NOW_MS = 1_764_100_012_000
 const mockSaid: (SaidOfRun & { runId: string })[] = []
@@ -28,7 +29,7 @@ jest.mock('../setup/useKitchen', () => ({
     },
   }),
 }))
-beforeAll(startWords)
+beforeAll(() => startWords({ wok }))
 beforeEach(() => {
   mockSaid.length = 0
   mockPairs = null

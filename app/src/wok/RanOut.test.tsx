@@ -7,6 +7,7 @@ import type { StandIn } from 'core/wok/runEvent'
 import { startWords } from '../words/i18n'
 import { RanOut } from './RanOut'
 import type { Cook } from './useCook'
+import { wok } from './words.en'
 
 const pork = component({
   id: 'pork',
@@ -28,7 +29,7 @@ jest.mock('../book/useShelf', () => ({ useShelf: () => ({ shelf: mockRows && { r
 jest.mock('../line/plan/useLineState', () => ({ useLineState: () => ({ wishes: { goneMatters: mockGone } }) }))
 jest.mock('../setup/useKitchen', () => ({ useKitchen: () => ({ data: { ruleSet: 'uk', weighsIn: 'g' } }) }))
 beforeAll(() => {
-  startWords()
+  startWords({ wok })
   // This page has no size, so nothing can be brought into view.
   Element.prototype.scrollIntoView = () => undefined
 })

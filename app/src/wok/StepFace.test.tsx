@@ -7,10 +7,11 @@ import { startWords } from '../words/i18n'
 import { StepFace } from './StepFace'
 import { useStepWords } from './stepWords'
 import { localRun } from './useRuns'
+import { wok } from './words.en'
 
 jest.mock('../setup/useKitchen', () => ({ useKitchen: () => ({ data: { weighsIn: mockWeighsIn } }) }))
 let mockWeighsIn = 'g'
-beforeAll(startWords)
+beforeAll(() => startWords({ wok }))
 
 const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
 const run = Run.parse(

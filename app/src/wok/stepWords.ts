@@ -28,7 +28,7 @@ function actionOf({ action, offered, check }: RunStep, isGriddle: boolean) {
 
 /** Everything a cook is told of a step, from the codes of the engine. */
 export function useStepWords(readsIn: TempUnit): (step: RunStep, isGriddle: boolean) => StepWords {
-  const t = useWords('wok')
+  const t = useWords('steps')
   return (step, isGriddle) => {
     const action = actionOf(step, isGriddle)
     const { check } = step

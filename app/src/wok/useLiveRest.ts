@@ -8,7 +8,7 @@ import { useDishes } from '../book/useDishes'
 import { kitchenNowMs } from '../device/clock'
 import { useKitchen } from '../setup/useKitchen'
 import type { sayOfRun } from './useRuns'
-import { inWokWorker } from './wokWorker'
+import { inLiveWorker } from './liveWorker'
 
 /** While a step is overdue its rest is looked at again so often [ms]. */
 const OVERDUE_MS = 4000
@@ -56,7 +56,7 @@ export function useLiveRest(run: Run, sayOf: typeof sayOfRun): LiveRest {
     if (!dish || !station || !kitchen || !isOpen) return
     const plate = heatOf(station, undefined, dish.id).station
     const askedMs = kitchenNowMs()
-    inWokWorker(async (work) => work.retimeRun(dish, run, run.events, plate, kitchen, askedMs)).then(
+    inLiveWorker(async (work) => work.retimeRun(dish, run, run.events, plate, kitchen, askedMs)).then(
       (rest) => answer(rest, no),
       () => answer(null, no),
     )

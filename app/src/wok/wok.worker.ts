@@ -1,5 +1,4 @@
 import { batchScore } from 'core/line/batchScore'
-import { retimeRun } from 'core/line/retimeRun'
 import { whatIfMap, whatIfQuick, whatIfScore } from 'core/line/whatIf'
 import { roughStationTimes, stationTimes } from 'core/line/stationTimes'
 import { soonerByRest } from 'core/line/warmStart'
@@ -17,7 +16,6 @@ export const wokWork = {
   batchScoreToPlan,
   stationTimes,
   roughStationTimes,
-  retimeRun,
   whatIfScore,
   whatIfQuick,
   whatIfMap,

@@ -1,10 +1,8 @@
 import { bowlWords } from './bowls.en'
 import { tasteWords } from '../book/taste/words.en'
-import { steps } from './steps.en'
 import { rehearse } from './rehearse/words.en'
 
 export const wok = {
-  ...steps,
   taste: tasteWords,
   title: 'Wok',
   loading: 'Fetching the run',
@@ -49,29 +47,18 @@ export const wok = {
   readyWhen: 'Ready when',
   why: 'Why here',
   estimate: 'Seconds are an estimate until this station is calibrated.',
-  cautions: {
-    wokToSmoke: 'Extraction on. Not with a coated pan.',
-    oilNearSmoke: 'Smoking oil catches fire. Never water on it: lid, flame off.',
-    steamWhenWiped: 'Steam when wiping a hot wok: tongs, not fingers.',
-    runnyEgg:
-      'As this guest asked: a runny egg can make ill. Not for the very young or old, the pregnant or the ill. Local code decides.',
-    wetIntoOil: 'Wet food spits: lay it in away from you.',
-    rawTools: 'Raw tools stay apart. Wash hands.',
-    chilliVapour: 'Its vapour bites: lean back, extraction on.',
-    heavyWok: 'A full wok is heavy: ladle under it, both hands.',
-    bowlCools: 'It has cooled in its bowls: probe it. Serve now or hold it hot, by your local code.',
-    steamUnderLid: 'Steam under the lid: open it away from you, dry cloth.',
-    lotNotRescued: 'Frying does not rescue rice that was kept warm too long.',
+  figures: {
+    warm: 'still about {{temp}} from before',
+    metal: 'metal {{from}}',
+    metalFalls: 'metal {{from}} → {{to}}',
+    dry: 'dry in {{seconds}} s',
+    core: 'core {{core}}',
+    oil: '{{mass}} of oil',
+    onMetal: 'some {{mass}} of fat there already',
+    rendered: 'gives some {{mass}} of fat',
+    carried: 'takes some {{mass}} of oil with it',
+    burn: '{{percent}} % of the way to burnt',
   },
-  checks: {
-    poultry: 'Poultry cooked through, {{core}}?',
-    meat: 'Meat cooked through, {{core}}?',
-    mince: 'Mince cooked through, {{core}}?',
-    seafood: 'Shellfish cooked through, {{core}}?',
-    egg: 'Egg set, {{core}}?',
-    rice: 'Rice {{core}} in the middle?',
-  },
-  checkHold: 'held {{holdS}} s',
   checkSource: '{{source}}. Your local code decides.',
   waits: 'waits for you to confirm',
   leftOpen:

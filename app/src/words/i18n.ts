@@ -8,12 +8,14 @@ import type { rice } from '../rice/words.en'
 import type { setup } from '../setup/words.en'
 import { people } from '../people/words.en'
 import { ui } from '../ui/words.en'
-import { wok } from '../wok/words.en'
+import { steps } from '../wok/steps.en'
+import type { wok } from '../wok/words.en'
 import { pseudo } from './pseudo'
 
 /** Words that the line shows at once; those of the other stages are loaded with their screens. */
-const FIRST = { ui, line, wok, people }
+const FIRST = { ui, line, steps, people }
 const LATER = {
+  wok: async () => (await import('../wok/words.en')).wok,
   rice: async () => (await import('../rice/words.en')).rice,
   mise: async () => (await import('../mise/words.en')).mise,
   record: async () => (await import('../record/words.en')).record,
@@ -23,6 +25,7 @@ const LATER = {
 export type LaterWords = keyof typeof LATER
 
 type Resources = typeof FIRST & {
+  wok: typeof wok
   rice: typeof rice
   mise: typeof mise
   record: typeof record

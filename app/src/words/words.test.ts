@@ -5,6 +5,7 @@ import { record } from '../record/words.en'
 import { rice } from '../rice/words.en'
 import { setup } from '../setup/words.en'
 import { ui } from '../ui/words.en'
+import { steps } from '../wok/steps.en'
 import { wok } from '../wok/words.en'
 import { ACTIONS, CAUTIONS, CUES, REASONS } from 'core/wok/score'
 import { PROBLEM_CODES } from 'contract/problem'
@@ -42,11 +43,11 @@ test('the pseudo-locale is two fifths longer, accented, and keeps its placeholde
 })
 
 test('every code of the engine and the server has its words', () => {
-  expect(Object.keys(wok.cues).sort()).toEqual([...CUES].sort())
-  expect(Object.keys(wok.reasons).sort()).toEqual([...REASONS].sort())
-  expect(Object.keys(wok.cautions).sort()).toEqual([...CAUTIONS].sort())
+  expect(Object.keys(steps.cues).sort()).toEqual([...CUES].sort())
+  expect(Object.keys(steps.reasons).sort()).toEqual([...REASONS].sort())
+  expect(Object.keys(steps.cautions).sort()).toEqual([...CAUTIONS].sort())
   expect(
-    Object.keys(wok.how)
+    Object.keys(steps.how)
       .filter((key) => key !== 'heatPlate' && key !== 'readGrains')
       .sort(),
   ).toEqual([...ACTIONS].sort())
@@ -67,6 +68,6 @@ test('no sentence is left empty, and every plural has both its forms', () => {
       return pair !== null && !(pair in words) ? [here] : []
     })
   expect(
-    walk({ ui, rice, mise, line, wok, record, book, setup }, '').filter((path) => path !== '.setup.seedUnit'),
+    walk({ ui, rice, mise, line, steps, wok, record, book, setup }, '').filter((path) => path !== '.setup.seedUnit'),
   ).toEqual([])
 })

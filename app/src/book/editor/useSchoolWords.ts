@@ -1,5 +1,4 @@
-import type { SchoolName } from 'core/book/schools'
-import { schoolWords } from './schools.en'
+import { SCHOOLS, type SchoolName } from 'core/book/schools'
 import { useWords } from '../../words/i18n'
 
 type Way = { name: string; does: string }
@@ -12,7 +11,7 @@ export function useSchoolWords() {
     school: (school: SchoolName): string => t(`schools.names.${school}`),
     /** A way of a school, and in one line what it does to the food; what is not said is left to the engine. */
     value: (school: SchoolName, value: string | undefined): Way => {
-      const isKnown = value !== undefined && value in schoolWords.values[school]
+      const isKnown = value !== undefined && (SCHOOLS[school] as readonly string[]).includes(value)
       const key = isKnown ? `schools.values.${school}.${value}` : 'schools.auto'
       return { name: say(`${key}.name`), does: say(`${key}.does`) }
     },

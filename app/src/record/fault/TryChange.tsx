@@ -10,9 +10,6 @@ import { Loading } from '../../ui/states'
 import { Text } from '../../ui/Text'
 import { useWords } from '../../words/i18n'
 import { useRun } from '../../wok/useRuns'
-import { faultWords } from './words.en'
-
-const DO = faultWords.try.do
 
 /** The one change, by the run that shows the cause most: a draft of the dish, a smaller batch at the station, or something to do. */
 export function TryChange({ likely }: { likely: LikelyCause }) {
@@ -53,11 +50,11 @@ function Change({ likely, run }: { likely: LikelyCause; run: Run }) {
         />
       )
     case 'do': {
-      const key = change.cause in DO ? (change.cause as keyof typeof DO) : 'other'
+      const say = t as unknown as (keys: string[]) => string
       return (
         <View className="flex-1 justify-center rounded-lg border border-edge p-3">
           <Text size="step" weight="bold" stretch="slim">
-            {t(`fault.try.do.${key}`)}
+            {say([`fault.try.do.${change.cause}`, 'fault.try.do.other'])}
           </Text>
         </View>
       )

@@ -40,6 +40,7 @@ type StepProps = { stationId: string; name: string; setUp: keyof typeof SAID; be
 
 function Step({ stationId, name, setUp, beganMs }: StepProps) {
   const t = useWords('wok')
+  const steps = useWords('steps')
   const nowMs = useNowMs()
   useEffect(() => {
     const leftMs = beganMs === null ? 0 : beganMs + SET_UP_S[setUp] * 1000 - kitchenNowMs()
@@ -66,7 +67,7 @@ function Step({ stationId, name, setUp, beganMs }: StepProps) {
         }
         onPress={beganMs === null ? () => beginCleaning(stationId, { kind: setUp, beganMs: nowMs }) : finish}
       />
-      {beganMs !== null && <Text tone="ash">{t('cautions.steamWhenWiped')}</Text>}
+      {beganMs !== null && <Text tone="ash">{steps('cautions.steamWhenWiped')}</Text>}
     </View>
   )
 }
