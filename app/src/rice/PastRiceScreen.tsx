@@ -35,27 +35,6 @@ export function PastRiceScreen() {
   const columns = useMemo(() => pastColumns(t, zone), [t, zone])
   const [chosenId, setChosenId] = useState<string | null>(null)
   const chosen = rows.find((row) => row.id === chosenId) ?? rows[0]
-  const files = (
-    <View className="flex-row gap-2.5">
-      <Button
-        kind="main"
-        isTall
-        size="step"
-        label={t('past.pdf')}
-        detail={t('past.pdfDetail')}
-        className="min-w-0 flex-1"
-        onPress={() => download('/api/rice/log.pdf', 'okazu-cooling.pdf')}
-      />
-      <Button
-        isTall
-        size="step"
-        label={t('past.csv')}
-        detail={t('past.csvDetail')}
-        className="min-w-0 flex-1"
-        onPress={() => download('/api/rice/log.csv', 'okazu-cooling.csv')}
-      />
-    </View>
-  )
   if (isWide && rows.length > 0)
     return (
       <Frame stage="rice">
@@ -76,7 +55,7 @@ export function PastRiceScreen() {
             />
           </View>
           <View className="w-[380px] gap-3 border-l border-edge bg-plate p-4">
-            {files}
+            <LogFiles />
             <Button size="body" label={t('past.ticket')} onPress={() => setIsFinding(true)} />
             {past.hasNextPage && (
               <Button
@@ -93,7 +72,7 @@ export function PastRiceScreen() {
       </Frame>
     )
   return (
-    <Frame stage="rice" bar={files}>
+    <Frame stage="rice" bar={<LogFiles />}>
       <View className="flex-row items-center justify-between gap-3 border-b border-edge bg-plate px-4 py-2">
         <PageHeading size="step" weight="bold">
           {t('past.title')}
@@ -127,6 +106,32 @@ export function PastRiceScreen() {
       )}
       {isFinding && <FindTicket zone={zone} onClose={() => setIsFinding(false)} />}
     </Frame>
+  )
+}
+
+/** The log of all lots as paper and as a table. */
+function LogFiles() {
+  const t = useWords('rice')
+  return (
+    <View className="flex-row gap-2.5">
+      <Button
+        kind="main"
+        isTall
+        size="step"
+        label={t('past.pdf')}
+        detail={t('past.pdfDetail')}
+        className="min-w-0 flex-1"
+        onPress={() => download('/api/rice/log.pdf', 'okazu-cooling.pdf')}
+      />
+      <Button
+        isTall
+        size="step"
+        label={t('past.csv')}
+        detail={t('past.csvDetail')}
+        className="min-w-0 flex-1"
+        onPress={() => download('/api/rice/log.csv', 'okazu-cooling.csv')}
+      />
+    </View>
   )
 }
 

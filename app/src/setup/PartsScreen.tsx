@@ -37,17 +37,11 @@ export function PartsScreen() {
   )
 }
 
-function Parts({ theme }: { theme: 'steel' | 'paper' }) {
+/** Every size of type. */
+function Sizes() {
   const t = useWords('setup')
-  const [value, setValue] = useState(46)
-  const [isA, setIsA] = useState(true)
-  const [isOpen, setIsOpen] = useState(false)
-  const nothing = () => undefined
   return (
-    <View className="min-w-0 flex-1 gap-4 bg-ground p-5" {...{ dataSet: { theme } }}>
-      <Text role="heading" aria-level={2} size="title" weight="bold" stretch="wide">
-        {t(`partsGround.${theme}`)}
-      </Text>
+    <>
       <View className="flex-row flex-wrap items-end gap-4">
         <Text size="clock" weight="bold" stretch="narrow">
           {t('samples.figure')}
@@ -71,6 +65,17 @@ function Parts({ theme }: { theme: 'steel' | 'paper' }) {
           {t('samples.small')}
         </Text>
       </View>
+    </>
+  )
+}
+
+const nothing = () => undefined
+
+/** Targets, at rest, refused and busy. */
+function Targets() {
+  const t = useWords('setup')
+  return (
+    <>
       <View className="flex-row gap-3">
         <Button kind="main" label={t('samples.fire')} onPress={nothing} className="flex-1" />
         <Button
@@ -98,6 +103,22 @@ function Parts({ theme }: { theme: 'steel' | 'paper' }) {
           className="flex-1"
         />
       </View>
+    </>
+  )
+}
+
+function Parts({ theme }: { theme: 'steel' | 'paper' }) {
+  const t = useWords('setup')
+  const [value, setValue] = useState(46)
+  const [isA, setIsA] = useState(true)
+  const [isOpen, setIsOpen] = useState(false)
+  return (
+    <View className="min-w-0 flex-1 gap-4 bg-ground p-5" {...{ dataSet: { theme } }}>
+      <Text role="heading" aria-level={2} size="title" weight="bold" stretch="wide">
+        {t(`partsGround.${theme}`)}
+      </Text>
+      <Sizes />
+      <Targets />
       <Text tone="ash">{t('samples.dial')}</Text>
       <Dial
         name={t('samples.dial')}

@@ -7,23 +7,20 @@ import { useKitchen, useReadsIn } from '../setup/useKitchen'
 import { toast, ToastPlace } from '../ui/Toast'
 import { useIsWide } from '../ui/useIsWide'
 import { useWords } from '../words/i18n'
-import { Bowls } from './Bowls'
-import { CheckAnswers, OfferedCheck } from './CheckBar'
 import { LiveScore } from './LiveScore'
-import { NextBar } from './NextBar'
 import { OverPanel } from './OverPanel'
 import { StepFace } from './StepFace'
 import { StepList } from './StepList'
 import { RunHead } from './RunHead'
 import { useStepWords, type RunStep } from './stepWords'
-import { TroubleBar, TroubleList } from './TroublePanel'
+import { TroubleList } from './TroublePanel'
 import { useCook } from './useCook'
 import { useLiveRest } from './useLiveRest'
 import { useLastSaid } from './useLastSaid'
 import { usePedal } from './usePedal'
 import { useRest } from '../ui/useRest'
 import type { sayOfRun } from './useRuns'
-import { CookBar } from './CookBar'
+import { RunBar } from './RunBar'
 import { RunTop } from './RunTop'
 
 type Props = {
@@ -111,32 +108,13 @@ export function CookRun({ run, say: sayOf, rehearsal }: Props) {
         )}
         {isWide && <StepList run={run} state={cook.state} nowMs={cook.nowMs} wordsOf={wordsOf} />}
       </View>
-      <View className="gap-3 border-t border-edge bg-plate px-3 pb-3 pt-2">
-        {cook.step.check !== null && !isTrouble && (
-          <CheckAnswers isResting={isResting} onSay={(ok, read) => say(cook.checked(ok, read))} />
-        )}
-        {cook.step.check === null && cook.step.offered && !isTrouble && (
-          <OfferedCheck
-            check={cook.step.offered}
-            title={wordsOf(cook.step).title}
-            onSay={(ok, read) => say(cook.checked(ok, read))}
-          />
-        )}
-        {cook.step.action === 'pickUp' && !isTrouble && !rehearsal && <Bowls run={run} />}
-        <NextBar run={run} state={cook.state} wordsOf={wordsOf} last={last} onUndo={undo} />
-        {isTrouble ? (
-          <TroubleBar cook={cook} onClose={() => setIsTrouble(false)} onStopped={onStopped} />
-        ) : (
-          <CookBar
-            cook={cook}
-            wordsOf={wordsOf}
-            onTrouble={() => setIsTrouble(true)}
-            run={run}
-            isResting={isResting}
-            onSaid={say}
-          />
-        )}
-      </View>
+      <RunBar
+        {...{ run, cook, wordsOf, isResting, last }}
+        isRehearsal={rehearsal !== undefined}
+        trouble={{ isOpen: isTrouble, open: () => setIsTrouble(true), close: () => setIsTrouble(false), onStopped }}
+        onSaid={say}
+        onUndo={undo}
+      />
       <ToastPlace />
     </View>
   )

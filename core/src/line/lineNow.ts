@@ -163,11 +163,7 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
     nowMs,
   }
   const stationIds = stations.map(({ id }) => id)
-  const cleaned = stationIds.flatMap((id) => {
-    const past = pastAt(id)
-    const how = isWashed(past) ? 'washed' : cleanedSinceUse(past)
-    return how === null ? [] : [how === 'washed' ? id : `${id} ${how}`]
-  })
+  const cleaned = cleanedOf(stationIds, pastAt)
   const from = { pieces, runs: inHand, stationIds, cleaned, pairs, wishes }
   const key = factsKey(from)
   const told = input.orderFor(key)
@@ -188,18 +184,7 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
     pastOf: pastAt,
     secondsAt,
   })
-  const keyOf = uniqueKeys()
-  const batches = placed.flatMap((batch): LineBatch<S, D>[] => {
-    const dish = dishOf(batch)
-    const station = stationOf(batch.stationId)
-    const ordered = order(dish, batch)
-    if (!station || ordered.kind !== 'batch') return []
-    const { riceMassG, components } = ordered.batch
-    const answer = known.scoreOf(dish, batchInputOf(batch), station)
-    const score = answer?.kind === 'score' ? answer.score : null
-    const hands = batchHands(batch, known.timesOf(dish, station)?.handsOff)
-    return [{ ...batch, key: keyOf(batch), dish, station, riceMassG, batchMassG: totalMassG(components), score, hands }]
-  })
+  const batches = batchesOf(placed, { dishOf, stationOf, order, known })
   const asked = new Set([...sorted.plan, ...sorted.pending].map(dishOf))
   return {
     runs,
@@ -222,6 +207,40 @@ export function lineNow<S extends Station, D extends Dish, T extends LineTicket,
       pairs,
     },
   }
+}
+
+/** Stations that were cleaned since something was cooked there, and how, unless they were washed. */
+const cleanedOf = (stationIds: readonly string[], pastAt: (stationId: string) => StationPast): string[] =>
+  stationIds.flatMap((id) => {
+    const past = pastAt(id)
+    const how = isWashed(past) ? 'washed' : cleanedSinceUse(past)
+    return how === null ? [] : [how === 'washed' ? id : `${id} ${how}`]
+  })
+
+type BatchesOf<S extends Station, D extends Dish> = {
+  dishOf: (batch: ProposedBatch) => D
+  stationOf: (id: string) => S | undefined
+  order: ReturnType<typeof ordersOf>
+  known: WorkedOut<S, D>
+}
+
+/** What was placed, with what it weighs and its score; a batch that has neither station nor order is passed over. */
+function batchesOf<S extends Station, D extends Dish>(
+  placed: readonly PlannedBatch[],
+  { dishOf, stationOf, order, known }: BatchesOf<S, D>,
+): LineBatch<S, D>[] {
+  const keyOf = uniqueKeys()
+  return placed.flatMap((batch): LineBatch<S, D>[] => {
+    const dish = dishOf(batch)
+    const station = stationOf(batch.stationId)
+    const ordered = order(dish, batch)
+    if (!station || ordered.kind !== 'batch') return []
+    const { riceMassG, components } = ordered.batch
+    const answer = known.scoreOf(dish, batchInputOf(batch), station)
+    const score = answer?.kind === 'score' ? answer.score : null
+    const hands = batchHands(batch, known.timesOf(dish, station)?.handsOff)
+    return [{ ...batch, key: keyOf(batch), dish, station, riceMassG, batchMassG: totalMassG(components), score, hands }]
+  })
 }
 
 function inHandOf(run: OpenRun, state: RunState, dishes: ReadonlyMap<string, Dish>): RunInHand {

@@ -159,13 +159,7 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
             {dish && <TakeOut dish={dish} onDone={editor.done} />}
           </View>
         </ScrollView>
-        {isWide && (
-          <View className="min-h-0 w-[360px] border-l border-edge">
-            <ScrollView tabIndex={0} className="min-h-0 flex-1">
-              <View className="p-4">{balance}</View>
-            </ScrollView>
-          </View>
-        )}
+        {isWide && <Aside>{balance}</Aside>}
       </View>
       {theirs && base && (
         <ConflictSheet
@@ -175,14 +169,27 @@ function Editor({ dish, dishes, kitchen, shelf, styles, preset }: EditorProps) {
           onClose={() => setTheirs(null)}
           onSave={(merged) => void save(merged, theirs.version)}
           onTheirs={() => {
-            edit({ kind: 'all', draft: draftOfDish(theirs, kitchen.currency, newId) })
-            editor.rebase(theirs)
+            takeTheirs(editor, theirs, kitchen.currency)
             setTheirs(null)
           }}
         />
       )}
     </Frame>
   )
+}
+
+const Aside = ({ children }: { children: ReactNode }) => (
+  <View className="min-h-0 w-[360px] border-l border-edge">
+    <ScrollView tabIndex={0} className="min-h-0 flex-1">
+      <View className="p-4">{children}</View>
+    </ScrollView>
+  </View>
+)
+
+/** What somebody else saved meanwhile, in place of what was typed here. */
+function takeTheirs({ edit, rebase }: ReturnType<typeof useEditor>, theirs: Dish, currency: Kitchen['currency']): void {
+  edit({ kind: 'all', draft: draftOfDish(theirs, currency, newId) })
+  rebase(theirs)
 }
 
 type HeadProps = {

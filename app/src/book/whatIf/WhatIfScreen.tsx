@@ -17,7 +17,7 @@ import { Answer } from './Answer'
 import { Curves } from './Curves'
 import { curvesCsv, downloadCsv, downloadPng } from './exportFiles'
 import { FlameMap } from './FlameMap'
-import { useWhatIf } from './useWhatIf'
+import { useWhatIf, type WhatIf } from './useWhatIf'
 import { Wonder } from './Wonder'
 
 /** What a dish would do in another batch, on another flame, with other rice, sauce, cut or egg: beside what it does today. */
@@ -70,12 +70,9 @@ const NARROW_PX = 350
 
 function Comparison({ dish, kitchen, station }: { dish: Dish; kitchen: Kitchen; station: Station }) {
   const t = useWords('book')
-  const line = useWords('line')
   const isWide = useIsWide()
-  const readsIn = useReadsIn()
   const whatIf = useWhatIf(dish, station, kitchen)
   const { today, wondered, change, todayScore, full, quick, cells } = whatIf
-  const isCalibrated = station.heat !== undefined
   const traces = { today: todayScore?.trace ?? [], wondered: full.value?.trace ?? [] }
   const lastS = Math.max(120, traces.today.at(-1)?.atS ?? 0, traces.wondered.at(-1)?.atS ?? 0)
   const curves = (
@@ -114,42 +111,8 @@ function Comparison({ dish, kitchen, station }: { dish: Dish; kitchen: Kitchen; 
     </View>
   )
   const answer = <Answer whatIf={whatIf} portionRiceG={dish.portionRiceG} />
-  const exports = (
-    <View className="flex-row gap-2">
-      <Button
-        size="body"
-        label={t('whatIf.csv')}
-        onPress={() =>
-          downloadCsv(
-            curvesCsv([
-              { name: t('whatIf.today'), trace: traces.today },
-              { name: t('whatIf.wondered'), trace: traces.wondered },
-            ]),
-            `${dish.id}-what-if.csv`,
-          )
-        }
-      />
-      <Button
-        size="body"
-        label={t('whatIf.png')}
-        onPress={() => void downloadPng(['what-if-map', 'what-if-today', 'what-if-wondered'], `${dish.id}-what-if.png`)}
-      />
-    </View>
-  )
-  const about = (
-    <Text tone="ash" stretch="slim">
-      {[
-        t('whatIf.about', {
-          station: station.name,
-          kw: heatOf(station).station.powerW / 1000,
-          portions: line('portions', { count: today.portions }),
-          temp: formatTemp({ tempC: today.riceTempC }, readsIn),
-          water: formatPercent(today.riceWaterFraction),
-        }),
-        ...(isCalibrated ? [] : [t('whatIf.estimate', { station: station.name })]),
-      ].join(' · ')}
-    </Text>
-  )
+  const exports = <Exports dishId={dish.id} traces={traces} />
+  const about = <About station={station} today={today} />
   return isWide ? (
     <View className="gap-3">
       {about}
@@ -176,5 +139,48 @@ function Comparison({ dish, kitchen, station }: { dish: Dish; kitchen: Kitchen; 
       {curves}
       {exports}
     </View>
+  )
+}
+
+type Traces = Record<'today' | 'wondered', Parameters<typeof curvesCsv>[0][number]['trace']>
+
+/** The curves as a file, and all three drawings as a picture. */
+function Exports({ dishId, traces }: { dishId: string; traces: Traces }) {
+  const t = useWords('book')
+  const both = (['today', 'wondered'] as const).map((one) => ({ name: t(`whatIf.${one}`), trace: traces[one] }))
+  return (
+    <View className="flex-row gap-2">
+      <Button
+        size="body"
+        label={t('whatIf.csv')}
+        onPress={() => downloadCsv(curvesCsv(both), `${dishId}-what-if.csv`)}
+      />
+      <Button
+        size="body"
+        label={t('whatIf.png')}
+        onPress={() => void downloadPng(['what-if-map', 'what-if-today', 'what-if-wondered'], `${dishId}-what-if.png`)}
+      />
+    </View>
+  )
+}
+
+/** What is compared with: the station, and what is usual today. */
+function About({ station, today }: { station: Station; today: WhatIf['today'] }) {
+  const t = useWords('book')
+  const line = useWords('line')
+  const readsIn = useReadsIn()
+  return (
+    <Text tone="ash" stretch="slim">
+      {[
+        t('whatIf.about', {
+          station: station.name,
+          kw: heatOf(station).station.powerW / 1000,
+          portions: line('portions', { count: today.portions }),
+          temp: formatTemp({ tempC: today.riceTempC }, readsIn),
+          water: formatPercent(today.riceWaterFraction),
+        }),
+        ...(station.heat === undefined ? [t('whatIf.estimate', { station: station.name })] : []),
+      ].join(' · ')}
+    </Text>
   )
 }

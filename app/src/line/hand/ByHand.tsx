@@ -29,10 +29,9 @@ export function ByHand({ line, batch }: { line: Line; batch: ShownBatch }) {
   return <Button label={t('hand.title')} onPress={() => setOpenKey(batch.key)} />
 }
 
-/** A batch as somebody wants it: where, not before when, with another, or in two; each with what it costs in lateness. */
-function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
+/** What may be wanted of a batch, each with what it costs in lateness, and how it is said. */
+function useWishing(line: Line, batch: ShownBatch) {
   const t = useWords('line')
-  const words = useLineWords(line)
   const nowMs = kitchenNowMs()
   const pin = useMemo(() => pinOf(batch, newId), [batch])
   // Tapped twice it is one portion by itself, not two.
@@ -70,6 +69,14 @@ function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
     if (Math.abs(moreS) < NOTICED_S) return undefined
     return moreS > 0 ? t('hand.costs', { time: formatClock(moreS) }) : t('hand.saves', { time: formatClock(-moreS) })
   }
+  return { pin, aloneId, say, stations, waits, waitMin, likes, together, first, price }
+}
+
+/** A batch as somebody wants it: where, not before when, with another, or in two. */
+function Wishes({ line, batch }: { line: Line; batch: ShownBatch }) {
+  const t = useWords('line')
+  const words = useLineWords(line)
+  const { pin, aloneId, say, stations, waits, waitMin, likes, together, first, price } = useWishing(line, batch)
   return (
     <View className="gap-1 border-t border-edge pt-2">
       <Text role="heading" aria-level={3} weight="bold">

@@ -73,23 +73,7 @@ export function CountScreen() {
   const open = rows.find((row) => row.itemId === openId)
   const done = rows.filter((row) => isCounted(row, nowMs)).length
   const nextRow = groups.flatMap((group) => group.data).find((row) => !isCounted(row, nowMs))
-  const tools = (
-    <>
-      <Text tone="ash">{t('count.progress', { done, all: rows.length })}</Text>
-      <View role="radiogroup" aria-label={t('count.filter')} className="-ml-3 flex-row flex-wrap">
-        {SHOWS.map((one) => (
-          <Choice
-            key={one}
-            role="radio"
-            label={t(`count.show.${one}`)}
-            isChosen={one === show}
-            onChoose={() => setShow(one)}
-          />
-        ))}
-      </View>
-      <Field label={t('count.find')} value={wanted} onChange={setWanted} maxLength={60} />
-    </>
-  )
+  const tools = <Tools {...{ done, show, setShow, wanted, setWanted }} all={rows.length} />
   const csv = (
     <Button
       className="mt-4"
@@ -141,6 +125,37 @@ export function CountScreen() {
         <CountSheet key={open.itemId} row={open} kitchen={kitchen} onCount={count} onClose={() => setOpenId(null)} />
       )}
     </Frame>
+  )
+}
+
+type ToolsProps = {
+  done: number
+  all: number
+  show: Show
+  setShow: (show: Show) => void
+  wanted: string
+  setWanted: (wanted: string) => void
+}
+
+/** How far the count is, and what of it is shown. */
+function Tools({ done, all, show, setShow, wanted, setWanted }: ToolsProps) {
+  const t = useWords('mise')
+  return (
+    <>
+      <Text tone="ash">{t('count.progress', { done, all })}</Text>
+      <View role="radiogroup" aria-label={t('count.filter')} className="-ml-3 flex-row flex-wrap">
+        {SHOWS.map((one) => (
+          <Choice
+            key={one}
+            role="radio"
+            label={t(`count.show.${one}`)}
+            isChosen={one === show}
+            onChoose={() => setShow(one)}
+          />
+        ))}
+      </View>
+      <Field label={t('count.find')} value={wanted} onChange={setWanted} maxLength={60} />
+    </>
   )
 }
 

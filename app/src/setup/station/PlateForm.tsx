@@ -26,8 +26,8 @@ type PlateFormProps = {
   onTyping: (over: StationPlateState | null) => void
 }
 
-/** The plate of a station and a tape measure: what is saved is a new version. */
-export function PlateForm({ state, onTyping }: PlateFormProps) {
+/** What is typed of a plate, with its faults; `isChanged` until it is saved, which `submit` does. */
+function usePlate({ state, onTyping }: PlateFormProps) {
   const t = useWords('setup')
   const { plate: save } = useSaveStation(state.stationId)
   const [kind, setKind] = useState<StationPlate['kind']>(state.plate.kind)
@@ -62,6 +62,24 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
       { onSuccess: () => onTyping(null) },
     ),
   )
+  return {
+    form,
+    submit,
+    isChanged,
+    isSaving: save.isPending,
+    problem,
+    range,
+    ...{ kind, setKind, source, setSource, isCoated, setIsCoated },
+  }
+}
+
+/** The plate of a station and a tape measure: what is saved is a new version. */
+export function PlateForm(props: PlateFormProps) {
+  const t = useWords('setup')
+  const { weighsIn, bulk } = useMassWords()
+  const readsIn = useReadsIn()
+  const { form, submit, isChanged, isSaving, problem, range, kind, setKind, source, setSource, isCoated, setIsCoated } =
+    usePlate(props)
   const field = (name: keyof TypedPlate) => (
     <FormField
       control={form.control}
@@ -140,7 +158,7 @@ export function PlateForm({ state, onTyping }: PlateFormProps) {
           </Text>
         </View>
       )}
-      {isChanged && <Button label={t('station.save')} isBusy={save.isPending} onPress={() => void submit()} />}
+      {isChanged && <Button label={t('station.save')} isBusy={isSaving} onPress={() => void submit()} />}
     </View>
   )
 }
