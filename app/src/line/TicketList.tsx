@@ -6,15 +6,20 @@ import type { ShownTicket } from './useTickets'
 
 /** So many tickets are drawn at once as quickly as a part of them. */
 const SHORT = 30
-const VirtualList = lazy(async () => ({ default: (await laterScreens()).VirtualList<ShownTicket> }))
+const LongList = lazy(() =>
+  laterScreens().then(
+    (screens) => ({ default: screens.VirtualList<ShownTicket> }),
+    () => ({ default: PlainList }),
+  ),
+)
 
-/** The open tickets; where they are many, only those that are seen are drawn, as soon as the line stands. */
+/** The open tickets; where they are many, only those that are seen are drawn, once the line stands. */
 export function TicketList(props: VirtualListProps<ShownTicket>) {
   return props.items.length <= SHORT ? (
     <PlainList {...props} />
   ) : (
     <Suspense fallback={<PlainList {...props} items={props.items.slice(0, SHORT)} footer={null} />}>
-      <VirtualList {...props} />
+      <LongList {...props} />
     </Suspense>
   )
 }

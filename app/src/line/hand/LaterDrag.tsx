@@ -2,10 +2,18 @@ import { lazy, Suspense, type ComponentProps } from 'react'
 import { laterScreens } from '../../ui/preloadScreens'
 import type { DragBatches } from './DragBatches'
 
-const Drag = lazy(async () => ({ default: (await laterScreens()).DragBatches }))
+type Props = ComponentProps<typeof DragBatches>
 
-/** As `DragBatches`, which is fetched once the line stands: until then its batches are drawn, and not dragged. */
-export function LaterDrag(props: ComponentProps<typeof DragBatches>) {
+const Still = ({ children }: Props) => children
+const Drag = lazy(() =>
+  laterScreens().then(
+    (screens) => ({ default: screens.DragBatches }),
+    () => ({ default: Still }),
+  ),
+)
+
+/** As `DragBatches`, which is fetched once the line stands: until then, and where it cannot be fetched, nothing is dragged. */
+export function LaterDrag(props: Props) {
   return (
     <Suspense fallback={props.children}>
       <Drag {...props} />
