@@ -124,8 +124,9 @@ start_db() {
   fi
   end_orphan "$folder/db.pid" "$folder/db"
   DB_SOCKET=$run/db.sock
+  # A tmpdir of its own: a server that starts deletes the temporary tables of every other one in the same folder.
   # shellcheck disable=SC2046
-  setsid "$(mariadbd_path)" --no-defaults $(db_user_flag) --datadir="$folder/db" --socket="$DB_SOCKET" --pid-file="$folder/db.pid" \
+  setsid "$(mariadbd_path)" --no-defaults $(db_user_flag) --datadir="$folder/db" --tmpdir="$run" --socket="$DB_SOCKET" --pid-file="$folder/db.pid" \
     --log-error="$folder/db.log" --skip-name-resolve --skip-log-bin --default-time-zone=+00:00 \
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci --innodb-buffer-pool-size=128M \
     "$@" >>"$folder/db.log" 2>&1 </dev/null 9>&- &
