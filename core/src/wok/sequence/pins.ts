@@ -40,19 +40,27 @@ export function keepsPin(moves: readonly Move[], pin: Pin): boolean {
   }
 }
 
+/** Longest that what went in with the rice is waited for by itself [s]. */
+const WITH_RICE_MOST_S = 60
+
+/** Whether a component goes in with the rice, or into it half way; the rice itself stands first in its move. */
+const isWithRice = ({ slot, ids }: Move, id: string): boolean =>
+  slot === 'halfTime' || (slot === 'rice' && ids[0] !== id)
+
+/** A component's own part of a move: it is waited for by itself. */
+function aloneOf(move: Move, id: string): Move {
+  const { until } = move
+  const mostS = 'mostS' in until ? until.mostS : WITH_RICE_MOST_S
+  const isForItself = until.kind === 'progress' || until.kind === 'baseEnd' || isWithRice(move, id)
+  return { ...move, ids: [id], until: isForItself ? { kind: 'progress', ids: [id], at: 1, mostS } : until }
+}
+
 /** The list with one component moved to where its pin wants it; null where the pin names what is not there. */
 export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
   const from = entryOf(moves, pin.component)
   if (from < 0) return null
   const move = moves[from]!
-  const own: Move = {
-    ...move,
-    ids: [pin.component],
-    until:
-      move.until.kind === 'progress' || move.until.kind === 'baseEnd'
-        ? { kind: 'progress', ids: [pin.component], at: 1, mostS: move.until.mostS }
-        : move.until,
-  }
+  const own = aloneOf(move, pin.component)
   if ('leaves' in pin) return pin.leaves ? leaving(moves, own) : staying(moves, pin.component)
   if ('forS' in pin)
     return moves.map((one, index) => (index === from ? { ...one, until: { kind: 'held', seconds: pin.forS } } : one))
@@ -61,10 +69,19 @@ export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
   if (at === null) return null
   const isAfterOff = rest.slice(0, at).some(({ kind }) => kind === 'off')
   const next = rest[at]
+  const isAfterRice = rest.slice(0, at).some(({ slot }) => slot === 'rice')
   const placed: Move = {
     ...own,
     segment: isAfterOff ? 'end' : (rest[Math.min(at, rest.length - 1)]?.segment ?? own.segment),
-    slot: isAfterOff ? 'finish' : own.slot === 'finish' ? 'afterRice' : own.slot,
+    slot: isAfterOff
+      ? 'finish'
+      : isWithRice(move, pin.component)
+        ? isAfterRice
+          ? 'afterRice'
+          : 'base'
+        : own.slot === 'finish'
+          ? 'afterRice'
+          : own.slot,
     until: isAfterOff
       ? forSeconds(FINISH_S)
       : next?.kind === 'in' && next.slot === 'base'
