@@ -26,7 +26,7 @@ export const anyComponents: fc.Arbitrary<ComponentInput[]> = fc
   .array(anyOther, { minLength: 1, maxLength: 8 })
   .map((others) => [
     { id: 'rice', role: 'rice', ratioG: 100 },
-    ...others.map((one, nth): ComponentInput => ({ id: `${one.role}-${nth}`, ...one }) as ComponentInput),
+    ...others.map((one, nth): ComponentInput => ({ id: `${one.role}-${nth}`, ...one })),
   ])
 
 /** Some schools stated, each with one of its values. */
