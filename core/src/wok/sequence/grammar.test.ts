@@ -105,3 +105,20 @@ test.each<[SchoolName, string, readonly string[]]>([
   expect(at.every((one) => one >= 0)).toBe(true)
   expect(at).toEqual([...at].sort((a, b) => a - b))
 })
+
+test.each(['inBase', 'afterRice'] as const)('half of the garlic %s, and the other half at the end', (quick) => {
+  const schools = { egg: 'onTop', garlic: 'halfAndHalf' } as const
+  const { parts, station } = startDeriving(aBatch([], schools))
+  const usual = majorChoices(axesOf(schools, parts, station), schools)[0]!
+  const garlic = movesOf(parts, { ...usual, quick }).filter(({ ids }) => ids.includes('garlic'))
+  expect(garlic.map(({ slot, shares }) => [slot, shares?.['garlic']])).toEqual([
+    [quick === 'inBase' ? 'base' : 'afterRice', 0.5],
+    ['finish', 0.5],
+  ])
+})
+
+test('where everything but the rice waits in a bowl, what would follow an egg in passing leaves with the base', () => {
+  const words = wordsOf([ONION, CARROT], { egg: 'inPassing', batches: 'tossedInBowl' })
+  const leaves = words.findIndex((word) => word.startsWith('>'))
+  for (const id of words[leaves]!.slice(1).split('+')) expect(words.slice(0, leaves).join('+').split('+')).toContain(id)
+})

@@ -53,7 +53,8 @@ function ownPlaces(parts: Parts, choice: Choice): Move[] {
   ]
   const isLapped = parts.laps.length > 0
   const aside = ids([...own, ...(isEmptied ? base.flat() : [])])
-  const [early, late] = choice.egg === 'inPassing' && parts.egg.length > 0 ? aroundEgg(base) : [base, []]
+  const isAroundEgg = choice.egg === 'inPassing' && parts.egg.length > 0 && !isEmptied
+  const [early, late] = isAroundEgg ? aroundEgg(base) : [base, []]
   const wipe = choice.wipe === 'betweenStages' && first.at(-1)?.kind === 'out'
   return [
     ...first,

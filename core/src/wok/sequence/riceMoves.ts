@@ -1,4 +1,4 @@
-import { inBase } from './base'
+import { halfOf, inBase } from './base'
 import type { WokComponent } from './component'
 import { forSeconds, type Move, type Until } from './moves'
 import { ids, inMove, isYolk, lidMove, MOST_S, oilMove, SECONDS } from './makeMoves'
@@ -33,7 +33,17 @@ export function riceMoves(parts: Parts, choice: Choice): Move[] {
       : []),
     ...(parts.butter.length > 0 ? [inMove('butter', parts.butter, 'rice', forSeconds(SECONDS.butter))] : []),
     ...(quick.length > 0
-      ? [inMove('afterRice', quick, 'rice', { kind: 'progress', ids: ids(quick), at: 0.6, mostS: MOST_S.quickLate })]
+      ? [
+          {
+            ...inMove('afterRice', quick, 'rice', {
+              kind: 'progress',
+              ids: ids(quick),
+              at: 0.6,
+              mostS: MOST_S.quickLate,
+            }),
+            ...(choice.garlic === 'halfAndHalf' && { shares: halfOf(quick) }),
+          },
+        ]
       : []),
     ...(parts.soft.length > 0 && choice.egg !== 'inPassing'
       ? [inMove('afterRice', parts.soft, 'rice', { kind: 'progress', ids: ids(parts.soft), at: 1, mostS: MOST_S.soft })]
