@@ -151,6 +151,6 @@ test('law: what goes in is what the batch takes, what leaves comes back, and not
       expect(score.steps.filter(({ check }) => check?.food === 'rice')).toHaveLength(1)
       expect(scoreFaults(score, result.batch, US)).toEqual([])
     }),
-    { numRuns: 60, endOnFailure: true },
+    { numRuns: 25, endOnFailure: true },
   )
 })

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from 'mysql2'
 import type { Pool } from 'mysql2/promise'
+import { execFileSync } from 'node:child_process'
 import { v7 as newId } from 'uuid'
 import { migrate } from '../db/migrate'
 import { openPool } from '../db/pool'
@@ -9,18 +10,25 @@ import { listOpenLots } from '../rice/lots.sql'
 import { findKitchen } from '../setup/kitchen.sql'
 import { prepareDemo } from './prepareDemo'
 
+const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
+const addressOf = (database: string) => ({ socketPath, user: 'root', database })
+const newName = () => `night_${newId().replaceAll('-', '')}`
+const empty = newName()
+const made: string[] = [empty]
 let pool: Pool
-let database = ''
-beforeEach(async () => {
-  const [, , socketPath = ''] = (process.env['OKAZU_TEST_DB'] ?? '').split(' ')
-  database = `night_${newId().replaceAll('-', '')}`
-  const at = { socketPath, user: 'root', database }
-  await migrate(at, new URL(`file://${__dirname}/../db/migrations/`))
-  pool = openPool(at)
+
+beforeAll(() => migrate(addressOf(empty), new URL(`file://${__dirname}/../db/migrations/`)))
+beforeEach(() => {
+  const database = newName()
+  execFileSync('bash', [`${__dirname}/../../../tools/copy-db.sh`, socketPath, empty, database])
+  made.push(database)
+  pool = openPool(addressOf(database))
 })
-afterEach(async () => {
-  await pool.query('DROP DATABASE ??', [database])
-  await pool.end()
+afterEach(() => pool.end())
+afterAll(async () => {
+  const root = openPool(addressOf('mysql'))
+  for (const database of made) await root.query('DROP DATABASE ??', [database])
+  await root.end()
 })
 
 /** The sample kitchen is opened at any hour; its shelf must not depend on which. */

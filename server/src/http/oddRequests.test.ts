@@ -3,7 +3,7 @@ import { AsDescribed } from '../db/test/asDescribed'
 import { describeApi } from './describe'
 import { OddRequests } from './test/oddRequests'
 
-const COUNT = 1500
+const COUNT = 600
 const SEED = 20261129
 let kitchen: TestKitchen
 beforeAll(async () => void (kitchen = await openTestKitchen()))

@@ -34,6 +34,7 @@ test('law: whatever stands on it, nothing leaves the label and no words reach th
         }
       }
     }),
+    { numRuns: 30, endOnFailure: true },
   )
 })
 

@@ -95,7 +95,7 @@ function planOf(...dishes: string[]): { instance: LineInstance; batches: readonl
 
 test('no damaged plan that keeps the rules is better than the best', () => {
   let kept = 0
-  for (let seed = 1; seed <= 16; seed += 1) {
+  for (let seed = 1; seed <= 9; seed += 1) {
     const tiny = tinyInstance(seed, 3)
     const good = planInstance(tiny)
     const best = exactPoints(tiny, good.objective + 1e-6)
@@ -115,5 +115,5 @@ test('no damaged plan that keeps the rules is better than the best', () => {
       expect(checked.objective).toBeGreaterThanOrEqual(best - 1e-6)
     }
   }
-  expect(kept).toBeGreaterThan(20)
+  expect(kept).toBeGreaterThan(10)
 })

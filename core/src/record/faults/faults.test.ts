@@ -6,12 +6,14 @@ import { featuresOf, type RunFeatures } from './features'
 import { COMPLAINTS, rankCauses, type Cause, type Compared, type Complaint } from './rank'
 import { tryNext } from './tryNext'
 
+/** The score of one, two and three portions. */
+const SCORES = [1, 2, 3].map((portions) => scoreOnRing(portions))
+
 /** Runs of one dish with the usual differences between evenings and cooks, and one known fault where asked. */
 function generator(seed: number) {
   let state = seed
   const random = () => (state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296) / 4_294_967_296
   const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-  const SCORES = [1, 2, 3].map((portions) => scoreOnRing(portions))
   return (fault: Cause | null): { features: RunFeatures; score: Score } => {
     const large = fault === 'tooMuchAtOnce'
     const base = SCORES[large ? 2 : Math.floor(random() * 2)]!

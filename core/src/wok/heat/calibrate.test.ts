@@ -49,7 +49,7 @@ test('law: a station that is not what its plate says is found again from its thr
         expect((result.contact ?? 0) / contact).toBeCloseTo(1, 2)
       },
     ),
-    { numRuns: 12, endOnFailure: true },
+    { numRuns: 6, endOnFailure: true },
   )
 })
 
