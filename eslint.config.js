@@ -30,7 +30,7 @@ module.exports = ts.config(
     },
   },
   {
-    files: ['**/*.test.ts'],
+    files: ['**/*.test.ts', '**/*.spec.ts'],
     rules: { 'max-lines': ['warn', { max: 300, skipBlankLines: true, skipComments: true }] },
   },
   { ...hooks.configs.flat['recommended-latest'], files: ['app/**/*.{ts,tsx}'] },

@@ -88,26 +88,30 @@ test('by keyboard alone: typed, moved, undone, saved', async ({ kitchen, open })
   expect((await dishOf(kitchen, 'plain'))?.components[1]).toMatchObject({ id: 'egg', written: '1 egg' })
 })
 
-test('two editors of one dish: the second sees what changed and takes both', async ({ kitchen, open }) => {
-  const first = await open('/book/duck/edit')
-  const second = await open('/book/duck/edit')
-  await expect(what(second, 3)).toHaveValue('duck')
-  await amount(second, 3).fill('50 g')
-  await amount(first, 4).fill('25 g')
-  await save(first).click()
-  await expect(first.getByText(/is in the book, version 2/)).toBeVisible()
-  await save(second).click()
-  const sheet = second.getByRole('dialog', { name: 'Somebody else saved this dish meanwhile' })
-  await expect(sheet.getByText('pickled greens 9.2 g → 11.4 g')).toBeVisible()
-  await expect(sheet.getByText('duck 18.8 g → 22.7 g')).toBeVisible()
-  await sheet.getByRole('button', { name: /^Take both, they do not touch/ }).click()
-  await expect(second.getByText(/is in the book, version 3/)).toBeVisible()
-  const dish = await dishOf(kitchen, 'duck')
-  const ratio = (id: string) => dish?.components.find((one) => one.id === id)?.ratioG
-  expect([ratio('duck'), ratio('pickled-greens')]).toEqual([expect.closeTo(22.73, 1), expect.closeTo(11.36, 1)])
-})
+test(
+  'two editors of one dish: the second sees what changed and takes both',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const first = await open('/book/duck/edit')
+    const second = await open('/book/duck/edit')
+    await expect(what(second, 3)).toHaveValue('duck')
+    await amount(second, 3).fill('50 g')
+    await amount(first, 4).fill('25 g')
+    await save(first).click()
+    await expect(first.getByText(/is in the book, version 2/)).toBeVisible()
+    await save(second).click()
+    const sheet = second.getByRole('dialog', { name: 'Somebody else saved this dish meanwhile' })
+    await expect(sheet.getByText('pickled greens 9.2 g → 11.4 g')).toBeVisible()
+    await expect(sheet.getByText('duck 18.8 g → 22.7 g')).toBeVisible()
+    await sheet.getByRole('button', { name: /^Take both, they do not touch/ }).click()
+    await expect(second.getByText(/is in the book, version 3/)).toBeVisible()
+    const dish = await dishOf(kitchen, 'duck')
+    const ratio = (id: string) => dish?.components.find((one) => one.id === id)?.ratioG
+    expect([ratio('duck'), ratio('pickled-greens')]).toEqual([expect.closeTo(22.73, 1), expect.closeTo(11.36, 1)])
+  },
+)
 
-test('a reload loses nothing that was typed; a paste of 5 MB takes nothing in', async ({ open }) => {
+test('a reload loses nothing that was typed; a paste of 5 MB takes nothing in', { tag: '@phone' }, async ({ open }) => {
   const page = await open('/book/crab/edit')
   await expect(what(page, 3)).toHaveValue('crab')
   await amount(page, 3).fill('3 tbsp')
@@ -128,24 +132,28 @@ test('a reload loses nothing that was typed; a paste of 5 MB takes nothing in', 
   await expect(amount(page, 3)).toHaveValue('42 g')
 })
 
-test('an allergen found on a label reaches the dish; a density is weighed once', async ({ kitchen, open }) => {
-  const page = await open('/book/ingredients/pepper-white')
-  await page.getByRole('group', { name: 'Contains' }).getByRole('checkbox', { name: 'celery' }).click()
-  await expect.poll(async () => (await dishOf(kitchen, 'duck'))?.version).toBe(2)
-  await page.goto(`${kitchen.url}/book/duck`)
-  await expect(page.getByText(/^Contains .*celery/)).toBeVisible()
-  await page.goto(`${kitchen.url}/book/ingredients/duck-roast`)
-  await page.getByRole('textbox', { name: 'In which form' }).fill('shredded')
-  await page.getByRole('textbox', { name: 'On the scale, g' }).fill('118')
-  await expect(page.getByText('0.499 g/mL')).toBeVisible()
-  await page.getByRole('button', { name: /^Remember it/ }).click()
-  await expect(page.getByText(/^shredded 0\.4988 g\/mL/)).toBeVisible()
-  await page.getByRole('textbox', { name: 'Price', exact: true }).fill('-3')
-  await page.getByRole('textbox', { name: 'Price', exact: true }).blur()
-  await expect(page.getByRole('alert').filter({ hasText: 'A price is not negative' })).toBeVisible()
-})
+test(
+  'an allergen found on a label reaches the dish; a density is weighed once',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const page = await open('/book/ingredients/pepper-white')
+    await page.getByRole('group', { name: 'Contains' }).getByRole('checkbox', { name: 'celery' }).click()
+    await expect.poll(async () => (await dishOf(kitchen, 'duck'))?.version).toBe(2)
+    await page.goto(`${kitchen.url}/book/duck`)
+    await expect(page.getByText(/^Contains .*celery/)).toBeVisible()
+    await page.goto(`${kitchen.url}/book/ingredients/duck-roast`)
+    await page.getByRole('textbox', { name: 'In which form' }).fill('shredded')
+    await page.getByRole('textbox', { name: 'On the scale, g' }).fill('118')
+    await expect(page.getByText('0.499 g/mL')).toBeVisible()
+    await page.getByRole('button', { name: /^Remember it/ }).click()
+    await expect(page.getByText(/^shredded 0\.4988 g\/mL/)).toBeVisible()
+    await page.getByRole('textbox', { name: 'Price', exact: true }).fill('-3')
+    await page.getByRole('textbox', { name: 'Price', exact: true }).blur()
+    await expect(page.getByRole('alert').filter({ hasText: 'A price is not negative' })).toBeVisible()
+  },
+)
 
-test('a recipe from JSON-LD is looked at line by line, then edited', async ({ open }) => {
+test('a recipe from JSON-LD is looked at line by line, then edited', { tag: '@phone' }, async ({ open }) => {
   const page = await open('/book/files')
   const recipe = {
     '@context': 'https://schema.org',
@@ -172,73 +180,78 @@ test('a recipe from JSON-LD is looked at line by line, then edited', async ({ op
   await expect(amount(page, 2)).toHaveValue('600 g')
 })
 
-test('after the taste: an answer in grams; what is said without a network is kept and sent later', async ({
-  kitchen,
-  open,
-  context,
-}) => {
-  const page = await open('/book/mushroom/taste')
-  await page.getByRole('radio', { name: 'salty' }).click()
-  await expect(page.getByText(/^\d+ g$/).first()).toBeVisible()
-  await expect(page.getByText('day-old rice').first()).toBeVisible()
-  await context.setOffline(true)
-  await page
-    .getByRole('button', { name: /^Added it/ })
-    .last()
-    .click()
-  await expect(page.getByText(/^Noted: salty, \d+ g day-old rice/)).toBeVisible()
-  await context.setOffline(false)
-  const said = async () =>
-    TastingList.parse(await (await kitchen.fetch(`/tastings`)).json()).tastings.map((one) => one.verdict)
-  await expect.poll(said, { timeout: 20_000 }).toEqual(['salty'])
-  for (let n = 0; n < 2; n += 1)
+test(
+  'after the taste: an answer in grams; what is said without a network is kept and sent later',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    const page = await open('/book/mushroom/taste')
+    await page.getByRole('radio', { name: 'salty' }).click()
+    await expect(page.getByText(/^\d+ g$/).first()).toBeVisible()
+    await expect(page.getByText('day-old rice').first()).toBeVisible()
+    await context.setOffline(true)
     await page
-      .getByRole('button', { name: /^Only noted/ })
+      .getByRole('button', { name: /^Added it/ })
       .last()
       .click()
-  await expect.poll(said, { timeout: 20_000 }).toEqual(['salty', 'salty', 'salty'])
-  await page.goto(`${kitchen.url}/book/mushroom`)
-  await page.getByRole('button', { name: /^Change .* from .* to / }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Edit Oyster mushroom/)
-  await expect(page.getByRole('button', { name: 'Undo' }).last()).toBeEnabled()
-})
+    await expect(page.getByText(/^Noted: salty, \d+ g day-old rice/)).toBeVisible()
+    await context.setOffline(false)
+    const said = async () =>
+      TastingList.parse(await (await kitchen.fetch(`/tastings`)).json()).tastings.map((one) => one.verdict)
+    await expect.poll(said, { timeout: 20_000 }).toEqual(['salty'])
+    for (let n = 0; n < 2; n += 1)
+      await page
+        .getByRole('button', { name: /^Only noted/ })
+        .last()
+        .click()
+    await expect.poll(said, { timeout: 20_000 }).toEqual(['salty', 'salty', 'salty'])
+    await page.goto(`${kitchen.url}/book/mushroom`)
+    await page.getByRole('button', { name: /^Change .* from .* to / }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Edit Oyster mushroom/)
+    await expect(page.getByRole('button', { name: 'Undo' }).last()).toBeEnabled()
+  },
+)
 
-test('a variation for a diet says what stands in, and the house standard what it breaks', async ({ kitchen, open }) => {
-  const page = await open('/book/chicken/edit')
-  await page.getByRole('button', { name: '? no egg' }).click()
-  await expect(page.getByText('without egg')).toBeVisible()
-  await page.getByRole('button', { name: '? vegan' }).click()
-  await expect(page.getByText(/stands in/)).toBeVisible()
-  await page.getByRole('button', { name: 'Take vegan' }).click()
-  await page.getByRole('button', { name: 'Bind the name' }).click()
-  await save(page).click()
-  await expect(page.getByText(/is in the book, version 2/)).toBeVisible()
-  const dish = await dishOf(kitchen, 'chicken')
-  const vegan = dish?.modifiers.find((one) => one.id === 'vegan')
-  expect(vegan?.swaps?.every((one) => !one.allergens.includes('fish'))).toBe(true)
-  expect(dish?.standard?.name).toBe('Chicken and salted fish')
-  await page.goto(`${kitchen.url}/book/chicken/edit`)
-  await amount(page, 3).fill('20 g')
-  await expect(page.getByText(/^Not the house standard/)).toBeVisible()
-})
+test(
+  'a variation for a diet says what stands in, and the house standard what it breaks',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const page = await open('/book/chicken/edit')
+    await page.getByRole('button', { name: '? no egg' }).click()
+    await expect(page.getByText('without egg')).toBeVisible()
+    await page.getByRole('button', { name: '? vegan' }).click()
+    await expect(page.getByText(/stands in/)).toBeVisible()
+    await page.getByRole('button', { name: 'Take vegan' }).click()
+    await page.getByRole('button', { name: 'Bind the name' }).click()
+    await save(page).click()
+    await expect(page.getByText(/is in the book, version 2/)).toBeVisible()
+    const dish = await dishOf(kitchen, 'chicken')
+    const vegan = dish?.modifiers.find((one) => one.id === 'vegan')
+    expect(vegan?.swaps?.every((one) => !one.allergens.includes('fish'))).toBe(true)
+    expect(dish?.standard?.name).toBe('Chicken and salted fish')
+    await page.goto(`${kitchen.url}/book/chicken/edit`)
+    await amount(page, 3).fill('20 g')
+    await expect(page.getByText(/^Not the house standard/)).toBeVisible()
+  },
+)
 
-test('the bands of a style are the kitchen’s own: an upside-down one is refused beside it, a narrower one is felt', async ({
-  kitchen,
-  open,
-}) => {
-  const page = await open('/book/styles')
-  await page.getByRole('radio', { name: 'soy-brown' }).click()
-  const most = page.getByRole('textbox', { name: 'salt, to' })
-  await most.fill('0.5')
-  await most.blur()
-  await expect(page.getByRole('alert').filter({ hasText: 'lower end' })).toBeVisible()
-  await page.getByRole('textbox', { name: 'salt, from' }).fill('0.3')
-  await page.getByRole('button', { name: 'Save the bands' }).click()
-  await expect(page.getByText('The bands of soy-brown are saved')).toBeVisible()
-  await page.goto(`${kitchen.url}/book/duck`)
-  await expect(page.getByText(/over: duck sauce brings/).first()).toBeVisible()
-  await expect(page.getByText(/^Smallest repair/)).toBeVisible()
-})
+test(
+  'the bands of a style are the kitchen’s own: an upside-down one is refused beside it, a narrower one is felt',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const page = await open('/book/styles')
+    await page.getByRole('radio', { name: 'soy-brown' }).click()
+    const most = page.getByRole('textbox', { name: 'salt, to' })
+    await most.fill('0.5')
+    await most.blur()
+    await expect(page.getByRole('alert').filter({ hasText: 'lower end' })).toBeVisible()
+    await page.getByRole('textbox', { name: 'salt, from' }).fill('0.3')
+    await page.getByRole('button', { name: 'Save the bands' }).click()
+    await expect(page.getByText('The bands of soy-brown are saved')).toBeVisible()
+    await page.goto(`${kitchen.url}/book/duck`)
+    await expect(page.getByText(/over: duck sauce brings/).first()).toBeVisible()
+    await expect(page.getByText(/^Smallest repair/)).toBeVisible()
+  },
+)
 
 test('a line is dragged to its place by its handle', async ({ open }) => {
   const page = await open('/book/plain/edit')

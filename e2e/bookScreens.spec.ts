@@ -1,5 +1,5 @@
 import { expect, test } from './kitchen'
-import { clipped, dataWords, ready, seriousFindings, settings, strangeWords, wordsToType } from './looks'
+import { clipped, dataWords, goWithin, ready, seriousFindings, settings, strangeWords, wordsToType } from './looks'
 
 const BOOK_SCREENS = [
   '/book',
@@ -17,10 +17,10 @@ const BOOK_SCREENS = [
 
 test('no serious accessibility finding on any screen, on steel or on paper: book', async ({ kitchen, open }) => {
   test.setTimeout(300_000)
-  const page = await open('/book')
+  const page = await open('/setup')
   await settings(page, { theme: 'steel' })
   for (const path of BOOK_SCREENS) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await ready(page)
     expect(await seriousFindings(page), path).toEqual([])
   }
@@ -32,11 +32,11 @@ test('no serious accessibility finding on any screen, on steel or on paper: book
 
 test('in a locale two fifths longer, the book neither clips nor has words of its own', async ({ kitchen, open }) => {
   test.setTimeout(300_000)
-  const page = await open('/book')
+  const page = await open('/setup')
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)
   for (const path of BOOK_SCREENS) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await expect(page.getByText(/~/).first()).toBeVisible()
     await page.waitForTimeout(400)
     const typed = path === '/book/files' ? await wordsToType(kitchen) : []

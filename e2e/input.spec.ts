@@ -41,7 +41,7 @@ test('a dish from CSV and a ticket from JSON run the same path as the demo', asy
   expect(run.score.steps.find((step) => step.check?.food === 'seafood')?.check?.limit.coreC).toBe(63)
 })
 
-test('faults of a CSV are named by line and column, beside the file', async ({ open }) => {
+test('faults of a CSV are named by line and column, beside the file', { tag: '@phone' }, async ({ open }) => {
   const page = await open('/book/files')
   await page.getByRole('button', { name: 'Choose a CSV file' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Give the dish a name first.' })).toBeVisible()
@@ -84,68 +84,80 @@ test('one of two portions differs: two lines of one ticket', async ({ kitchen, o
     .toEqual([[], ['egg']])
 })
 
-test('the feed is switched on in the interface and a wave comes in', async ({ kitchen, open, context }) => {
-  const page = await open('/setup/instruments')
-  await page.getByRole('radiogroup', { name: 'Simulated ticket feed' }).getByRole('radio', { name: 'on' }).click()
-  await expect(
-    page.getByRole('radiogroup', { name: 'Simulated ticket feed' }).getByRole('radio', { name: 'on' }),
-  ).toBeChecked()
-  await kitchen.pass(context, 240)
-  await expect
-    .poll(async () => (await kitchen.tickets()).filter((ticket) => ticket.source === 'feed').length)
-    .toBeGreaterThanOrEqual(3)
-})
+test(
+  'the feed is switched on in the interface and a wave comes in',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    const page = await open('/setup/instruments')
+    await page.getByRole('radiogroup', { name: 'Simulated ticket feed' }).getByRole('radio', { name: 'on' }).click()
+    await expect(
+      page.getByRole('radiogroup', { name: 'Simulated ticket feed' }).getByRole('radio', { name: 'on' }),
+    ).toBeChecked()
+    await kitchen.pass(context, 240)
+    await expect
+      .poll(async () => (await kitchen.tickets()).filter((ticket) => ticket.source === 'feed').length)
+      .toBeGreaterThanOrEqual(3)
+  },
+)
 
-test('a ticket is cancelled by holding, and comes back with undo', async ({ kitchen, open, context }) => {
-  const page = await open('/line')
-  const before = (await kitchen.tickets()).length
-  await page
-    .getByRole('button', { name: /2 kimchi/ })
-    .first()
-    .click()
-  const hold = page.getByRole('button', { name: /^Cancel ticket/ })
-  await hold.focus()
-  await page.keyboard.down('Enter')
-  await kitchen.pass(context, 1.5)
-  await page.keyboard.up('Enter')
-  await expect.poll(async () => (await kitchen.tickets()).length).toBe(before - 1)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect.poll(async () => (await kitchen.tickets()).length).toBe(before)
-})
+test(
+  'a ticket is cancelled by holding, and comes back with undo',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    const page = await open('/line')
+    const before = (await kitchen.tickets()).length
+    await page
+      .getByRole('button', { name: /2 kimchi/ })
+      .first()
+      .click()
+    const hold = page.getByRole('button', { name: /^Cancel ticket/ })
+    await hold.focus()
+    await page.keyboard.down('Enter')
+    await kitchen.pass(context, 1.5)
+    await page.keyboard.up('Enter')
+    await expect.poll(async () => (await kitchen.tickets()).length).toBe(before - 1)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(async () => (await kitchen.tickets()).length).toBe(before)
+  },
+)
 
-test('a page of another site writes nothing, reads nothing and follows nothing', async ({ kitchen, browser }) => {
-  const other = createServer((_request, answer) => answer.end('<title>other</title><form method="post"></form>'))
-  await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve))
-  const page = await (await browser.newContext()).newPage()
-  const tickets = async () =>
-    ((await (await kitchen.fetch(`/tickets`)).json()) as { tickets: unknown[] }).tickets.length
-  const before = await tickets()
-  await page.goto(`http://127.0.0.1:${(other.address() as AddressInfo).port}/`)
-  const seen = await page.evaluate(async (url) => {
-    const body = JSON.stringify({ items: [{ dishId: 'duck', portions: 1 }], promisedAtMs: Date.now() + 600_000 })
-    const post = (mode: RequestMode, type: string) =>
-      fetch(`${url}/api/tickets`, { method: 'POST', mode, body, headers: { 'content-type': type } }).then(
-        (answer) => answer.type,
-        () => 'stopped',
-      )
-    const follow = () =>
-      new Promise<string>((resolve) => {
-        const stream = new EventSource(`${url}/api/live`)
-        stream.onopen = () => resolve('open')
-        stream.onerror = () => resolve('stopped')
-      })
-    return [await post('no-cors', 'text/plain'), await post('cors', 'application/json'), await follow()]
-  }, kitchen.url)
-  expect(seen).toEqual(['stopped', 'stopped', 'stopped'])
-  const form = page.waitForResponse((answer) => answer.url().includes('/api/tickets'))
-  await page.evaluate((url) => {
-    const one = document.forms[0]!
-    one.action = `${url}/api/tickets`
-    one.enctype = 'text/plain'
-    one.submit()
-  }, kitchen.url)
-  expect((await form).status()).toBe(403)
-  expect(await tickets()).toBe(before)
-  await page.context().close()
-  other.close()
-})
+test(
+  'a page of another site writes nothing, reads nothing and follows nothing',
+  { tag: '@phone' },
+  async ({ kitchen, browser }) => {
+    const other = createServer((_request, answer) => answer.end('<title>other</title><form method="post"></form>'))
+    await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve))
+    const page = await (await browser.newContext()).newPage()
+    const tickets = async () =>
+      ((await (await kitchen.fetch(`/tickets`)).json()) as { tickets: unknown[] }).tickets.length
+    const before = await tickets()
+    await page.goto(`http://127.0.0.1:${(other.address() as AddressInfo).port}/`)
+    const seen = await page.evaluate(async (url) => {
+      const body = JSON.stringify({ items: [{ dishId: 'duck', portions: 1 }], promisedAtMs: Date.now() + 600_000 })
+      const post = (mode: RequestMode, type: string) =>
+        fetch(`${url}/api/tickets`, { method: 'POST', mode, body, headers: { 'content-type': type } }).then(
+          (answer) => answer.type,
+          () => 'stopped',
+        )
+      const follow = () =>
+        new Promise<string>((resolve) => {
+          const stream = new EventSource(`${url}/api/live`)
+          stream.onopen = () => resolve('open')
+          stream.onerror = () => resolve('stopped')
+        })
+      return [await post('no-cors', 'text/plain'), await post('cors', 'application/json'), await follow()]
+    }, kitchen.url)
+    expect(seen).toEqual(['stopped', 'stopped', 'stopped'])
+    const form = page.waitForResponse((answer) => answer.url().includes('/api/tickets'))
+    await page.evaluate((url) => {
+      const one = document.forms[0]!
+      one.action = `${url}/api/tickets`
+      one.enctype = 'text/plain'
+      one.submit()
+    }, kitchen.url)
+    expect((await form).status()).toBe(403)
+    expect(await tickets()).toBe(before)
+    await page.context().close()
+    other.close()
+  },
+)

@@ -88,12 +88,27 @@ export class Kitchen {
   }
 }
 
-type WorkerFixtures = { host: Host }
-type Fixtures = { evenings: number; kitchen: Kitchen; open: (path: string) => Promise<Page>; complaints: string[] }
+/** What devices of earlier tests kept of their own work, for those that come after them. */
+type EarlierDevices = { times: string | null }
+type WorkerFixtures = { host: Host; earlier: EarlierDevices }
+type Fixtures = {
+  evenings: number
+  isNewDevice: boolean
+  kitchen: Kitchen
+  open: (path: string) => Promise<Page>
+  complaints: string[]
+}
 
 /** Each test has a kitchen of its own; what the browser complains of fails the test. */
 export const test = base.extend<Fixtures, WorkerFixtures>({
   evenings: [0, { option: true }],
+  /** Usually a device has been here before, and knows how long the dishes take; a new one works it out for seconds. */
+  isNewDevice: [false, { option: true }],
+  earlier: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => use({ times: null }),
+    { scope: 'worker' },
+  ],
   host: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
@@ -115,9 +130,10 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     await use(complaints)
     expect(complaints).toEqual([])
   },
-  open: async ({ context, kitchen, complaints }, use) => {
+  open: async ({ context, kitchen, complaints, earlier, isNewDevice }, use) => {
     await context.clock.install({ time: kitchen.now() })
     await letIn(context, kitchen)
+    if (!isNewDevice && earlier.times !== null) await context.addInitScript(hasBefore, earlier.times)
     await use(async (path) => {
       const page = await context.newPage()
       page.on('pageerror', (error) => complaints.push(error.message))
@@ -133,10 +149,22 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
       await page.goto(kitchen.url + path)
       return page
     })
+    for (const page of context.pages()) {
+      const times = await page.evaluate(() => localStorage.getItem('okazu.times')).catch(() => null)
+      if ((times?.length ?? 0) > (earlier.times?.length ?? 0)) earlier.times = times
+    }
   },
 })
 
 export { expect }
+
+function hasBefore(times: string): void {
+  try {
+    if (localStorage.getItem('okazu.times') === null) localStorage.setItem('okazu.times', times)
+  } catch {
+    // A device that may keep nothing has not been here before.
+  }
+}
 
 /** Pages of a context open on the device that the owner is signed in at. */
 export const letIn = (context: BrowserContext, { token }: Kitchen) =>

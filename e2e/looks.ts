@@ -3,8 +3,11 @@ import type { Page } from '@playwright/test'
 import { expect, type Kitchen } from './kitchen'
 import { WIDE_PX } from './width'
 
+/** Opens the page again with other settings of its device. */
 export async function settings(page: Page, changes: object): Promise<void> {
   await page.addInitScript((kept) => localStorage.setItem('okazu.settings', JSON.stringify(kept)), changes)
+  await page.reload()
+  await ready(page)
 }
 
 /**
@@ -35,9 +38,22 @@ const ground = (page: Page, theme: 'steel' | 'paper') =>
 /** A screen has its heading, and the browser's title names it. */
 export async function ready(page: Page): Promise<void> {
   const heading = page.getByRole('heading', { level: 1 }).first()
-  await expect(heading.or(page.getByText('Nothing at this address')).first()).toBeVisible()
+  await expect(heading).toBeVisible()
   const namesPage = async () => (await page.title()) === `${await heading.textContent()} · Okazu`
-  if (await heading.isVisible()) await expect.poll(namesPage, 'the title names the page').toBe(true)
+  await expect.poll(namesPage, 'the title names the page').toBe(true)
+}
+
+/**
+ * Goes to an address within the page, as its own links do: nothing is loaded again, so that many screens are looked at in
+ * little time. The new screen is there once it has given the page its title.
+ */
+export async function goWithin(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    document.title = ''
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate'))
+  }, path)
+  await expect.poll(() => page.title(), `${path} names the page`).toMatch(/ · /)
 }
 
 /** What is data and not the interface's words: names of the kitchen's own, as the API gives them. */

@@ -127,7 +127,7 @@ test('from the plan to the board, short, planned anew, and ready for service', a
   })
 })
 
-test('the wide plan by keyboard', async ({ kitchen, open, context }) => {
+test('the wide plan by keyboard', { tag: '@wide' }, async ({ kitchen, open, context }) => {
   const page = await open('/mise')
   await untilHour(kitchen, context, 14)
   await drawTonight(kitchen)
@@ -236,29 +236,33 @@ test('the count: right as it is, another number, a slip explained, two who disag
   })
 })
 
-test('who and what: hours, a par in a wrong unit, nobody at all', async ({ kitchen, open, context }) => {
-  test.setTimeout(90_000)
-  const page = await open('/mise')
-  await untilHour(kitchen, context, 13)
-  await drawTonight(kitchen)
-  await page.goto(`${kitchen.url}/mise/services`)
-  const house = async () => MiseHouse.parse(await api(kitchen, '/mise/house'))
+test(
+  'who and what: hours, a par in a wrong unit, nobody at all',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    test.setTimeout(90_000)
+    const page = await open('/mise')
+    await untilHour(kitchen, context, 13)
+    await drawTonight(kitchen)
+    await page.goto(`${kitchen.url}/mise/services`)
+    const house = async () => MiseHouse.parse(await api(kitchen, '/mise/house'))
 
-  await press(page, 'Par of duck sauce')
-  const typed = page.getByRole('textbox', { name: /^Or type it/ })
-  await typed.fill('3 bunches')
-  await expect(page.getByText(/^That is no amount/).first()).toBeVisible()
-  await typed.fill('1.2 kg')
-  await press(page, /^Save/)
-  await expect
-    .poll(async () => (await house()).policy.pars.find((par) => par.itemId === 'recipe:duck-sauce')?.massG)
-    .toBe(1200)
+    await press(page, 'Par of duck sauce')
+    const typed = page.getByRole('textbox', { name: /^Or type it/ })
+    await typed.fill('3 bunches')
+    await expect(page.getByText(/^That is no amount/).first()).toBeVisible()
+    await typed.fill('1.2 kg')
+    await press(page, /^Save/)
+    await expect
+      .poll(async () => (await house()).policy.pars.find((par) => par.itemId === 'recipe:duck-sauce')?.massG)
+      .toBe(1200)
 
-  for (const name of ['Odalys', 'Bram', 'Wen', 'Ifeoma', 'Tam']) {
-    await press(page, new RegExp(`^${name}`))
-    await page.getByRole('dialog').getByRole('button', { name: 'No prep', exact: true }).click()
-    await expect(page.getByRole('button', { name: new RegExp(`^${name}, no prep`) })).toBeVisible()
-  }
-  await page.goto(`${kitchen.url}/mise/all`)
-  await expect(page.getByText(/make one shift longer, or split it/).first()).toBeVisible()
-})
+    for (const name of ['Odalys', 'Bram', 'Wen', 'Ifeoma', 'Tam']) {
+      await press(page, new RegExp(`^${name}`))
+      await page.getByRole('dialog').getByRole('button', { name: 'No prep', exact: true }).click()
+      await expect(page.getByRole('button', { name: new RegExp(`^${name}, no prep`) })).toBeVisible()
+    }
+    await page.goto(`${kitchen.url}/mise/all`)
+    await expect(page.getByText(/make one shift longer, or split it/).first()).toBeVisible()
+  },
+)

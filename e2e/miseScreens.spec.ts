@@ -1,5 +1,5 @@
 import { expect, test } from './kitchen'
-import { clipped, dataWords, ready, seriousFindings, settings, strangeWords } from './looks'
+import { clipped, dataWords, goWithin, ready, seriousFindings, settings, strangeWords } from './looks'
 
 test.use({ evenings: 1 })
 
@@ -11,10 +11,10 @@ const withBeginnings = (words: Set<string>) =>
 
 test('no serious accessibility finding on any screen, on steel or on paper: mise', async ({ kitchen, open }) => {
   test.setTimeout(300_000)
-  const page = await open('/mise')
+  const page = await open('/setup')
   await settings(page, { theme: 'steel' })
   for (const path of MISE_SCREENS) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await ready(page)
     await page.waitForTimeout(1000)
     expect(await seriousFindings(page), path).toEqual([])
@@ -35,11 +35,11 @@ test('no serious accessibility finding on any screen, on steel or on paper: mise
 
 test('in a locale two fifths longer, mise neither clips nor has words of its own', async ({ kitchen, open }) => {
   test.setTimeout(300_000)
-  const page = await open('/mise')
+  const page = await open('/setup')
   await settings(page, { words: 'pseudo' })
   const known = withBeginnings(await dataWords(kitchen))
   for (const path of MISE_SCREENS) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await expect(page.getByText(/~/).first()).toBeVisible()
     await page.waitForTimeout(1000)
     expect(await strangeWords(page, known), path).toEqual([])

@@ -3,7 +3,7 @@ import { cookSaid, expect, fireFirst, shellKept, step, test } from './kitchen'
 import { WIDE_PX } from './width'
 import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './said'
 
-test.use({ serviceWorkers: 'allow' })
+test.use({ serviceWorkers: 'allow', isNewDevice: true })
 
 /** What may be said without a network and is not said with one: that there is none, what it waits for, and ways to go. */
 const NO_NETWORK =
@@ -42,30 +42,30 @@ test.describe('every screen', () => {
   })
 })
 
-test('a reload without a network shows the run at its step after six seconds and after an hour', async ({
-  kitchen,
-  open,
-  context,
-}) => {
-  const page = await open('/line')
-  await fireFirst(page)
-  await shellKept(page)
-  await kitchen.pass(context, 36)
-  await expect(step(page)).toHaveText('Egg in')
-  await context.setOffline(true)
-  // Long enough for every question that is asked again to have failed.
-  await page.waitForTimeout(6000)
-  const before = await step(page).textContent()
-  await page.reload()
-  await expect(step(page)).toHaveText(before ?? '')
-  await kitchen.pass(context, 3600)
-  await page.reload()
-  await expect(step(page)).not.toHaveText('')
-  await expect(page.getByText('The kitchen’s server does not answer')).toBeHidden()
-  await expect(page.getByText('Duck and pickled greens')).toBeVisible()
-})
+test(
+  'a reload without a network shows the run at its step after six seconds and after an hour',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    const page = await open('/line')
+    await fireFirst(page)
+    await shellKept(page)
+    await kitchen.pass(context, 36)
+    await expect(step(page)).toHaveText('Egg in')
+    await context.setOffline(true)
+    // Long enough for every question that is asked again to have failed.
+    await page.waitForTimeout(6000)
+    const before = await step(page).textContent()
+    await page.reload()
+    await expect(step(page)).toHaveText(before ?? '')
+    await kitchen.pass(context, 3600)
+    await page.reload()
+    await expect(step(page)).not.toHaveText('')
+    await expect(page.getByText('The kitchen’s server does not answer')).toBeHidden()
+    await expect(page.getByText('Duck and pickled greens')).toBeVisible()
+  },
+)
 
-test.describe('a device that keeps nothing', () => {
+test.describe('a device that keeps nothing', { tag: '@phone' }, () => {
   const forbid = (context: BrowserContext, what: 'full' | 'forbidden') =>
     context.addInitScript((why) => {
       const refuse = () => {
@@ -98,7 +98,7 @@ test.describe('a device that keeps nothing', () => {
     })
 })
 
-test.describe('a clock that is set', () => {
+test.describe('a clock that is set', { tag: '@phone' }, () => {
   for (const [name, byMs] of [
     ['ten minutes forward', 600_000],
     ['ten minutes back', -600_000],

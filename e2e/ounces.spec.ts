@@ -1,7 +1,7 @@
 import { Kitchen as House } from 'contract/kitchen'
 import { MiseStock } from 'contract/mise/stock'
 import { expect, fireFirst, test, type Kitchen } from './kitchen'
-import { clipped } from './looks'
+import { clipped, goWithin } from './looks'
 import { lotPaths, SCREENS, settled } from './said'
 
 /** Ratios, what is read off a label, densities, and what somebody wrote in a recipe are the same on any scale. */
@@ -32,7 +32,7 @@ test('a kitchen that weighs in ounces sees no gram, on any screen, and types oun
   const found: string[] = []
   const cut: string[] = []
   for (const path of [...SCREENS, ...(await lotPaths(kitchen))]) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await expect(page.getByRole('main').first()).toBeVisible()
     if (SHOWS.has(path)) await expect.poll(async () => (await settled(page)).join(' '), path).toMatch(OUNCES)
     const said = await settled(page)

@@ -143,54 +143,54 @@ test('a ticket becomes a timed run at the wok, and a record', async ({ kitchen, 
   })
 })
 
-test('trouble: the remedy is read at once, noted with a tap, taken back with undo; stop is held', async ({
-  kitchen,
-  open,
-  context,
-}) => {
-  const page = await open('/line')
-  const runId = await fireFirst(page)
-  await kitchen.pass(context, 36)
-  await page.getByRole('button', { name: 'Trouble' }).click()
-  await expect(page.getByText('Wok off the ring, do not scrape.')).toBeVisible()
-  await page.getByRole('button', { name: /^Burning/ }).click()
-  await expect.poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind)).toEqual(['trouble'])
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect
-    .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind))
-    .toEqual(['trouble', 'undone'])
+test(
+  'trouble: the remedy is read at once, noted with a tap, taken back with undo; stop is held',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    const page = await open('/line')
+    const runId = await fireFirst(page)
+    await kitchen.pass(context, 36)
+    await page.getByRole('button', { name: 'Trouble' }).click()
+    await expect(page.getByText('Wok off the ring, do not scrape.')).toBeVisible()
+    await page.getByRole('button', { name: /^Burning/ }).click()
+    await expect.poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind)).toEqual(['trouble'])
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect
+      .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind))
+      .toEqual(['trouble', 'undone'])
 
-  await page.getByRole('button', { name: 'Trouble' }).click()
-  await page.getByRole('button', { name: /^oil, / }).click()
-  await expect
-    .poll(async () => cookSaid(await kitchen.run(runId)).at(-1))
-    .toMatchObject({ trouble: 'forgot', componentId: 'oil' })
+    await page.getByRole('button', { name: 'Trouble' }).click()
+    await page.getByRole('button', { name: /^oil, / }).click()
+    await expect
+      .poll(async () => cookSaid(await kitchen.run(runId)).at(-1))
+      .toMatchObject({ trouble: 'forgot', componentId: 'oil' })
 
-  await page.getByRole('button', { name: 'Trouble' }).click()
-  const stop = page.getByRole('button', { name: /^Stop/ })
-  const box = await stop.boundingBox()
-  await page.mouse.move(box!.x + 20, box!.y + 20)
-  await context.clock.pauseAt((await page.evaluate(() => Date.now())) + 3000)
-  await page.mouse.down()
-  await context.clock.fastForward(300)
-  await page.mouse.up()
-  await page.mouse.down()
-  await context.clock.fastForward(300)
-  await page.mouse.up()
-  await expect(step(page)).not.toHaveText('Stopped')
-  expect((await kitchen.run(runId)).state).toBe('open')
-  await page.mouse.down()
-  await context.clock.fastForward(1100)
-  await page.mouse.up()
-  await context.clock.resume()
-  await expect(step(page)).toHaveText('Stopped')
-  await expect.poll(async () => (await kitchen.run(runId)).state).toBe('stopped')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(step(page)).not.toHaveText('Stopped')
-  await expect.poll(async () => (await kitchen.run(runId)).state).toBe('open')
-})
+    await page.getByRole('button', { name: 'Trouble' }).click()
+    const stop = page.getByRole('button', { name: /^Stop/ })
+    const box = await stop.boundingBox()
+    await page.mouse.move(box!.x + 20, box!.y + 20)
+    await context.clock.pauseAt((await page.evaluate(() => Date.now())) + 3000)
+    await page.mouse.down()
+    await context.clock.fastForward(300)
+    await page.mouse.up()
+    await page.mouse.down()
+    await context.clock.fastForward(300)
+    await page.mouse.up()
+    await expect(step(page)).not.toHaveText('Stopped')
+    expect((await kitchen.run(runId)).state).toBe('open')
+    await page.mouse.down()
+    await context.clock.fastForward(1100)
+    await page.mouse.up()
+    await context.clock.resume()
+    await expect(step(page)).toHaveText('Stopped')
+    await expect.poll(async () => (await kitchen.run(runId)).state).toBe('stopped')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(step(page)).not.toHaveText('Stopped')
+    await expect.poll(async () => (await kitchen.run(runId)).state).toBe('open')
+  },
+)
 
-test('with hands-free off the score waits for Done', async ({ kitchen, open, context }) => {
+test('with hands-free off the score waits for Done', { tag: '@phone' }, async ({ kitchen, open, context }) => {
   const setup = await open('/setup')
   await setup.getByRole('radiogroup', { name: 'Hands-free' }).getByRole('radio', { name: 'off' }).click()
   await setup.close()

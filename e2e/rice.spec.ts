@@ -146,109 +146,125 @@ test('a slow tray is warned of early, and what is advised is done with one touch
   await expect(page.getByText('Inside the rule.')).toBeVisible()
 })
 
-test('two people end one lot, one of them offline for an hour: the first end stands, nothing is lost', async ({
-  kitchen,
-  open,
-  context,
-}) => {
-  const lot = await named(kitchen, 'R-18')
-  const page = await open(`/rice/${lot.id}`)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('R-18, ready')
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await page.waitForTimeout(600)
-  await context.setOffline(true)
-  await press(page, /^Carry to the wok/)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('R-18, tempering')
-  await press(page, 'Used up')
-  await expect(page.getByText(/^used up/).first()).toBeVisible()
-  await page.reload()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('R-18, used up')
-  expect(kinds(await lotOf(kitchen, lot.id))).not.toContain('finished')
-  await kitchen.pass(context, 3600)
-  const thrown = {
-    id: '019f0000-0000-7000-8000-00000000000a',
-    lotId: lot.id,
-    deviceId: 'other',
-    atMs: Math.round(kitchen.now()),
-    counter: 0,
-    kind: 'discarded',
-    massG: null,
-    reason: 'endOfDay',
-  }
-  expect((await kitchen.post(`/rice/lots/${lot.id}/events`, { events: [thrown] })).status).toBe(200)
-  await context.setOffline(false)
-  await kitchen.pass(context, 5)
-  await expect
-    .poll(
-      async () =>
-        kinds(await lotOf(kitchen, lot.id))
-          .filter((kind) => kind !== 'used')
-          .slice(-3),
-      { timeout: 20_000 },
-    )
-    .toEqual(['moved', 'finished', 'discarded'])
-  await expect(page.getByText(/came too late/)).toBeVisible()
-})
+test(
+  'two people end one lot, one of them offline for an hour: the first end stands, nothing is lost',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    const lot = await named(kitchen, 'R-18')
+    const page = await open(`/rice/${lot.id}`)
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('R-18, ready')
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await page.waitForTimeout(600)
+    await context.setOffline(true)
+    await press(page, /^Carry to the wok/)
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('R-18, tempering')
+    await press(page, 'Used up')
+    await expect(page.getByText(/^used up/).first()).toBeVisible()
+    await page.reload()
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('R-18, used up')
+    expect(kinds(await lotOf(kitchen, lot.id))).not.toContain('finished')
+    await kitchen.pass(context, 3600)
+    const thrown = {
+      id: '019f0000-0000-7000-8000-00000000000a',
+      lotId: lot.id,
+      deviceId: 'other',
+      atMs: Math.round(kitchen.now()),
+      counter: 0,
+      kind: 'discarded',
+      massG: null,
+      reason: 'endOfDay',
+    }
+    expect((await kitchen.post(`/rice/lots/${lot.id}/events`, { events: [thrown] })).status).toBe(200)
+    await context.setOffline(false)
+    await kitchen.pass(context, 5)
+    await expect
+      .poll(
+        async () =>
+          kinds(await lotOf(kitchen, lot.id))
+            .filter((kind) => kind !== 'used')
+            .slice(-3),
+        { timeout: 20_000 },
+      )
+      .toEqual(['moved', 'finished', 'discarded'])
+    await expect(page.getByText(/came too late/)).toBeVisible()
+  },
+)
 
-test('the probe stands in a tray, reads by itself, and falls silent', async ({ kitchen, open, context }) => {
-  const lot = await named(kitchen, 'R-20')
-  const page = await open(`/rice/${lot.id}`)
-  await press(page, /^Probe$/)
-  await press(page, 'Put it into R-20')
-  await expect(page.getByRole('radio', { name: 'works' })).toBeVisible()
-  await expect
-    .poll(async () => (await lotOf(kitchen, lot.id)).events.at(-1), { timeout: 15_000 })
-    .toMatchObject({ kind: 'read', source: 'probe' })
-  await page.getByRole('radio', { name: 'silent' }).click()
-  await press(page, 'Close')
-  await kitchen.pass(context, 8 * 60)
-  await expect(page.getByText(/^No reading from the probe since/)).toBeVisible()
-})
+test(
+  'the probe stands in a tray, reads by itself, and falls silent',
+  { tag: '@phone' },
+  async ({ kitchen, open, context }) => {
+    const lot = await named(kitchen, 'R-20')
+    const page = await open(`/rice/${lot.id}`)
+    await press(page, /^Probe$/)
+    await press(page, 'Put it into R-20')
+    await expect(page.getByRole('radio', { name: 'works' })).toBeVisible()
+    await expect
+      .poll(async () => (await lotOf(kitchen, lot.id)).events.at(-1), { timeout: 15_000 })
+      .toMatchObject({ kind: 'read', source: 'probe' })
+    await page.getByRole('radio', { name: 'silent' }).click()
+    await press(page, 'Close')
+    await kitchen.pass(context, 8 * 60)
+    await expect(page.getByText(/^No reading from the probe since/)).toBeVisible()
+  },
+)
 
-test('rice from elsewhere: its age must be known; cold it goes to the shelf', async ({ kitchen, open }) => {
-  const before = (await openLots(kitchen)).length
-  const page = await open('/rice/add')
-  await page.getByRole('checkbox', { name: 'Nobody knows' }).click()
-  await expect(page.getByText('Rice of unknown age is not taken in: throw it away.').first()).toBeVisible()
-  await page.getByRole('checkbox', { name: 'Nobody knows' }).click()
-  const temp = page.getByRole('spinbutton', { name: 'In the middle' })
-  await temp.focus()
-  await page.keyboard.type('31')
-  await expect(page.getByText(/^31 °C is neither cold/).first()).toBeVisible()
-  await page.waitForTimeout(100)
-  for (let n = 0; n < 27; n += 1) await page.keyboard.press('ArrowDown')
-  await page.getByRole('spinbutton', { name: 'Cooked how long ago' }).focus()
-  await page.keyboard.press('ArrowUp')
-  const takeIn = page.getByRole('button', { name: /^Take in 3\.0 kg/ })
-  await takeIn.last().dblclick()
-  await page.waitForURL(/\/rice$/)
-  await expect.poll(async () => (await openLots(kitchen)).length).toBe(before + 1)
-  await page.waitForTimeout(500)
-  expect(await openLots(kitchen), 'a double tap takes it in once').toHaveLength(before + 1)
-  expect((await openLots(kitchen)).find((lot) => lot.origin === 'bought')).toMatchObject({ massG: 3000, tempC: 4 })
-})
+test(
+  'rice from elsewhere: its age must be known; cold it goes to the shelf',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const before = (await openLots(kitchen)).length
+    const page = await open('/rice/add')
+    await page.getByRole('checkbox', { name: 'Nobody knows' }).click()
+    await expect(page.getByText('Rice of unknown age is not taken in: throw it away.').first()).toBeVisible()
+    await page.getByRole('checkbox', { name: 'Nobody knows' }).click()
+    const temp = page.getByRole('spinbutton', { name: 'In the middle' })
+    await temp.focus()
+    await page.keyboard.type('31')
+    await expect(page.getByText(/^31 °C is neither cold/).first()).toBeVisible()
+    await page.waitForTimeout(100)
+    for (let n = 0; n < 27; n += 1) await page.keyboard.press('ArrowDown')
+    await page.getByRole('spinbutton', { name: 'Cooked how long ago' }).focus()
+    await page.keyboard.press('ArrowUp')
+    const takeIn = page.getByRole('button', { name: /^Take in 3\.0 kg/ })
+    await takeIn.last().dblclick()
+    await page.waitForURL(/\/rice$/)
+    await expect.poll(async () => (await openLots(kitchen)).length).toBe(before + 1)
+    await page.waitForTimeout(500)
+    expect(await openLots(kitchen), 'a double tap takes it in once').toHaveLength(before + 1)
+    expect((await openLots(kitchen)).find((lot) => lot.origin === 'bought')).toMatchObject({ massG: 3000, tempC: 4 })
+  },
+)
 
-test('the log of past lots downloads; a ticket leads to its rice and to who else had it', async ({ kitchen, open }) => {
-  const page = await open('/rice/past')
-  await expect(page.getByText('refused: broke its cooling limit')).toBeVisible()
-  const download = page.waitForEvent('download')
-  await press(page, /^Day sheet/)
-  expect((await download).suggestedFilename()).toMatch(/^okazu-cooling-[\d-]+\.pdf$/)
-  const { runs } = (await (await kitchen.fetch(`/record/runs`)).json()) as { runs: { tickets: number[] }[] }
-  await press(page, 'Find a ticket’s rice')
-  await page.getByRole('textbox').fill(String(runs[0]!.tickets[0]))
-  await press(page, 'Find')
-  await expect(page.getByText('R-17', { exact: true })).toBeVisible()
-  await expect(page.getByRole('listitem').first()).toContainText('ticket')
-})
+test(
+  'the log of past lots downloads; a ticket leads to its rice and to who else had it',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const page = await open('/rice/past')
+    await expect(page.getByText('refused: broke its cooling limit')).toBeVisible()
+    const download = page.waitForEvent('download')
+    await press(page, /^Day sheet/)
+    expect((await download).suggestedFilename()).toMatch(/^okazu-cooling-[\d-]+\.pdf$/)
+    const { runs } = (await (await kitchen.fetch(`/record/runs`)).json()) as { runs: { tickets: number[] }[] }
+    await press(page, 'Find a ticket’s rice')
+    await page.getByRole('textbox').fill(String(runs[0]!.tickets[0]))
+    await press(page, 'Find')
+    await expect(page.getByText('R-17', { exact: true })).toBeVisible()
+    await expect(page.getByRole('listitem').first()).toContainText('ticket')
+  },
+)
 
-test('another rule set is asked about first, and the lots that cool keep both', async ({ kitchen, open }) => {
-  const page = await open('/setup')
-  await page.getByRole('radio', { name: 'Australia and New Zealand' }).click()
-  await press(page, 'Change to Australia and New Zealand')
-  await expect(page.getByRole('radio', { name: 'Australia and New Zealand' })).toBeChecked()
-  const lot = await named(kitchen, 'R-20')
-  expect(lot.events.at(-1)).toMatchObject({ kind: 'ruleSet', from: 'us', to: 'au' })
-  await page.goto(`${kitchen.url}/rice/${lot.id}`)
-  await expect(page.getByText('The rule set changed while it cooled: it must keep both.')).toBeVisible()
-})
+test(
+  'another rule set is asked about first, and the lots that cool keep both',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const page = await open('/setup')
+    await page.getByRole('radio', { name: 'Australia and New Zealand' }).click()
+    await press(page, 'Change to Australia and New Zealand')
+    await expect(page.getByRole('radio', { name: 'Australia and New Zealand' })).toBeChecked()
+    const lot = await named(kitchen, 'R-20')
+    expect(lot.events.at(-1)).toMatchObject({ kind: 'ruleSet', from: 'us', to: 'au' })
+    await page.goto(`${kitchen.url}/rice/${lot.id}`)
+    await expect(page.getByText('The rule set changed while it cooled: it must keep both.')).toBeVisible()
+  },
+)

@@ -107,17 +107,21 @@ test('a thing is pulled to so many seconds, by finger and by key', async ({ kitc
   expect(dishes.find(({ id }) => id === 'duck')?.pins).toEqual([{ component: 'pickled-greens', forS: was + 19 }])
 })
 
-test('rice that would not fry is refused its time, which is the engine’s again', async ({ open }) => {
-  const page = await open('/book/plain/edit')
-  const rice = page.getByRole('slider', { name: 'Seconds from rice to what comes next' })
-  await rice.evaluate((node) => node.scrollIntoView({ block: 'center' }))
-  await rice.press('Home')
-  await expect(page.getByText('rice: what comes next after 3 s')).toBeVisible()
-  await expect(page.getByText(/^not kept: /)).toBeVisible()
-  await expect.poll(async () => Number(await rice.getAttribute('aria-valuenow'))).toBeGreaterThan(10)
-  await page.getByRole('button', { name: 'Unpin' }).last().click()
-  await expect(page.getByText('rice: what comes next after 3 s')).toBeHidden()
-})
+test(
+  'rice that would not fry is refused its time, which is the engine’s again',
+  { tag: '@phone' },
+  async ({ open }) => {
+    const page = await open('/book/plain/edit')
+    const rice = page.getByRole('slider', { name: 'Seconds from rice to what comes next' })
+    await rice.evaluate((node) => node.scrollIntoView({ block: 'center' }))
+    await rice.press('Home')
+    await expect(page.getByText('rice: what comes next after 3 s')).toBeVisible()
+    await expect(page.getByText(/^not kept: /)).toBeVisible()
+    await expect.poll(async () => Number(await rice.getAttribute('aria-valuenow'))).toBeGreaterThan(10)
+    await page.getByRole('button', { name: 'Unpin' }).last().click()
+    await expect(page.getByText('rice: what comes next after 3 s')).toBeHidden()
+  },
+)
 
 test('a school is held in the words of cooks, and left to the engine again', async ({ kitchen, open }) => {
   const page = await open('/book/plain/edit')
@@ -136,20 +140,24 @@ test('a school is held in the words of cooks, and left to the engine again', asy
   expect([schools.egg, schools.garlic]).toEqual(['well', undefined])
 })
 
-test('a dish that cannot be cooked safely names what is wrong and the one change that helps', async ({ open }) => {
-  const page = await open('/book/chicken/edit')
-  await expect(page.getByRole('heading', { name: SCORE })).toBeVisible()
-  const cut = page.getByRole('textbox', { name: 'Cut, line 3' })
-  if (!(await cut.isVisible())) await page.getByRole('button', { name: 'More about chicken thigh' }).click()
-  await cut.fill('dice 50 mm')
-  await cut.press('Tab')
-  await expect(page.getByText('It cannot be cooked like this on Ring A')).toBeVisible()
-  await expect(page.getByText(/^chicken thigh: the core does not reach its limit/)).toBeVisible()
-  await expect(page.getByText(/^Cut chicken thigh to \d+ mm\.$/)).toBeVisible()
-  expect(await seriousFindings(page)).toEqual([])
-})
+test(
+  'a dish that cannot be cooked safely names what is wrong and the one change that helps',
+  { tag: '@phone' },
+  async ({ open }) => {
+    const page = await open('/book/chicken/edit')
+    await expect(page.getByRole('heading', { name: SCORE })).toBeVisible()
+    const cut = page.getByRole('textbox', { name: 'Cut, line 3' })
+    if (!(await cut.isVisible())) await page.getByRole('button', { name: 'More about chicken thigh' }).click()
+    await cut.fill('dice 50 mm')
+    await cut.press('Tab')
+    await expect(page.getByText('It cannot be cooked like this on Ring A')).toBeVisible()
+    await expect(page.getByText(/^chicken thigh: the core does not reach its limit/)).toBeVisible()
+    await expect(page.getByText(/^Cut chicken thigh to \d+ mm\.$/)).toBeVisible()
+    expect(await seriousFindings(page)).toEqual([])
+  },
+)
 
-test('the printed card says what the screen says, second by second', async ({ kitchen, open }) => {
+test('the printed card says what the screen says, second by second', { tag: '@phone' }, async ({ kitchen, open }) => {
   const page = await open('/book/duck')
   await expect(page.getByRole('heading', { name: /^Score of one batch, \d:\d\d/ })).toBeVisible()
   const shown = (await page.getByText(/^\d:\d\d {2}\S/).allTextContents()).map((one) => one.slice(0, 4))
@@ -163,32 +171,33 @@ test('the printed card says what the screen says, second by second', async ({ ki
   for (const amount of ['5 g oil', '41 g duck', '220 g rice']) expect(lines.join(' ')).toContain(amount)
 })
 
-test('half of a paste is rubbed into the rice and a lid goes on: saved with the dish, and in its score', async ({
-  kitchen,
-  open,
-}) => {
-  const page = await open('/book/mushroom/edit')
-  await page.getByRole('button', { name: 'More about black bean paste' }).click()
-  await page.getByRole('checkbox', { name: /^Goes in more than once/ }).click()
-  await page.getByRole('textbox', { name: 'With the rice, %' }).fill('50')
-  await expect(page.getByText('The rest goes in at its own place: 50 %.')).toBeVisible()
-  // Of a second share no more is taken than is left.
-  await page.getByRole('textbox', { name: 'Off the flame, %' }).fill('80')
-  await expect(page.getByRole('textbox', { name: 'Off the flame, %' })).toHaveValue('50')
-  await page.getByRole('textbox', { name: 'Off the flame, %' }).fill('')
-  expect(await seriousFindings(page)).toEqual([])
-  await page.getByRole('button', { name: /^Schools/ }).click()
-  await page.getByRole('button', { name: /^A lid as it comes best/ }).click()
-  await page.getByRole('radio', { name: /^on the vegetables/ }).click()
-  await page.getByRole('button', { name: /^Save/ }).last().click()
-  await expect(page.getByText(/is in the book, version 2/)).toBeVisible()
-  const { dishes } = DishList.parse(await (await kitchen.fetch(`/dishes`)).json())
-  const { schools, components } = dishes.find(({ id }) => id === 'mushroom')!
-  expect(schools.lid).toBe('onBase')
-  expect(components.find(({ name }) => name === 'black bean paste')!.stages).toEqual([{ at: 'rice', share: 0.5 }])
-  await page.goto(`${kitchen.url}/book/mushroom`)
-  await expect(page.getByText(/^\d:\d\d {2}Lid on/)).toBeVisible()
-  // Of the steps, which begin with their second, two put paste in.
-  const steps = page.getByRole('listitem').filter({ hasText: /^\d:\d\d/ })
-  await expect(steps.filter({ hasText: 'black bean paste' })).toHaveCount(2)
-})
+test(
+  'half of a paste is rubbed into the rice and a lid goes on: saved with the dish, and in its score',
+  { tag: '@phone' },
+  async ({ kitchen, open }) => {
+    const page = await open('/book/mushroom/edit')
+    await page.getByRole('button', { name: 'More about black bean paste' }).click()
+    await page.getByRole('checkbox', { name: /^Goes in more than once/ }).click()
+    await page.getByRole('textbox', { name: 'With the rice, %' }).fill('50')
+    await expect(page.getByText('The rest goes in at its own place: 50 %.')).toBeVisible()
+    // Of a second share no more is taken than is left.
+    await page.getByRole('textbox', { name: 'Off the flame, %' }).fill('80')
+    await expect(page.getByRole('textbox', { name: 'Off the flame, %' })).toHaveValue('50')
+    await page.getByRole('textbox', { name: 'Off the flame, %' }).fill('')
+    expect(await seriousFindings(page)).toEqual([])
+    await page.getByRole('button', { name: /^Schools/ }).click()
+    await page.getByRole('button', { name: /^A lid as it comes best/ }).click()
+    await page.getByRole('radio', { name: /^on the vegetables/ }).click()
+    await page.getByRole('button', { name: /^Save/ }).last().click()
+    await expect(page.getByText(/is in the book, version 2/)).toBeVisible()
+    const { dishes } = DishList.parse(await (await kitchen.fetch(`/dishes`)).json())
+    const { schools, components } = dishes.find(({ id }) => id === 'mushroom')!
+    expect(schools.lid).toBe('onBase')
+    expect(components.find(({ name }) => name === 'black bean paste')!.stages).toEqual([{ at: 'rice', share: 0.5 }])
+    await page.goto(`${kitchen.url}/book/mushroom`)
+    await expect(page.getByText(/^\d:\d\d {2}Lid on/)).toBeVisible()
+    // Of the steps, which begin with their second, two put paste in.
+    const steps = page.getByRole('listitem').filter({ hasText: /^\d:\d\d/ })
+    await expect(steps.filter({ hasText: 'black bean paste' })).toHaveCount(2)
+  },
+)

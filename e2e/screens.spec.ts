@@ -1,6 +1,6 @@
 import { RunPage } from 'contract/run'
 import { cookSaid, expect, fireable, fireFirst, step, test, told, type Kitchen } from './kitchen'
-import { clipped, dataWords, ready, seriousFindings, settings, strangeWords } from './looks'
+import { clipped, dataWords, goWithin, ready, seriousFindings, settings, strangeWords } from './looks'
 
 test.use({ evenings: 1 })
 
@@ -42,7 +42,7 @@ test('no serious accessibility finding on any screen, on steel or on paper', asy
   const page = await open('/setup')
   await settings(page, { theme: 'steel' })
   for (const path of SCREENS) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await ready(page)
     expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('steel')
     expect(await seriousFindings(page), path).toEqual([])
@@ -66,10 +66,10 @@ test('no serious accessibility finding on any screen, on steel or on paper', asy
 
 test('no serious accessibility finding on any screen, on steel or on paper: rice', async ({ kitchen, open }) => {
   test.setTimeout(300_000)
-  const page = await open('/rice')
+  const page = await open('/setup')
   await settings(page, { theme: 'steel' })
   for (const path of [...RICE_SCREENS, ...(await lotPaths(kitchen))]) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await ready(page)
     expect(await seriousFindings(page), path).toEqual([])
   }
@@ -87,7 +87,7 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
   const { runs } = (await (await kitchen.fetch(`/record/runs`)).json()) as { runs: { id: string }[] }
   const paths = [...SCREENS, `/record/${runs[0]!.id}`, await eveningPath(kitchen)]
   for (const path of paths) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await expect(page.getByText(/~/).first()).toBeVisible()
     await page.waitForTimeout(400)
     expect(await strangeWords(page, known), path).toEqual([])
@@ -103,11 +103,11 @@ test('in a locale two fifths longer, nothing is hard-coded and nothing clips', a
 
 test('in a locale two fifths longer, rice neither clips nor has words of its own', async ({ kitchen, open }) => {
   test.setTimeout(300_000)
-  const page = await open('/rice')
+  const page = await open('/setup')
   await settings(page, { words: 'pseudo' })
   const known = await dataWords(kitchen)
   for (const path of [...RICE_SCREENS, ...(await lotPaths(kitchen))]) {
-    await page.goto(kitchen.url + path)
+    await goWithin(page, path)
     await expect(page.getByText(/~/).first()).toBeVisible()
     await page.waitForTimeout(400)
     expect(await strangeWords(page, known), path).toEqual([])

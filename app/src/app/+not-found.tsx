@@ -9,7 +9,7 @@ export default function NotFound() {
   const router = useRouter()
   return (
     <View role="main" className="flex-1 bg-ground p-4">
-      <Empty title={t('notFound')} detail={t('notFoundDetail')} />
+      <Empty isPage title={t('notFound')} detail={t('notFoundDetail')} />
       <Button kind="main" isTall label={t('stages.line')} onPress={() => router.replace('/line')} />
     </View>
   )

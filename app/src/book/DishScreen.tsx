@@ -24,7 +24,7 @@ export function DishScreen({ id }: { id: string }) {
   ) : (
     <Frame stage="book">
       {book.data && !dish ? (
-        <Empty title={t('notThere')} detail={t('notThereDetail')} />
+        <Empty isPage title={t('notThere')} detail={t('notThereDetail')} />
       ) : fault ? (
         <Problem error={fault} onRetry={() => [book.refetch(), kitchen.refetch(), styles.refetch(), refetch()]} />
       ) : (

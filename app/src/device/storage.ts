@@ -53,6 +53,15 @@ export function keep(key: string, value: string): boolean {
   }
 }
 
+/** Keeps what can be made again: where there is no room for it, nobody needs to know. */
+export function keepIfRoom(key: string, value: string): void {
+  try {
+    localStorage.setItem(key, value)
+  } catch {
+    // Without it the device does the same work again.
+  }
+}
+
 export function forget(key: string): void {
   unkept.delete(key)
   try {

@@ -16,7 +16,7 @@ export function Undrawn({ part, head }: { part: MisePart; head?: ReactNode }) {
   return (
     <MisePage part={part} bar={draw} head={head}>
       <View className="min-h-64">
-        <Empty title={t('undrawn')} detail={t('undrawnDetail')} />
+        <Empty isPage={head === undefined} title={t('undrawn')} detail={t('undrawnDetail')} />
       </View>
       {isWide && draw}
     </MisePage>

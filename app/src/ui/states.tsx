@@ -6,6 +6,7 @@ import { formatSpan } from '../words/format'
 import { useWords } from '../words/i18n'
 import { Button } from './Button'
 import { CutThread, Diamond, EmptyBowl } from './icons'
+import { PageHeading } from './PageHeading'
 import { Text } from './Text'
 
 const NO_VALUES = {
@@ -51,13 +52,15 @@ export function Loading({ what }: { what: string }) {
   )
 }
 
-export function Empty({ title, detail }: { title: string; detail: string }) {
+/** What says that there is nothing; where that is all there is on a page (`isPage`), it is the page's heading and its title. */
+export function Empty({ title, detail, isPage = false }: { title: string; detail: string; isPage?: boolean }) {
+  const Title = isPage ? PageHeading : Text
   return (
     <View className="flex-1 items-center justify-center gap-3 p-6">
       <EmptyBowl sizePx={44} />
-      <Text size="title" weight="bold" className="text-center">
+      <Title size="title" weight="bold" className="text-center">
         {title}
-      </Text>
+      </Title>
       <Text tone="ash" className="text-center">
         {detail}
       </Text>

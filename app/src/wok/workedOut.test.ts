@@ -1,6 +1,8 @@
 import type { Dish } from 'contract/dish'
 import type { Kitchen, Station } from 'contract/kitchen'
 import { DISH, EVERYTHING, TOOLS } from 'core/test/kitchen'
+import type * as KeptTimes from './keptTimes'
+import type * as WorkedOut from './workedOut'
 import { workedOut, workOut } from './workedOut'
 import { inWokWorker } from './wokWorker'
 import { wokWork } from './wok.worker'
@@ -98,4 +100,27 @@ test('while the rice has become warmer the last answer stands, until the next on
   const secondsOf = (answer: typeof after) => (answer?.kind === 'score' ? answer.score.totalS : Number.NaN)
   expect(secondsOf(after)).toBeLessThanOrEqual(secondsOf(before))
   expect(after?.kind === 'score' && after.score.basis?.riceTempC).toBe(16)
+})
+
+test('what this device worked out before is taken without asking, and nothing rough comes first', async () => {
+  const kitchen = kitchenOf({ isScottish: true })
+  const question = { times: [{ dish, station }], scores: [] }
+  workOut(kitchen, question)
+  await answered()
+  const known = workedOut(kitchen).timesOf(dish, station)
+  expect(known?.seconds).toHaveLength(2)
+  jest.useFakeTimers()
+  try {
+    jest.isolateModules(() => {
+      const again = jest.requireActual<typeof WorkedOut>('./workedOut')
+      const kept = jest.requireActual<typeof KeptTimes>('./keptTimes')
+      jest.spyOn(kept, 'timesBefore').mockReturnValue(known)
+      ask.mockClear()
+      again.workOut(kitchen, question)
+      expect(again.workedOut(kitchen).timesOf(dish, station)).toEqual(known)
+      expect(ask).not.toHaveBeenCalled()
+    })
+  } finally {
+    jest.useRealTimers()
+  }
 })

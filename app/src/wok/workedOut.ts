@@ -6,6 +6,7 @@ import type { BatchScore } from 'core/line/batchScore'
 import type { LineNow, WorkedOut } from 'core/line/lineNow'
 import type { StationTimes } from 'core/line/stationTimes'
 import { newVersion } from '../device/version'
+import { keepTimes, timesBefore } from './keptTimes'
 import { inWokWorker } from './wokWorker'
 
 /** Scores and times that this page has derived, by all that they depend on. */
@@ -88,11 +89,16 @@ export function workedOut({ kitchen, rice }: AskedOf): WorkedOut<Station, Dish> 
  */
 export function workOut({ kitchen, rice }: AskedOf, wanted: LineNow<Station, Dish, never>['unknown']): void {
   const { tools } = kitchen
+  for (const at of wanted.times) takeBefore(matterOf(kitchen, at), rice)
   for (const { dish, station } of wanted.times)
     roughly(matterOf(kitchen, { dish, station }), { dish, station }, kitchen, rice)
   for (const { dish, station } of wanted.times) {
-    work(matterOf(kitchen, { dish, station }), rice, { kept: times, last: lastTimes }, async (functions) =>
-      functions.stationTimes(dish, station.capPortions, heatOf(station, rice, dish.id), tools, kitchen),
+    work(
+      matterOf(kitchen, { dish, station }),
+      rice,
+      { kept: times, last: lastTimes, keep: keepTimes },
+      async (functions) =>
+        functions.stationTimes(dish, station.capPortions, heatOf(station, rice, dish.id), tools, kitchen),
     )
   }
   for (const { dish, station, batch } of wanted.scores) {
@@ -100,6 +106,16 @@ export function workOut({ kitchen, rice }: AskedOf, wanted: LineNow<Station, Dis
       functions.batchScoreToPlan(dish, batch, heatOf(station, rice, dish.id), tools, kitchen),
     )
   }
+}
+
+/** Takes times that this device worked out before the page was opened. */
+function takeBefore(matter: string, rice: RiceNow): void {
+  const key = keyOf(matter, rice)
+  const before = times.has(key) ? null : timesBefore(key)
+  if (!before) return
+  times.set(key, before)
+  lastTimes.set(matter, before)
+  tell()
 }
 
 function roughly(matter: string, { dish, station }: At, kitchen: Kitchen, rice: RiceNow): void {
@@ -118,12 +134,12 @@ function roughly(matter: string, { dish, station }: At, kitchen: Kitchen, rice: 
   )
 }
 
-type Answers<T> = { kept: Map<string, T>; last: Map<string, T> }
+type Answers<T> = { kept: Map<string, T>; last: Map<string, T>; keep?: (key: string, answer: T) => void }
 
 function work<T>(
   matter: string,
   rice: RiceNow,
-  { kept, last }: Answers<T>,
+  { kept, last, keep }: Answers<T>,
   ask: Parameters<typeof inWokWorker<T>>[0],
 ): void {
   const key = keyOf(matter, rice)
@@ -136,6 +152,7 @@ function work<T>(
       kept.set(key, answer)
       if (last.size >= MOST_KEPT) last.delete(last.keys().next().value!)
       last.set(matter, answer)
+      keep?.(key, answer)
       tell()
     },
     // Asked for again with the next plan: a worker that stopped is made anew.

@@ -34,7 +34,7 @@ export function IngredientScreen({ id }: { id: string }) {
       ) : table.error ? (
         <Problem error={table.error} onRetry={() => void table.refetch()} />
       ) : table.data ? (
-        <Empty title={t('ingredient.none')} detail={t('notThereDetail')} />
+        <Empty isPage title={t('ingredient.none')} detail={t('notThereDetail')} />
       ) : (
         <Loading what={t('loading')} />
       )}

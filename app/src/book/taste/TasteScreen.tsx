@@ -37,7 +37,7 @@ export function TasteScreen({ id }: { id: string }) {
   return (
     <Frame stage="book">
       {book.data && !dish ? (
-        <Empty title={t('notThere')} detail={t('notThereDetail')} />
+        <Empty isPage title={t('notThere')} detail={t('notThereDetail')} />
       ) : fault ? (
         <Problem error={fault} onRetry={() => [book.refetch(), refetch()]} />
       ) : (

@@ -31,7 +31,7 @@ export function WhatIfScreen({ id, stationId }: { id: string; stationId: string 
   return (
     <Frame stage="book">
       {book.data && !dish ? (
-        <Empty title={t('notThere')} detail={t('notThereDetail')} />
+        <Empty isPage title={t('notThere')} detail={t('notThereDetail')} />
       ) : fault ? (
         <Problem error={fault} onRetry={() => [book.refetch(), kitchen.refetch()]} />
       ) : (

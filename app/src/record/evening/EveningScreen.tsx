@@ -35,7 +35,7 @@ function Evening({ day, kitchen, evening, late, again }: LookedBack & { day: str
   const t = useWords('record')
   const { timeZone } = kitchen
   const dayName = formatDay(instantOf(day, NOON_MIN, timeZone), timeZone)
-  if (evening.runs.length === 0) return <Empty title={t('evening.empty')} detail={t('evening.emptyDetail')} />
+  if (evening.runs.length === 0) return <Empty isPage title={t('evening.empty')} detail={t('evening.emptyDetail')} />
   const told = evening.runs.filter(({ toldStationId }) => toldStationId !== null)
   const lateS = late.reduce((sum, ticket) => sum + ticket.lateS, 0)
   const plan = again[0]?.plan ?? null

@@ -15,7 +15,7 @@ export function FaultScreen({ suspect }: { suspect: Suspect }) {
   return (
     <Frame stage="record">
       {data ? (
-        <Empty title={t('fault.noRuns')} detail={t('fault.noRunsDetail')} />
+        <Empty isPage title={t('fault.noRuns')} detail={t('fault.noRunsDetail')} />
       ) : error ? (
         <Problem error={error} onRetry={() => void comparison.refetch()} />
       ) : (

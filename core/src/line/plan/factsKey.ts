@@ -1,3 +1,4 @@
+import { hashOf } from '../../math/hashOf'
 import type { LinePiece } from './pieces'
 import type { RunInHand } from './lineInstance'
 import type { LineWishes } from './wishes'
@@ -37,13 +38,3 @@ export function factsKey({ pieces, runs, stationIds, cleaned, pairs, wishes }: P
 }
 
 const byText = (a: readonly unknown[], b: readonly unknown[]) => (String(a[0]) < String(b[0]) ? -1 : 1)
-
-/** FNV-1a (Fowler, Noll, Vo), twice 32 bits with different beginnings. It only tells texts apart; nothing is kept secret by it. */
-function hashOf(text: string): string {
-  const half = (begin: number) => {
-    let hash = begin
-    for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)
-    return (hash >>> 0).toString(16).padStart(8, '0')
-  }
-  return half(0x811c9dc5) + half(0x2f0b4c47)
-}
