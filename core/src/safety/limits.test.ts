@@ -1,4 +1,5 @@
-import { celsiusOf } from '../measure/temperature'
+import fc from 'fast-check'
+import { celsiusOf, fahrenheitOf } from '../measure/temperature'
 import { CHECKED_FOODS, cookLimit, holdAtS, RULE_SETS } from './limits'
 
 test('every rule set answers for every food, says where from, and asks for nothing that frying cannot give', () => {
@@ -60,4 +61,36 @@ test('the house never goes below 74 °C in rice, whatever the rule set allows', 
 test('poultry is never asked for less than other meat', () => {
   for (const ruleSet of RULE_SETS)
     expect(cookLimit({ ruleSet }, 'poultry').coreC).toBeGreaterThanOrEqual(cookLimit({ ruleSet }, 'meat').coreC)
+})
+
+test('law: hotter never has to be held longer, and what is too cool for every pair is never enough', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...RULE_SETS),
+      fc.constantFrom(...CHECKED_FOODS),
+      fc.double({ min: 20, max: 100, noNaN: true }),
+      fc.double({ min: 0, max: 20, noNaN: true }),
+      fc.boolean(),
+      (ruleSet, food, tempC, hotter, isInF) => {
+        const limit = cookLimit({ ruleSet }, food)
+        const heldS = (coreC: number) =>
+          holdAtS(limit, { tempC: coreC, tempF: isInF ? fahrenheitOf(coreC) : null }) ?? Infinity
+        expect(heldS(tempC + hotter)).toBeLessThanOrEqual(heldS(tempC))
+        const coolestC = Math.min(...(limit.equals ?? [limit]).map(({ coreC }) => coreC))
+        if (tempC < coolestC - 0.6) expect(heldS(tempC)).toBe(Infinity)
+        expect(heldS(limit.coreC + 0.6)).toBeLessThanOrEqual(limit.holdS)
+      },
+    ),
+    { numRuns: 400, endOnFailure: true },
+  )
+})
+
+test('what a check asks for is one of the pairs, and the coolest that a wok can hold', () => {
+  for (const ruleSet of RULE_SETS)
+    for (const food of CHECKED_FOODS) {
+      const limit = cookLimit({ ruleSet }, food)
+      const cooler = (limit.equals ?? []).filter(({ coreC }) => coreC < limit.coreC)
+      for (const { holdS } of cooler) expect(holdS).toBeGreaterThan(30)
+      expect(holdAtS(limit, { tempC: limit.coreC, tempF: null })).toBe(limit.holdS)
+    }
 })
