@@ -1,4 +1,4 @@
-import { aGriddle, HOB, RING } from '../../test/stations'
+import { aGriddle, aWok, HOB, RING } from '../../test/stations'
 import { restingC } from './resting'
 import { sameVesselOf } from './vessel'
 
@@ -11,4 +11,8 @@ test('metal cools from the flame to the air: thin metal sooner than a plate, and
   }
   expect(restingC(ring, 0)).toBeCloseTo(220, 0)
   expect(restingC(ring, 120)).toBeLessThan(restingC(plate, 120) - 20)
+})
+
+test('metal that never came so far is no hotter than its ceiling', () => {
+  expect(restingC(sameVesselOf(aWok(8000, { holdC: 180 })), 0)).toBeCloseTo(180, 6)
 })
