@@ -5,6 +5,9 @@ import { isSaidIn, lotPaths, SCREENS, settled, WAITING, WIDE_SCREENS } from './s
 
 test.use({ serviceWorkers: 'allow', isNewDevice: true })
 
+/** A question that nobody answers is given up after eight seconds, and asked again after two: twice, on a starved machine. */
+const PATIENT_MS = 40_000
+
 /** What may be said without a network and is not said with one: that there is none, what it waits for, and ways to go. */
 const NO_NETWORK =
   /^(Rice|Mise|Wok|Line|Record|Book|Set-up|No network|the run goes on; \d+ kept here|The kitchen’s server does not answer|Nothing is lost\. Check the network; it goes on by itself as soon as it is back\.|Try again|That did not work|The kitchen does not answer: this device asks again by itself\.)$/
@@ -94,7 +97,7 @@ test.describe('a device that keeps nothing', { tag: '@phone' }, () => {
       await expect(page.getByText(/lost if this page is closed/)).toBeVisible()
       await context.setOffline(false)
       await kitchen.pass(context, 5)
-      await expect.poll(async () => cookSaid(await kitchen.run(runId)).length, { timeout: 20_000 }).toBe(2)
+      await expect.poll(async () => cookSaid(await kitchen.run(runId)).length, { timeout: PATIENT_MS }).toBe(2)
     })
 })
 
@@ -125,7 +128,7 @@ test.describe('a clock that is set', { tag: '@phone' }, () => {
       await expect(step(page)).toHaveText('Egg out')
       await context.setOffline(false)
       await expect
-        .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind), { timeout: 20_000 })
+        .poll(async () => cookSaid(await kitchen.run(runId)).map((event) => event.kind), { timeout: PATIENT_MS })
         .toEqual(['done'])
       const run = await kitchen.run(runId)
       const [event] = cookSaid(run)
