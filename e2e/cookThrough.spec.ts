@@ -8,8 +8,8 @@ test('a batch is cooked through late, with a trouble, a reading, a lost network 
   context,
 }) => {
   const page = await open('/line')
-  const runId = await fireFirst(page)
   await shellKept(page)
+  const runId = await fireFirst(page)
   const kinds = async () => cookSaid(await kitchen.run(runId)).map(({ kind }) => kind)
 
   await test.step('the egg is read late: the rest moves', async () => {

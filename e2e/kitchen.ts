@@ -188,7 +188,10 @@ export async function enterPin(page: Page, name: string, pin: string): Promise<v
   await expect(page.getByText(`${name} is here`)).toBeVisible()
 }
 
-/** The application's own files are on the device: from here on it opens without a network. */
+/**
+ * The application's own files are on the device: from here on it opens without a network. Waited for before anything is
+ * fired: a starved machine takes longer than a step of a run.
+ */
 export const shellKept = (page: Page) => page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
 
 /** What somebody said of a run, in its order; that a device worked the rest out again nobody said. */

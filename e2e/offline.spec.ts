@@ -50,8 +50,8 @@ test(
   { tag: '@phone' },
   async ({ kitchen, open, context }) => {
     const page = await open('/line')
-    await fireFirst(page)
     await shellKept(page)
+    await fireFirst(page)
     await kitchen.pass(context, 36)
     await expect(step(page)).toHaveText('Egg in')
     await context.setOffline(true)
@@ -114,8 +114,8 @@ test.describe('a clock that is set', { tag: '@phone' }, () => {
       context,
     }) => {
       const page = await open('/line')
-      const runId = await fireFirst(page)
       await shellKept(page)
+      const runId = await fireFirst(page)
       await kitchen.pass(context, 36)
       await expect(step(page)).toHaveText('Egg in')
       await context.setOffline(true)

@@ -41,7 +41,7 @@ async function start(): Promise<ChildProcess> {
   })
   child.stdout.on('data', (text) => (said += String(text)))
   child.stderr.on('data', (text) => (said += String(text)))
-  await expect.poll(() => said, { timeout: 40_000 }).toContain(`ready at http://127.0.0.1:${port}`)
+  await expect.poll(() => said, { timeout: 90_000 }).toContain(`ready at http://127.0.0.1:${port}`)
   return child
 }
 

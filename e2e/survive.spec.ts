@@ -18,8 +18,8 @@ test('the network goes in mid-run, the page is reloaded without it, and comes ba
   context,
 }) => {
   const page = await open('/line')
-  const runId = await fireFirst(page)
   await shellKept(page)
+  const runId = await fireFirst(page)
   await kitchen.pass(context, 36)
   await expect(step(page)).toHaveText('Egg in')
   await page.waitForTimeout(600)
