@@ -55,6 +55,12 @@ function aloneOf(move: Move, id: string): Move {
   return { ...move, ids: [id], until: isForItself ? { kind: 'progress', ids: [id], at: 1, mostS } : until }
 }
 
+/** Where a component stands that is moved while the flame is on: what went in with the rice has a place of its own now. */
+function slotFor(move: Move, id: string, isAfterRice: boolean): Move['slot'] {
+  if (isWithRice(move, id)) return isAfterRice ? 'afterRice' : 'base'
+  return move.slot === 'finish' ? 'afterRice' : move.slot
+}
+
 /** The list with one component moved to where its pin wants it; null where the pin names what is not there. */
 export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
   const from = entryOf(moves, pin.component)
@@ -73,15 +79,7 @@ export function withPin(moves: readonly Move[], pin: Pin): Move[] | null {
   const placed: Move = {
     ...own,
     segment: isAfterOff ? 'end' : (rest[Math.min(at, rest.length - 1)]?.segment ?? own.segment),
-    slot: isAfterOff
-      ? 'finish'
-      : isWithRice(move, pin.component)
-        ? isAfterRice
-          ? 'afterRice'
-          : 'base'
-        : own.slot === 'finish'
-          ? 'afterRice'
-          : own.slot,
+    slot: isAfterOff ? 'finish' : slotFor(move, pin.component, isAfterRice),
     until: isAfterOff
       ? forSeconds(FINISH_S)
       : next?.kind === 'in' && next.slot === 'base'
