@@ -105,12 +105,12 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   /** Usually a device has been here before, and knows how long the dishes take; a new one works it out for seconds. */
   isNewDevice: [false, { option: true }],
   earlier: [
-    // eslint-disable-next-line no-empty-pattern
+    // oxlint-disable-next-line no-empty-pattern
     async ({}, use) => use({ times: null }),
     { scope: 'worker' },
   ],
   host: [
-    // eslint-disable-next-line no-empty-pattern
+    // oxlint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const host = new Host()
       await use(host)
@@ -124,7 +124,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     await use(kitchen)
     await kitchen.end()
   },
-  // eslint-disable-next-line no-empty-pattern
+  // oxlint-disable-next-line no-empty-pattern
   complaints: async ({}, use) => {
     const complaints: string[] = []
     await use(complaints)

@@ -1,4 +1,4 @@
-/* eslint-disable @typescript-eslint/no-require-imports -- an import would evaluate it at once, or make a file of its own */
+/* oxlint-disable typescript/no-require-imports -- an import would evaluate it at once, or make a file of its own */
 import { startTransition } from 'react'
 
 /**

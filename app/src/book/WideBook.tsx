@@ -102,7 +102,7 @@ function Compare({ dishes, kitchen, shelf, styles }: WideBookProps) {
         (dish) => seconds[dishes.indexOf(dish)] ?? null,
       ),
     // The seconds are an array of their own each time: `known` is what they say.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
     [dishes, shelf, styles, day, allergens, known],
   )
   const columns = useMemo(() => dishColumns(t, kitchen.currency), [t, kitchen.currency])

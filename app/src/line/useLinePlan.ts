@@ -111,7 +111,7 @@ export function useLinePlan() {
       nowMs: planMs,
     })
     // What was worked out is read anew whenever there is more of it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [
     kitchen.data,
     dishes.data,

@@ -31,7 +31,7 @@ export function VirtualList<Item>(props: VirtualListProps<Item>) {
   const { items, keyOf, estimatePx, render, header, footer, className = '' } = props
   const scroll = useRef<ScrollView>(null)
   const count = items.length + 2
-  // eslint-disable-next-line react-hooks/incompatible-library -- the window of rows changes by scrolling, outside of React
+  // oxlint-disable-next-line react-hooks/incompatible-library -- the window of rows changes by scrolling, outside of React
   const virtual = useVirtualizer({
     count,
     getScrollElement: () => (scroll.current?.getScrollableNode() as HTMLElement | undefined) ?? null,

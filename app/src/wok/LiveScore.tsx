@@ -43,7 +43,7 @@ export function LiveScore({ run, state, nowMs, channelPx, pxPerS, nowLinePx, nam
     )
     // The drawing changes when a step begins or ends, when time is added, when the rest becomes another one, and each second
     // while a check waits.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [run.id, state.stepIndex, state.dueMs, state.status, waitingMs, changes])
 
   // What a tap says stands there first; its ribbon comes a frame later.

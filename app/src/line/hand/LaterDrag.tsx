@@ -1,11 +1,11 @@
-import { lazy, Suspense, type ComponentProps } from 'react'
+import { lazy, Suspense, type ComponentProps, type ComponentType } from 'react'
 import { laterScreens } from '../../ui/preloadScreens'
 import type { DragBatches } from './DragBatches'
 
 type Props = ComponentProps<typeof DragBatches>
 
 const Still = ({ children }: Props) => children
-const Drag = lazy(() =>
+const Drag = lazy((): Promise<{ default: ComponentType<Props> }> =>
   laterScreens().then(
     (screens) => ({ default: screens.DragBatches }),
     () => ({ default: Still }),

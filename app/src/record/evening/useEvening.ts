@@ -43,7 +43,7 @@ export function useEvening(day: string) {
         }
       : null
   const again = useAgain(day, past, evening.dataUpdatedAt)
-  const late = useMemo(() => (past ? lateOf(past) : []), [past?.kitchen, past?.dishes, past?.evening]) // eslint-disable-line react-hooks/exhaustive-deps
+  const late = useMemo(() => (past ? lateOf(past) : []), [past?.kitchen, past?.dishes, past?.evening]) // oxlint-disable-line react-hooks/exhaustive-deps
   const lookedBack: LookedBack | null = past && { kitchen: past.kitchen, evening: past.evening, late, again }
   return {
     lookedBack,
@@ -88,7 +88,7 @@ function useTimes(past: Past | null) {
   useEffect(() => {
     if (past) workOut({ kitchen: past.kitchen, rice: CHILLED_RICE }, { times: pairs, scores: [] })
     // What is known grows with the version; pairs follow from the evening.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [past?.evening, past?.kitchen, version])
   return past && times.every(({ times: own }) => own !== null && own.isRough !== true) ? { sold, times } : null
 }

@@ -36,7 +36,7 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
   const scroll = useRef<ScrollView>(null)
   const shown = table.getRowModel().rows
   const visible = columns.filter((column) => table.getColumn(column.id)?.getIsVisible() ?? true)
-  // eslint-disable-next-line react-hooks/incompatible-library -- the row window changes by scrolling, outside of React
+  // oxlint-disable-next-line react-hooks/incompatible-library -- the row window changes by scrolling, outside of React
   const virtual = useVirtualizer({
     count: shown.length,
     getScrollElement: () => (scroll.current?.getScrollableNode() as HTMLElement | undefined) ?? null,

@@ -1,4 +1,4 @@
-/* eslint-disable max-lines -- one placing of a plan, over one block of memory */
+/* oxlint-disable max-lines -- one placing of a plan, over one block of memory */
 import {
   ARRIVED,
   AVOIDS,

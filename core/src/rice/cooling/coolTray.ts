@@ -1,4 +1,4 @@
-/* eslint-disable max-lines -- one time step of one solver */
+/* oxlint-disable max-lines -- one time step of one solver */
 import type { Surroundings } from './coolingPlace'
 import { readAt } from './byTemperature'
 import { FROZEN_WATER_SHARE, freezing, type Freezing } from './freezing'
