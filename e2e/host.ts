@@ -1,4 +1,4 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
+import { spawn, type ChildProcess } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { once } from 'node:events'
 import { createInterface, type Interface } from 'node:readline'
@@ -12,6 +12,7 @@ type Opened = { port: number; token: string; programToken: string }
 type Order =
   | { do: 'make'; database: string; nowMs: number; evenings: number }
   | { do: 'open'; database: string; nowMs: number; port: number }
+  | { do: 'copy'; database: string; to: string }
   | { do: 'close' }
 
 /** The server process of one test worker, and the sample kitchens it makes once and each test gets a copy of. */
@@ -43,7 +44,7 @@ export class Host {
       this.samples.set(evenings, made)
     }
     const database = freshName()
-    execFileSync('bash', ['tools/copy-db.sh', this.socket, made.database, database], { stdio: 'pipe' })
+    await this.order({ do: 'copy', database: made.database, to: database })
     return { database, nowMs: made.nowMs }
   }
 

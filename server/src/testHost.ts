@@ -8,6 +8,7 @@ import { prepareDemo } from './demo/prepareDemo'
 import { letIn } from './people/test/letIn'
 import { simulatedPrinter } from './device/printer/simulatedPrinter'
 import { migrate, migrationsIn } from './db/migrate'
+import { copyDatabase } from './db/test/copyDatabase'
 import { openPool } from './db/pool'
 import { testClock } from './http/testClock'
 import { startServer, type RunningServer } from './server'
@@ -15,10 +16,11 @@ import { PAPER_WORKER, SERVER_FOLDER } from './serverFolder'
 
 /**
  * A process that opens one kitchen after the other for the browser tests: a line of JSON in, a line of JSON out. `make`
- * prepares a sample kitchen in a database, `open` serves a database at a time of the test's choice, `close` ends that.
+ * prepares a sample kitchen in a database, `copy` copies one, `open` serves a database at a time of the test's choice, `close` ends that.
  */
 const Command = z.discriminatedUnion('do', [
   z.object({ do: z.literal('make'), database: z.string().regex(/^\w+$/), nowMs: z.number(), evenings: z.number() }),
+  z.object({ do: z.literal('copy'), database: z.string().regex(/^\w+$/), to: z.string().regex(/^\w+$/) }),
   z.object({ do: z.literal('open'), database: z.string().regex(/^\w+$/), nowMs: z.number(), port: z.number() }),
   z.object({ do: z.literal('close') }),
 ])
@@ -43,6 +45,9 @@ async function answer(command: z.infer<typeof Command>): Promise<Answer> {
   switch (command.do) {
     case 'make':
       await (await prepare(command.database, command.nowMs, command.evenings)).pool.end()
+      return CLOSED
+    case 'copy':
+      await copyDatabase({ socketPath, user: 'root', database: command.database }, command.to)
       return CLOSED
     case 'open': {
       const clock = testClock()

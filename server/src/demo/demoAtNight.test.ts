@@ -1,9 +1,9 @@
 import type { RowDataPacket } from 'mysql2'
 import type { Pool } from 'mysql2/promise'
-import { execFileSync } from 'node:child_process'
 import { v7 as newId } from 'uuid'
 import { migrate } from '../db/migrate'
 import { openPool } from '../db/pool'
+import { copyDatabase } from '../db/test/copyDatabase'
 import { foldLot, policyOf } from '../rice/foldLot'
 import { findRiceHouse } from '../rice/house.sql'
 import { listOpenLots } from '../rice/lots.sql'
@@ -18,9 +18,9 @@ const made: string[] = [empty]
 let pool: Pool
 
 beforeAll(() => migrate(addressOf(empty), new URL(`file://${__dirname}/../db/migrations/`)))
-beforeEach(() => {
+beforeEach(async () => {
   const database = newName()
-  execFileSync('bash', [`${__dirname}/../../../tools/copy-db.sh`, socketPath, empty, database])
+  await copyDatabase(addressOf(empty), database)
   made.push(database)
   pool = openPool(addressOf(database))
 })

@@ -1,11 +1,7 @@
-import fontkit from '@pdf-lib/fontkit'
+import type Fontkit from '@pdf-lib/fontkit'
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { PDFDocument, type PDFFont } from 'pdf-lib'
-
-const requireHere = createRequire(import.meta.url)
-const bytesOf = (weight: 400 | 700) =>
-  readFileSync(requireHere.resolve(`@fontsource/archivo/files/archivo-latin-${weight}-normal.woff`))
 
 type Glyphs = { path: { toSVG: () => string }; advanceWidth: number }
 type Font = {
@@ -13,10 +9,22 @@ type Font = {
   hasGlyphForCodePoint: (point: number) => boolean
   layout: (text: string) => { glyphs: Glyphs[]; positions: { xAdvance: number }[] }
 }
-const files = { 400: bytesOf(400), 700: bytesOf(700) }
-const fonts = { 400: fontkit.create(files[400]) as unknown as Font, 700: fontkit.create(files[700]) as unknown as Font }
+type Weight = 400 | 700
 
-const draws = (one: string) => fonts[400].hasGlyphForCodePoint(one.codePointAt(0)!)
+const requireHere = createRequire(import.meta.url)
+/** Unpacking its tables takes half a second: only who prints waits for it. */
+const fontkit = () => requireHere('@pdf-lib/fontkit') as typeof Fontkit
+const read: Partial<Record<Weight, { bytes: Buffer; font: Font }>> = {}
+
+/** A font of the product. It is read and unpacked for the first paper, not when the server begins. */
+function fontOf(weight: Weight): { bytes: Buffer; font: Font } {
+  const known = read[weight]
+  if (known) return known
+  const bytes = readFileSync(requireHere.resolve(`@fontsource/archivo/files/archivo-latin-${weight}-normal.woff`))
+  return (read[weight] = { bytes, font: fontkit().create(bytes) as unknown as Font })
+}
+
+const draws = (one: string) => fontOf(400).font.hasGlyphForCodePoint(one.codePointAt(0)!)
 
 /**
  * A fraction that the shipped font has no sign for is written out (1⅔ as 1 2/3); whatever else it cannot draw becomes a
@@ -34,14 +42,14 @@ function writtenOut(one: string, before: string | undefined): string {
 
 /** How wide text is at size 1. */
 export function textWidth(text: string, bold: boolean): number {
-  const font = fonts[bold ? 700 : 400]
+  const { font } = fontOf(bold ? 700 : 400)
   const { positions } = font.layout(printable(text))
   return positions.reduce((sum, one) => sum + one.xAdvance, 0) / font.unitsPerEm
 }
 
 /** Text as an SVG path, `size` high, with its baseline at the point. */
 export function textPath(text: string, bold: boolean, x: number, y: number, size: number): string {
-  const font = fonts[bold ? 700 : 400]
+  const { font } = fontOf(bold ? 700 : 400)
   const scale = size / font.unitsPerEm
   const { glyphs, positions } = font.layout(printable(text))
   let at = 0
@@ -58,10 +66,10 @@ export type PdfFonts = { regular: PDFFont; bold: PDFFont }
 /** A new document with the product's own fonts in it. */
 export async function newPdf(title: string): Promise<{ pdf: PDFDocument; fonts: PdfFonts }> {
   const pdf = await PDFDocument.create()
-  pdf.registerFontkit(fontkit)
+  pdf.registerFontkit(fontkit())
   pdf.setTitle(title)
   pdf.setProducer('Okazu')
-  const regular = await pdf.embedFont(files[400], { subset: true })
-  const bold = await pdf.embedFont(files[700], { subset: true })
+  const regular = await pdf.embedFont(fontOf(400).bytes, { subset: true })
+  const bold = await pdf.embedFont(fontOf(700).bytes, { subset: true })
   return { pdf, fonts: { regular, bold } }
 }

@@ -6,7 +6,6 @@ import type { FireRun, Run, RunEvent } from 'contract/run'
 import type { NewTicketBody, Ticket } from 'contract/ticket'
 import type { RowDataPacket } from 'mysql2'
 import type { Pool } from 'mysql2/promise'
-import { execFileSync } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { pathToFileURL } from 'node:url'
 import pino from 'pino'
@@ -15,6 +14,7 @@ import { createApp } from '../../app'
 import { testClock, type TestClock } from '../../http/testClock'
 import { describeApi } from '../../http/describe'
 import { AsDescribed } from './asDescribed'
+import { copyDatabase } from './copyDatabase'
 import { drawPaper, type DrawPaper } from '../../papers/papers'
 import { Followers } from '../../live/follower'
 import { letIn } from '../../people/test/letIn'
@@ -39,7 +39,6 @@ export type TestKitchen = {
 }
 
 const MIGRATIONS = pathToFileURL(`${__dirname}/../migrations/`)
-const COPY = `${__dirname}/../../../../tools/copy-db.sh`
 
 /** When a test begins, whatever the time of day: the boats of the sample kitchen, and so its record, follow from it. */
 export const BEGINS_MS = Date.UTC(2026, 10, 27, 18, 42)
@@ -50,7 +49,7 @@ export async function openTestKitchen(evenings = 0, draw: DrawPaper = drawPaper)
   const address = { socketPath, user: 'root', database: `test_${newId().replaceAll('-', '')}` }
   const sample = { ...address, database: `sample_${evenings}` }
   await makeOnce(sample, evenings)
-  execFileSync('bash', [COPY, socketPath, sample.database, address.database])
+  await copyDatabase(sample, address.database)
   const pool = openPool(address)
   const clock = testClock(BEGINS_MS)
   const kitchenId = DEMO_KITCHEN_ID
@@ -103,7 +102,8 @@ async function makeOnce(sample: DatabaseAddress, evenings: number): Promise<void
   }
 }
 
-let described: AsDescribed | null = null
+/** The document is drawn up and compiled once for a process: test files share their globals (jest.config.js). */
+const shared = globalThis as { okazuAsDescribed?: AsDescribed }
 
 /** Asks the API as a program does; an answer that the OpenAPI document does not describe is an error. */
 export async function send(
@@ -127,8 +127,8 @@ export async function send(
   const answerType = response.headers.get('content-type') ?? ''
   const json = (answerType.includes('json') ? JSON.parse(text) : null) as never
   const { status, headers } = response
-  described ??= new AsDescribed(describeApi(app))
-  const difference = described.differs({ method, path: `/api${path}`, status, type: answerType, json })
+  shared.okazuAsDescribed ??= new AsDescribed(describeApi(app))
+  const difference = shared.okazuAsDescribed.differs({ method, path: `/api${path}`, status, type: answerType, json })
   if (difference !== null) throw new Error(`not as the OpenAPI document has it: ${difference}`)
   return { status, headers, text, json }
 }
