@@ -177,8 +177,9 @@ function stationStaves({ stations, boats, stationKindOf, checked, serviceMs }: R
     const others = stations.filter((one) => one.kind === station.kind && one.id !== station.id)
     const isCarried = others.some((one) => checked.has(`station:${one.id}`))
     const mine = boats.filter((boat) => stationKindOf.get(boat.dishId) === station.kind)
-    const firstMs = isLit || mine.length === 0 ? null : Math.min(...mine.map((boat) => boat.atMs))
-    const lost = isCarried ? 0 : mine.reduce((sum, boat) => sum + boat.portions, 0)
+    const isWanted = !isLit && mine.length > 0
+    const lost = isWanted && !isCarried ? mine : []
+    const firstMs = lost.length === 0 ? null : Math.min(...lost.map((boat) => boat.atMs))
     return {
       id: `station:${station.id}`,
       kind: 'stations',
@@ -188,18 +189,17 @@ function stationStaves({ stations, boats, stationKindOf, checked, serviceMs }: R
       nowPortions: portionsBefore(boats, firstMs),
       untilMs: null,
       portions: portionsBefore(boats, null),
-      state: firstMs === null ? 'ready' : 'coming',
-      shortPortions: lost,
+      state: isWanted ? 'coming' : 'ready',
+      shortPortions: lost.reduce((sum, boat) => sum + boat.portions, 0),
       missingG: 0,
-      fix:
-        firstMs === null
-          ? null
-          : {
-              kind: 'light',
-              stationId: station.id,
-              minutes: station.heatMin,
-              doByMs: serviceMs - station.heatMin * MIN_MS,
-            },
+      fix: isWanted
+        ? {
+            kind: 'light',
+            stationId: station.id,
+            minutes: station.heatMin,
+            doByMs: serviceMs - station.heatMin * MIN_MS,
+          }
+        : null,
     }
   })
 }
