@@ -53,6 +53,8 @@ const FROZEN_SHARE = 0.88
 const PIECE_KG_PER_M3 = 1060
 /** What is left of a liquid that has boiled away still has a temperature: heat capacity for each kilogram it had. */
 const LEAST_J_PER_KGK = 50
+/** Nor is any food all water: of broth and tap water a trace stays, so that what has boiled away is still dry, and not nothing. */
+const LEAST_DRY_FRACTION = 1e-4
 
 /**
  * What a load is to the model.
@@ -65,10 +67,11 @@ export function portionOf(load: FoodLoad): Portion {
   const thermal = FOOD_THERMAL[food]
   const pieceM = (load.pieceMm ?? thermal.pieceM * 1000) / 1000
   if (!(pieceM > 0 && pieceM < 1)) throw new RangeError(`pieceMm ${load.pieceMm} of ${food} is outside 0 to 1000`)
-  const { water, capacityJPerKgK, conductivity } = propertiesOf(
+  const { capacityJPerKgK, conductivity, ...properties } = propertiesOf(
     load.composition ?? thermal.composition,
     load.waterFraction,
   )
+  const water = Math.min(properties.water, 1 - LEAST_DRY_FRACTION)
   const massKg = massG / 1000
   const freeFraction = Math.min(load.freeFraction ?? freeFractionOf(food, thermal, water), water)
   const capacityJPerK = massKg * capacityJPerKgK
