@@ -160,7 +160,10 @@ function goOn(live: LiveCooking, step: Step, spentS: number, planned: Planned | 
     decides = slow ?? decides
     if (!isReached && slow === null) {
       isReached = true
-      untilS = min(mostS, max(leastS, spent() + (planned?.slackS ?? 0)))
+      const slackS = planned?.slackS ?? 0
+      // Food that is there as a step is looked at in its midst came there before: at the latest when the score meant it to.
+      const sinceS = spent() <= spentS ? min(spentS, max(0, plannedS - slackS)) : spent()
+      untilS = min(mostS, max(leastS, sinceS + slackS))
     }
     if (spent() < untilS - ROUNDING) live.step(min(untilS - spent(), STEP_S))
   }
@@ -189,11 +192,16 @@ function goalsOf(step: Step, planned: Pick<Planned, 'before' | 'after'> | undefi
   const after = planned.after.rice
   if (!after) return goals
   const coreC = min(READY_C.aimed, after.coreC)
-  if (coreC - (before?.coreC ?? 0) > 1)
-    goals.push({ id: after.id, isReached: (live) => (live.rice()?.coreC ?? coreC) >= coreC - ROUNDING })
+  const warmsK = coreC - (before?.coreC ?? 0)
+  if (warmsK > 1)
+    goals.push({ id: after.id, isReached: (live) => (live.rice()?.coreC ?? coreC) >= coreC - NEARLY * warmsK })
   const free = max(RICE.freeFraction, after.freeFraction)
+  const dries = Math.abs((before?.freeFraction ?? 0) - after.freeFraction)
   if (step.action === 'riceIn' || step.action === 'sauceIn')
-    goals.push({ id: after.id, isReached: (live) => (live.rice()?.freeFraction ?? 0) <= free + ROUNDING })
+    goals.push({
+      id: after.id,
+      isReached: (live) => (live.rice()?.freeFraction ?? 0) <= free + NEARLY * dries + ROUNDING,
+    })
   return goals
 }
 
