@@ -3,6 +3,11 @@ import { readinessOf, type ReadyInput } from './readiness'
 import { inTime, portionsBefore, reachOf } from './stave'
 
 const DISHES = ['duck', 'crab', 'veg']
+const STATIONS: ReadyInput['stations'] = [
+  { id: 'ring-a', name: 'Ring A', kind: 'wok', heatMin: 8 },
+  { id: 'ring-b', name: 'Ring B', kind: 'wok', heatMin: 8 },
+  { id: 'griddle', name: 'Griddle', kind: 'griddle', heatMin: 20 },
+]
 const anyBoats = fc.array(
   fc.record({
     atMs: fc.integer({ min: 10, max: 200 }),
@@ -97,11 +102,7 @@ const anyInput: fc.Arbitrary<ReadyInput> = fc
     tasks: [],
     schedule: null,
     rice: { usableG: riceG, comingG, startByMs: null, gPerPortion: new Map(DISHES.map((id) => [id, 200])) },
-    stations: [
-      { id: 'ring-a', name: 'Ring A', kind: 'wok', heatMin: 8 },
-      { id: 'ring-b', name: 'Ring B', kind: 'wok', heatMin: 8 },
-      { id: 'griddle', name: 'Griddle', kind: 'griddle', heatMin: 20 },
-    ],
+    stations: STATIONS,
     stationKindOf: new Map([
       ['duck', 'wok'],
       ['crab', 'wok'],
@@ -180,11 +181,7 @@ describe('stations that stand in for each other', () => {
     tasks: [],
     schedule: null,
     rice: { usableG: 9_000, comingG: 0, startByMs: null, gPerPortion: new Map([['duck', 200]]) },
-    stations: [
-      { id: 'ring-a', name: 'Ring A', kind: 'wok', heatMin: 8 },
-      { id: 'ring-b', name: 'Ring B', kind: 'wok', heatMin: 8 },
-      { id: 'griddle', name: 'Griddle', kind: 'griddle', heatMin: 20 },
-    ],
+    stations: STATIONS,
     stationKindOf: new Map([
       ['duck', 'wok'],
       ['veg', 'griddle'],
