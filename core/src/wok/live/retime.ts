@@ -193,8 +193,9 @@ function goalsOf(step: Step, planned: Pick<Planned, 'before' | 'after'> | undefi
   if (!after) return goals
   const coreC = min(READY_C.aimed, after.coreC)
   const warmsK = coreC - (before?.coreC ?? 0)
-  if (warmsK > 1)
-    goals.push({ id: after.id, isReached: (live) => (live.rice()?.coreC ?? coreC) >= coreC - NEARLY * warmsK })
+  /** Nearly warm is warm, but never below what its check asks for. */
+  const enoughC = max(coreC - NEARLY * warmsK, min(coreC, READY_C.checked)) - ROUNDING
+  if (warmsK > 1) goals.push({ id: after.id, isReached: (live) => (live.rice()?.coreC ?? coreC) >= enoughC })
   const free = max(RICE.freeFraction, after.freeFraction)
   const dries = Math.abs((before?.freeFraction ?? 0) - after.freeFraction)
   if (step.action === 'riceIn' || step.action === 'sauceIn')
